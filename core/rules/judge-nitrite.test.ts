@@ -1,0 +1,65 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { CURING_SALT_NO_1 } from '../cure/agent'
+import { lotPpm, type CureWeighed } from '../cure/pieces-ppm'
+import { advise } from './advise'
+import { forbidsRubbing, holdsLot, judgeNitrite } from './judge-nitrite'
+import { ruleFor } from './rule-set'
+import { US_RULES } from './us-rules'
+
+const cure = (greenG: number, agentG: number, mixReadabilityG = 0.1): CureWeighed => ({
+  pieces: [{ massG: greenG, readings: 1 }], meatReadabilityG: 5, agent: CURING_SALT_NO_1,
+  agentG, mixG: agentG * 14, mixReadabilityG,
+})
+const BELLY = { floorPpm: 120, maxPpm: 200 }
+const verdict = (c: CureWeighed, limits = BELLY) => judgeNitrite(lotPpm(c), limits)
+
+describe('the rows that govern, as printed in the rule', () => {
+  it.each([
+    ['belly', 'dry', 'off', 200], ['belly', 'dry', 'on', 180], ['belly', 'immersion', 'off', 120],
+    ['belly', 'immersion', 'on', 108], ['loin', 'dry', 'on', 625], ['shoulder', 'dry', 'off', 625],
+    ['jowl', 'immersion', 'off', 200],
+  ] as const)('%s, %s, rind %s: %d ppm', (cut, method, rind, maxPpm) => {
+    const row = ruleFor(US_RULES, cut, method, rind)
+    expect(row?.maxPpm).toBe(maxPpm)
+    expect(row?.source).toMatch(/9 CFR 424\.2[12]/)
+  })
+})
+
+describe('the verdict', () => {
+  it.each([
+    [1840, 4.4, 0.1, 'inside'], [1840, 6.3, 0.1, 'above_limit'], [1840, 5.8, 0.1, 'limit_not_shown'],
+    [1840, 2.9, 0.1, 'below_floor'], [1840, 4, 1, 'floor_not_shown'],
+  ] as const)('%d g with %d g on a %d g scale: %s', (greenG, agentG, d, status) => expect(verdict(cure(greenG, agentG, d))).toBe(status))
+  it('salt only is no nitrite verdict', () => expect(judgeNitrite(null, BELLY)).toBe('no_nitrite'))
+  it('exactly at the limit with perfect weighing is inside', () =>
+    expect(judgeNitrite({ ppm: 200, lowPpm: 200, highPpm: 200, expandedPpm: 0 }, BELLY)).toBe('inside'))
+  it('refuses too much, holds too little', () => {
+    expect(['above_limit', 'limit_not_shown'].every(s => forbidsRubbing(s as never))).toBe(true)
+    expect(['below_floor', 'floor_not_shown'].every(s => holdsLot(s as never) && !forbidsRubbing(s as never))).toBe(true)
+    expect(forbidsRubbing('inside') || holdsLot('inside') || forbidsRubbing('no_nitrite')).toBe(false)
+  })
+})
+
+describe('following the advice', () => {
+  it('brings any lot inside, whichever way is taken', () => {
+    fc.assert(fc.property(fc.integer({ min: 500, max: 40_000 }), fc.integer({ min: 0, max: 400 }), fc.constantFrom(0.01, 0.1, 0.5), fc.constantFrom(180, 200, 625),
+      (greenG, ppm, divisionG, maxPpm) => {
+        const start = cure(greenG, Math.round(ppm * greenG / 62_500 / divisionG) * divisionG, divisionG)
+        const limits = { floorPpm: 120, maxPpm }
+        const status = verdict(start, limits)
+        const advice = advise(start, limits, status)
+        const safe = (c: CureWeighed) => expect(['inside', 'floor_not_shown']).toContain(verdict(c, limits))
+        if (advice.takeOffAgentG !== null) safe({ ...start, agentG: start.agentG - advice.takeOffAgentG })
+        if (advice.addMeatG !== null) safe({ ...start, pieces: [...start.pieces, { massG: advice.addMeatG, readings: 1 }] })
+        if (advice.addAgentG !== null) expect(verdict({ ...start, agentG: start.agentG + advice.addAgentG }, limits)).toBe('inside')
+        if (advice.finerScaleG !== null) expect(verdict({ ...start, mixReadabilityG: advice.finerScaleG }, limits)).toBe('inside')
+        if (status === 'inside') expect(Object.values(advice).every(v => v === null)).toBe(true)
+        if (forbidsRubbing(status)) expect(advice.addMeatG).toBeGreaterThan(0)
+      }))
+  })
+  it('names the division that would show 4 g on 1,840 g', () => {
+    const start = { ...cure(1840, 4, 1), agent: { ...CURING_SALT_NO_1, labelTolerance: 0 } }
+    expect(advise(start, BELLY, 'floor_not_shown').finerScaleG).toBe(0.5)
+  })
+})

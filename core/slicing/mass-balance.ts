@@ -1,0 +1,41 @@
+import type { Fraction, Grams } from '../units/quantities'
+
+/** Where green weight can go besides packs. */
+export const OFFCUT_KINDS = ['ends', 'rind', 'fat', 'trim', 'samples', 'destroyed'] as const
+export type OffcutKind = (typeof OFFCUT_KINDS)[number]
+
+export interface BalanceParts {
+  greenG: Grams
+  /** Weight ready to slice; null until weighed. Green less this is drip and drying loss. */
+  readyG: Grams | null
+  packsG: Grams
+  offcutsG: Partial<Record<OffcutKind, Grams>>
+}
+
+export interface MassBalance {
+  lossG: Grams | null
+  accountedG: Grams
+  unaccountedG: Grams | null
+  /** Packs over green weight. */
+  yieldShare: Fraction
+  /** Unaccounted over 1 % of green weight, either way, is asked about. */
+  asks: boolean
+}
+
+const ASK_FROM_SHARE: Fraction = 0.01
+
+/**
+ * green = packs + offcuts + drip and drying loss + unaccounted. Masses 0 or more, greenG more than 0.
+ * Loss and unaccounted are null until the ready weight is known. Conserves mass exactly but for rounding of doubles.
+ */
+export function massBalance(parts: BalanceParts): MassBalance {
+  const offcutsG = Object.values(parts.offcutsG).reduce((sum, massG) => sum + massG, 0)
+  const lossG = parts.readyG === null ? null : parts.greenG - parts.readyG
+  const accountedG = parts.packsG + offcutsG + (lossG ?? 0)
+  const unaccountedG = lossG === null ? null : parts.greenG - accountedG
+  return {
+    lossG, accountedG, unaccountedG,
+    yieldShare: parts.packsG / parts.greenG,
+    asks: unaccountedG !== null && Math.abs(unaccountedG) > ASK_FROM_SHARE * parts.greenG,
+  }
+}

@@ -1,0 +1,34 @@
+/**
+ * Units used inside: every name that carries a figure ends in its unit, and its type says it again.
+ * Conversions are exact by definition (international yard and pound agreement; SI).
+ */
+export type Grams = number
+export type Millimetres = number
+export type Seconds = number
+export type Milliseconds = number
+export type Celsius = number
+/** Mass fraction, 0 to 1. */
+export type Fraction = number
+/** Milligrams per kilogram. */
+export type Ppm = number
+export type Days = number
+
+export const GRAMS_PER_POUND = 453.59237
+export const GRAMS_PER_OUNCE = 28.349523125
+export const OUNCES_PER_POUND = 16
+export const MILLIMETRES_PER_INCH = 25.4
+export const PPM_PER_UNIT = 1e6
+export const SECONDS_PER_MINUTE = 60
+export const MINUTES_PER_HOUR = 60
+export const SECONDS_PER_HOUR = SECONDS_PER_MINUTE * MINUTES_PER_HOUR
+export const HOURS_PER_DAY = 24
+export const SECONDS_PER_DAY = SECONDS_PER_HOUR * HOURS_PER_DAY
+export const MS_PER_SECOND = 1000
+export const MS_PER_MINUTE = SECONDS_PER_MINUTE * MS_PER_SECOND
+export const MS_PER_HOUR = SECONDS_PER_HOUR * MS_PER_SECOND
+export const MS_PER_DAY = SECONDS_PER_DAY * MS_PER_SECOND
+
+/** °C to °F, exact: x 9/5 + 32. */
+export const celsiusToFahrenheit = (tempC: Celsius): number => tempC * 9 / 5 + 32
+/** °F to °C, exact. */
+export const fahrenheitToCelsius = (tempF: number): Celsius => (tempF - 32) * 5 / 9

@@ -1,0 +1,44 @@
+import { fileURLToPath } from 'node:url'
+import vuetify from 'vite-plugin-vuetify'
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const CONTENT_POLICY = [
+  'default-src \'self\'', 'img-src \'self\' data: blob:', 'font-src \'self\' data:', 'style-src \'self\' \'unsafe-inline\'',
+  'script-src \'self\' \'unsafe-inline\'', 'worker-src \'self\' blob:', 'connect-src \'self\'', 'frame-ancestors \'none\'', 'base-uri \'none\'', 'form-action \'self\'',
+].join('; ')
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  eslint: { config: { stylistic: true } },
+  // Imports are written out, so that lint and the fence see them.
+  imports: { autoImport: false },
+  components: false,
+  alias: { '#core': here('./core'), '#shared': here('./shared') },
+  build: { transpile: ['vuetify'] },
+  css: ['~/style/fonts.css', 'vuetify/styles', '~/style/base.css', '~/style/print.css'],
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' }, title: 'Veldmoor',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F7F2E8' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  vite: {
+    plugins: [vuetify({ autoImport: true })],
+    worker: { format: 'es' },
+    build: { chunkSizeWarningLimit: 1600 },
+  },
+  nitro: {
+    imports: false,
+    routeRules: {
+      '/**': { headers: { 'content-security-policy': CONTENT_POLICY, 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' } },
+      '/api/**': { headers: { 'cache-control': 'no-store' } },
+    },
+    rollupConfig: { onwarn: (warning, warn) => { if (warning.code !== 'CIRCULAR_DEPENDENCY') warn(warning) } },
+  },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+})

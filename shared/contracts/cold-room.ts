@@ -1,0 +1,9 @@
+import { z } from 'zod'
+import { temperature } from './fields'
+import type { FridgeView, LotSummary, ShopView } from './lots'
+
+export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
+
+export interface RunSummary { code: string, smoker: string, startedAtMs: number, pulledAtMs: number | null, lastReadingMs: number | null, cooled: boolean, lots: string[] }
+
+export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], nowMs: number }

@@ -1,0 +1,68 @@
+import { z } from 'zod'
+import { parseTemperature } from '#core/units/parse-temperature'
+import { parsePercent } from '#core/units/parse-fraction'
+import { parseDecimal } from '#core/units/parse-decimal'
+import { parseWeight, type WeightEntry, type WeightRange } from '#core/units/parse-weight'
+import type { Failure, Result } from '#core/result'
+
+const LONGEST_TYPED = 60
+const LONGEST_NAME = 120
+const LONGEST_NOTE = 500
+
+/** Weights a shop handles, grams: outside is a slip of the key or a wrong unit. */
+export const PIECE_RANGE: WeightRange = { minG: 50, maxG: 60_000 }
+export const DELIVERY_RANGE: WeightRange = { minG: 100, maxG: 2_000_000 }
+export const INGREDIENT_RANGE: WeightRange = { minG: 0.01, maxG: 1_000_000 }
+export const PACK_RANGE: WeightRange = { minG: 10, maxG: 20_000 }
+export const OFFCUT_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
+export const THICKNESS_RANGE_MM = { min: 5, max: 200 }
+
+/** Puts a core failure where Zod keeps its own, its code and figures with it. */
+function refuse(ctx: z.RefinementCtx, failure: Failure): never {
+  ctx.addIssue({ code: 'custom', message: failure.code, params: { code: failure.code, ...failure.params } })
+  return z.NEVER
+}
+
+const parsed = <T>(parse: (typed: string) => Result<T>) =>
+  (typed: string, ctx: z.RefinementCtx): T => {
+    const found = parse(typed)
+    return found.ok ? found.value : refuse(ctx, found)
+  }
+
+const typedText = () => z.string().max(LONGEST_TYPED)
+
+export interface TypedWeight extends WeightEntry { typed: string }
+/** A weight as typed; comes out with what was typed and what it means. */
+export const weight = (range: WeightRange) => typedText().transform((typed, ctx): TypedWeight => ({
+  typed: typed.trim(), ...parsed(text => parseWeight(text, range))(typed, ctx),
+}))
+
+export interface TypedTemperature { typed: string, tempC: number }
+/** A temperature as typed, with the unit a bare number has for this person. */
+export const temperature = () => z.strictObject({ typed: typedText(), unit: z.enum(['C', 'F']) })
+  .transform(({ typed, unit }, ctx): TypedTemperature => ({
+    // A bare number is kept with its unit, or the record could not be read back.
+    typed: /[cf]\s*$/i.test(typed) ? typed.trim() : `${typed.trim()} °${unit}`,
+    tempC: parsed(text => parseTemperature(text, unit))(typed, ctx),
+  }))
+
+/** A per cent as typed; comes out as a mass fraction, 0 to 1. */
+export const percent = (min: number, max: number) => typedText()
+  .transform(parsed(text => parsePercent(text, { min, max })))
+
+/** A plain decimal as typed, inside a range. */
+export const decimal = (min: number, max: number) => typedText().transform((typed, ctx) => {
+  const value = parsed(parseDecimal)(typed, ctx)
+  if (typeof value === 'number' && (value < min || value > max)) refuse(ctx, { ok: false, code: 'number_range', params: { min, max } })
+  return value
+})
+
+// Control characters have no place in a name; everything else, markup included, is kept as text and shown as text.
+const CLEAN = /^[^\p{Cc}]*$/u
+export const name = (max = LONGEST_NAME) => z.string().trim().min(1, { error: 'empty' }).max(max).regex(CLEAN, { error: 'control_characters' })
+export const note = () => z.string().trim().max(LONGEST_NOTE).nullable()
+export const reason = () => z.string().trim().min(3, { error: 'reason_missing' }).max(LONGEST_NOTE)
+export const isoDate = () => z.iso.date({ error: 'not_a_date' })
+export const instantMs = () => z.number().int().min(0).max(8.64e15)
+export const code = () => z.string().regex(/^[A-Z]-\d{4,9}$/, { error: 'not_a_code' })
+export const clientKey = () => z.uuid()

@@ -1,0 +1,25 @@
+import type { z } from 'zod'
+import type { Failure } from '#core/result'
+
+export interface FieldFault { path: (string | number)[], code: string, params?: Failure['params'] }
+
+type Issue = z.core.$ZodIssue
+
+const CODE_OF_ISSUE: Record<string, string> = {
+  invalid_type: 'missing', too_small: 'too_small', too_big: 'too_long', invalid_value: 'not_in_list', invalid_format: 'not_in_form',
+  unrecognized_keys: 'unknown_field', invalid_union: 'not_in_list', not_multiple_of: 'not_in_form',
+}
+
+/** Contract faults as data, one code a field: the same on both sides of the wire. */
+export function faultsOf(error: z.ZodError): FieldFault[] {
+  return error.issues.map((issue: Issue) => {
+    const path = issue.path.map(key => (typeof key === 'number' ? key : String(key)))
+    if (issue.code === 'custom') {
+      const { code, ...params } = (issue.params ?? {}) as Record<string, string | number>
+      return { path, code: String(code ?? issue.message), params }
+    }
+    // A named refusal ("empty") was put into the contract as the message; a stock sentence was not.
+    const named = /^[a-z]+(_[a-z0-9]+)*$/.test(issue.message) ? issue.message : null
+    return { path, code: named ?? CODE_OF_ISSUE[issue.code] ?? 'not_in_form' }
+  })
+}

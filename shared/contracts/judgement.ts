@@ -1,0 +1,24 @@
+import type { Advice } from '#core/rules/advise'
+import type { NitriteStatus } from '#core/rules/judge-nitrite'
+import type { RuleRow } from '#core/rules/rule-set'
+import type { PpmWithBounds } from '#core/cure/pieces-ppm'
+import type { Cut, Rind } from '#core/rules/cuts'
+
+/** The verdict on a lot's nitrite as it was given, with all it rested on: a lot keeps this as its snapshot. */
+export interface Judgement {
+  status: NitriteStatus
+  cut: Cut
+  rind: Rind
+  /** Null for a salt-only lot. */
+  lot: PpmWithBounds | null
+  pieces: PpmWithBounds[]
+  row: RuleRow
+  floorPpm: number
+  floorSource: string
+  jurisdiction: string
+  ruleTextDate: string
+  /** Who confirmed the rule set against the authority's text, and when; null is "not confirmed by this shop". */
+  confirmed: { by: string, on: string, reference: string } | null
+  advice: Advice
+  arithmetic: string
+}

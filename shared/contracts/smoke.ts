@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import type { SmokeOutcome } from '#core/smoke/outcome'
+import { instantMs, name, temperature } from './fields'
+
+export const MOST_READINGS = 5000
+export const PHASES = ['smoke', 'cool'] as const
+
+export const runInput = z.strictObject({
+  smoker: name(), pieceIds: z.array(z.number().int()).min(1, { error: 'no_pieces' }).max(400, { error: 'too_many_pieces' }), targetCore: temperature(),
+})
+
+export const runReadingsInput = z.strictObject({
+  phase: z.enum(PHASES), source: z.enum(['hand', 'csv']),
+  readings: z.array(z.strictObject({ atMs: instantMs(), chamber: temperature().nullable(), core: temperature().nullable() })
+    .refine(r => r.chamber !== null || r.core !== null, { error: 'reading_empty', path: ['core'] }))
+    .min(1, { error: 'no_readings' }).max(MOST_READINGS, { error: 'too_many_readings' }),
+})
+
+export interface RunReadingView { id: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null, typed: string, source: 'hand' | 'csv' }
+export interface RunView {
+  code: string, smoker: string, targetCoreC: number, startedAtMs: number, pulledAtMs: number | null, outcome: SmokeOutcome | null
+  startedBy: string, pulledBy: string | null, zone: string
+  lots: { code: string, cut: string, saltOnly: boolean, lowPpm: number | null, ppm: number | null, pieces: number[], held: boolean }[]
+  readings: RunReadingView[]
+  events: import('./events').EventView[]
+  nowMs: number
+}
