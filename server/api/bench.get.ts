@@ -1,0 +1,4 @@
+import { readRoute } from '../http/read-route'
+import { benchView } from '../services/lots/bench-view'
+
+export default readRoute(({ tables }) => benchView(tables))

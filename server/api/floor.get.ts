@@ -1,0 +1,4 @@
+import { readRoute } from '../http/read-route'
+import { floorView } from '../services/cold-room/floor-view'
+
+export default readRoute(({ tables, nowMs }) => floorView(tables, nowMs))

@@ -1,0 +1,5 @@
+import { getRouterParam } from 'h3'
+import { readRoute } from '../../http/read-route'
+import { lotView } from '../../services/lots/lot-view'
+
+export default readRoute(({ tables, event }) => lotView(tables, getRouterParam(event, 'code')!))

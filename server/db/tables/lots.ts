@@ -1,0 +1,44 @@
+import type { Cut, Rind } from '#core/rules/cuts'
+import type { Judgement } from '#shared/contracts/judgement'
+import type { HoldReason } from '#shared/contracts/holds'
+import type { Targets } from '#core/cure/formulate'
+import type { OffcutKind } from '#core/slicing/mass-balance'
+import { bool, day, decimal, grams, instant, int, json, nullable, text } from '../column'
+import { tableSpec } from '../table'
+
+export const lots = tableSpec('lots', {
+  code: text(16), cut: text<Cut>(16), rind: text<Rind>(8), saltOnly: bool(), fridgeId: int(),
+  rubbedAtMs: instant(), rubbedOn: day(), zone: text(64), rubbedById: int(),
+  thicknessMm: decimal(7, 2), readyFromDay: int(), bestByDay: int(), turnEveryDays: decimal(3, 1), turnBy: text(5),
+  meatReadabilityG: grams(), mixReadabilityG: grams(), targets: json<Targets>(), judgement: json<Judgement>(),
+  drainedAtMs: nullable(instant()), cureEndedAtMs: nullable(instant()),
+  readyG: nullable(grams()), readyTyped: nullable(text(64)), note: nullable(text(500)),
+})
+
+export const pieces = tableSpec('pieces', {
+  lotId: int(), number: int(), meatLotId: int(), greenG: grams(), greenTyped: text(64), readings: int(),
+})
+
+export const lotIngredients = tableSpec('lot_ingredients', {
+  lotId: int(), ingredientLotId: int(), role: text<'agent' | 'salt' | 'sugar'>(8),
+  plannedG: grams(), weighedG: grams(), weighedTyped: text(64),
+})
+
+export const turns = tableSpec('turns', { lotId: int(), atMs: instant(), byId: int(), voided: bool() })
+
+export const holds = tableSpec('holds', {
+  lotId: int(), reason: text<HoldReason>(32), placedAtMs: instant(),
+  disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)), dispositionText: nullable(text(500)),
+  disposedAtMs: nullable(instant()), disposedById: nullable(int()),
+})
+
+export const offcuts = tableSpec('offcuts', {
+  lotId: int(), kind: text<OffcutKind>(16), massG: grams(), massTyped: text(64), atMs: instant(), byId: int(),
+})
+
+export const packs = tableSpec('packs', {
+  code: text(16), lotId: int(), kind: text<'sliced' | 'ends'>(16), netG: grams(), netTyped: text(64),
+  packedOn: day(), packedAtMs: instant(), packedById: int(), dispatchId: nullable(int()),
+})
+
+export const dispatches = tableSpec('dispatches', { customerId: int(), sentOn: day(), sentAtMs: instant(), sentById: int() })

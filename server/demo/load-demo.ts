@@ -1,0 +1,65 @@
+import { MS_PER_HOUR } from '#core/units/quantities'
+import { DEFAULT_NOTATION } from '#core/units/format'
+import { setupInput } from '#shared/contracts/people'
+import type { Store } from '../db/store'
+import { confirmRules } from '../services/office/office'
+import { hashPassword } from '../services/people/passwords'
+import { setUpShop } from '../services/people/set-up-shop'
+import { DEMO_LOTS, planGoods } from './goods'
+import { planLot } from './lots'
+import { DEMO_PASSWORD, DEMO_SHOP, DEMO_SIGN_INS } from './people'
+import { Scene } from './scene'
+import { planSending, planSlicing, planSmoke } from './smokes'
+import { planTemperatures, planCorrections } from './temperatures'
+
+const OPENED_DAY = -24
+
+async function addPeople(store: Store): Promise<{ owner: number, maker: number }> {
+  const passwordHash = await hashPassword(DEMO_PASSWORD)
+  for (const { signIn, name, initials, role } of DEMO_SIGN_INS.slice(1)) {
+    await store.tables.users.insert({ signIn, name, initials, role, passwordHash, notation: DEFAULT_NOTATION, active: true })
+  }
+  const users = await store.tables.users.find()
+  const idOf = (signIn: string) => users.find(user => user.signIn === signIn)!.id
+  return { owner: idOf('marit'), maker: idOf('tam') }
+}
+
+function planSmokes(scene: Scene, who: { owner: number, maker: number }): void {
+  planSmoke(scene, { name: 'smoke 1', lots: ['belly 1', 'loin 1'], startMs: scene.at(-9, '08:05'), minutes: 345, chamberC: 81, perMinute: 0.0072, targetC: 63, seed: 11, who: who.owner, pull: { coolPerMinute: 0.0061, coolMinutes: 780 } })
+  planSmoke(scene, { name: 'smoke 2', lots: ['shoulder 1'], startMs: scene.at(-3, '07:50'), minutes: 420, chamberC: 83, perMinute: 0.0060, targetC: 66, seed: 23, who: who.maker, pull: { coolPerMinute: 0.0056, coolMinutes: 840 } })
+  planSmoke(scene, { name: 'smoke 3', lots: ['belly 2', 'jowl 1'], startMs: scene.nowMs - 3.6 * MS_PER_HOUR, minutes: 210, chamberC: 79, perMinute: 0.0055, targetC: 64, seed: 37, who: who.maker })
+  planSlicing(scene, { lot: 'belly 1', day: -7, readyKg: '6.94 kg', packs: Array.from({ length: 27 }, (_, i) => String(224 + (i * 7) % 13)), ends: ['310', '285'], who: who.maker })
+  planSlicing(scene, { lot: 'loin 1', day: -7, readyKg: '4.02 kg', packs: Array.from({ length: 16 }, (_, i) => String(226 + (i * 5) % 11)), ends: ['264'], who: who.owner })
+  planSending(scene, 'belly 1', -6, 'The Tin Lantern Café', 0, 15, who.owner)
+  planSending(scene, 'belly 1', -5, 'Millgate Farm Market', 15, 29, who.owner)
+  planSending(scene, 'loin 1', -6, 'The Tin Lantern Café', 0, 17, who.owner)
+}
+
+/** Fills an empty database with the demo shop, dated from today. A database with a shop in it stays as it is. */
+export async function loadDemo(store: Store, nowMs: number): Promise<string> {
+  if (await store.tables.shops.count() > 0) return 'kept as it was'
+  const scene = new Scene(nowMs, DEMO_SHOP.zone)
+  const { signIn, name, initials } = DEMO_SIGN_INS[0]!
+  const made = await setUpShop(store, setupInput.parse({
+    shopName: DEMO_SHOP.name, zone: DEMO_SHOP.zone, owner: { name, initials, signIn, password: DEMO_PASSWORD },
+  }), scene.at(OPENED_DAY, '08:00'))
+  if (!made.ok) throw new Error(made.code)
+  const who = await addPeople(store)
+  const reachIn = await store.tables.fridges.insert({ name: 'Reach-in fridge' })
+  const [coldRoom, scales] = [await store.tables.fridges.one({ name: 'Cold room' }), await store.tables.scales.find()]
+  const scaleIds = { meat: scales.find(scale => scale.purpose === 'meat')!.id, mix: scales.find(scale => scale.purpose === 'mix')!.id }
+  scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx => confirmRules(ctx, { confirmedBy: name, confirmedOn: scene.day(OPENED_DAY), reference: 'printed text in the green folder' }))
+
+  planGoods(scene, who)
+  // Goods first: the lots name them by code.
+  await scene.play(store)
+  const life = new Scene(nowMs, DEMO_SHOP.zone)
+  for (const [goods, code] of scene.codes) life.codes.set(goods, code)
+  const fridgeId = { coldRoom: coldRoom!.id, reachIn }
+  for (const lot of DEMO_LOTS) planLot(life, { ...lot, fridge: fridgeId[lot.fridge] }, who, scaleIds)
+  planTemperatures(life, who.maker, fridgeId)
+  planSmokes(life, who)
+  planCorrections(life, who)
+  const records = await life.play(store)
+  return `${DEMO_LOTS.length} lots, ${records} records`
+}

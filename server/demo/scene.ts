@@ -1,0 +1,53 @@
+import { addDays, instantOf, localDay } from '#core/calendar/local-day'
+import type { Store } from '../db/store'
+import type { Answer, WriteContext } from '../services/context'
+
+type Write<T> = (ctx: WriteContext) => Promise<Answer<T>>
+interface Action { atMs: number, who: number, run: (ctx: WriteContext) => Promise<void> }
+
+/** A sequence of records on the shop's clock, played in order of time through the same services as real ones. */
+export class Scene {
+  private readonly actions: Action[] = []
+  readonly codes = new Map<string, string>()
+
+  constructor(readonly nowMs: number, readonly zone: string) {}
+
+  /** Days from today and a clock time, as an instant. */
+  at(day: number, time: string): number {
+    return instantOf(addDays(localDay(this.nowMs, this.zone), day), time, this.zone)
+  }
+
+  day(day: number): string {
+    return addDays(localDay(this.nowMs, this.zone), day)
+  }
+
+  code(name: string): string {
+    const code = this.codes.get(name)
+    if (!code) throw new Error(`the demo uses ${name} before it exists`)
+    return code
+  }
+
+  /** Plans a write; what lies in the future is left out. `name` remembers the code that the answer carries. */
+  add<T>(atMs: number, who: number, write: Write<T>, name?: string): void {
+    if (atMs > this.nowMs) return
+    this.actions.push({
+      atMs, who,
+      run: async (ctx) => {
+        const answer = await write(ctx)
+        if (!answer.ok) throw new Error(`demo record ${name ?? ''} refused: ${answer.code} ${JSON.stringify(answer.params ?? {})}`)
+        const { code } = (answer.value ?? {}) as { code?: string }
+        if (name && code) this.codes.set(name, code)
+      },
+    })
+  }
+
+  async play(store: Store): Promise<number> {
+    const inOrder = this.actions.toSorted((a, b) => a.atMs - b.atMs)
+    await store.transaction(async (tables) => {
+      for (const action of inOrder) {
+        await action.run({ tables, actor: { id: action.who, role: 'owner' }, nowMs: action.atMs, zone: this.zone })
+      }
+    })
+    return inOrder.length
+  }
+}

@@ -1,0 +1,43 @@
+import { fridgeReadingInput } from '#shared/contracts/cold-room'
+import { correctionInput } from '#shared/contracts/corrections'
+import { turnLot, voidTurn } from '../services/cold-room/cure-steps'
+import { readFridge } from '../services/cold-room/read-fridge'
+import { correct } from '../services/corrections/correct'
+import { seeded } from './curves'
+import type { Scene } from './scene'
+
+const FIRST_DAY = -18
+
+/** Morning and evening readings of both fridges; one of them ran warm two days ago. */
+export function planTemperatures(scene: Scene, who: number, fridge: { coldRoom: number, reachIn: number }): void {
+  const random = seeded(4750)
+  const read = (day: number, time: string, fridgeId: number, tempC: number) => {
+    const { temperature } = fridgeReadingInput.parse({ temperature: { typed: tempC.toFixed(1), unit: 'C' } })
+    scene.add(scene.at(day, time), who, ctx => readFridge(ctx, fridgeId, temperature))
+  }
+  for (let day = FIRST_DAY; day <= 0; day++) {
+    read(day, '07:05', fridge.coldRoom, 2.4 + random() * 0.9)
+    read(day, '16:50', fridge.coldRoom, 2.8 + random() * 0.9)
+    read(day, '07:08', fridge.reachIn, 2.6 + random() * 0.8)
+    if (day !== -2) read(day, '16:53', fridge.reachIn, 3.0 + random() * 0.8)
+  }
+  read(-2, '13:10', fridge.reachIn, 8.1)
+  read(-2, '15:40', fridge.reachIn, 8.7)
+  read(-2, '17:05', fridge.reachIn, 4.2)
+}
+
+/** A slip of the pen set right, and a turn that was none. */
+export function planCorrections(scene: Scene, who: { owner: number, maker: number }): void {
+  scene.add(scene.at(-13, '10:00'), who.owner, async (ctx) => {
+    const lot = await ctx.tables.lots.one({ code: scene.code('shoulder 1') })
+    const piece = await ctx.tables.pieces.one({ lotId: lot!.id, number: 2 })
+    return correct(ctx, correctionInput.parse({ what: 'piece_weight', id: piece!.id, value: '2.89 kg', reason: 'read 2.98 for 2.89; weighed again' }))
+  })
+  let turnId = 0
+  scene.add(scene.at(-7, '12:00'), who.maker, async (ctx) => {
+    const turned = await turnLot(ctx, scene.code('shoulder 2'))
+    if (turned.ok) turnId = turned.value.turnId
+    return turned
+  })
+  scene.add(scene.at(-7, '12:04'), who.maker, ctx => voidTurn(ctx, turnId, 'pressed the wrong lot'))
+}

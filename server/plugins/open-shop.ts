@@ -1,0 +1,29 @@
+import type { NitroApp } from 'nitropack'
+import { loadDemo } from '../demo/load-demo'
+import { migrate } from '../db/migrate'
+import { appState } from '../http/app-state'
+
+/** Before the first answer: schema up to date, and the demo shop when asked for. Its times are printed for the start command. */
+async function open(): Promise<void> {
+  const { store, settings } = appState()
+  const timed = async (what: string, work: () => Promise<string>) => {
+    const startedMs = performance.now()
+    const outcome = await work()
+    console.log(`${what}: ${outcome} (${((performance.now() - startedMs) / 1000).toFixed(1)} s)`)
+  }
+  await timed('schema', async () => {
+    const applied = await migrate(store.sequelize)
+    return applied.length ? `${applied.length} migration(s) applied` : 'up to date'
+  })
+  if (settings.demo) await timed('demo shop', () => loadDemo(store, Date.now()))
+}
+
+export default (nitro: NitroApp) => {
+  const state = appState()
+  state.ready = open()
+  state.ready.catch((error: unknown) => {
+    console.error('the shop could not be opened:', error)
+    process.exit(1)
+  })
+  nitro.hooks.hook('close', () => state.store.close())
+}

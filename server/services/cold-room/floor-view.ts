@@ -1,0 +1,32 @@
+import { MS_PER_DAY } from '#core/units/quantities'
+import type { FloorView } from '#shared/contracts/cold-room'
+import type { Tables } from '../../db/store'
+import { lotSummaries } from '../lots/lot-summaries'
+import { shopView } from '../office/office'
+
+const READINGS_DAYS = 14
+const READINGS_MOST = 400
+const RUNS_MOST = 40
+
+/** The whole floor as it stands: lots, fridges and smoker runs. Today, the Cold room and the Slicing table read it. */
+export async function floorView(tables: Tables, nowMs: number): Promise<FloorView> {
+  const [shop, rows, fridges, runs] = await Promise.all([
+    shopView(tables), tables.lots.find({}, { order: [['id', 'ASC']] }), tables.fridges.find(),
+    tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
+  ])
+  const lots = await lotSummaries(tables, rows)
+  const fridgeViews = await Promise.all(fridges.map(async ({ id, name }) => {
+    const newest = await tables.fridgeReadings.find({ fridgeId: id }, { order: [['atMs', 'DESC']], limit: READINGS_MOST })
+    const readings = newest.filter(reading => reading.atMs > nowMs - READINGS_DAYS * MS_PER_DAY).toReversed()
+    return { id, name, readings: readings.map(reading => ({ id: reading.id, atMs: reading.atMs, tempC: reading.tempC })) }
+  }))
+  const runViews = await Promise.all(runs.map(async (run) => {
+    const last = await tables.runReadings.one({ runId: run.id }, { order: [['atMs', 'DESC']] })
+    const mine = lots.flatMap(lot => lot.runs).filter(lotRun => lotRun.code === run.code)
+    return {
+      code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last?.atMs ?? null,
+      cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
+    }
+  }))
+  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs }
+}

@@ -1,0 +1,36 @@
+import { judgeFridge, type FridgeVerdict } from '#core/fridge/excursion'
+import type { TypedTemperature } from '#shared/contracts/fields'
+import { recordEvent } from '../book/record-event'
+import { notFound, type Answer, type WriteContext } from '../context'
+import { holdLot } from '../holds/holds'
+
+/** Lots lying in a fridge: rubbed into it and not yet packed. */
+async function lotsIn(ctx: WriteContext, fridgeId: number) {
+  const lots = await ctx.tables.lots.find({ fridgeId })
+  const packed = new Set((await ctx.tables.packs.find({ lotId: lots.map(lot => lot.id) })).map(pack => pack.lotId))
+  return lots.filter(lot => !packed.has(lot.id))
+}
+
+/** Looks at every lot in the fridge since it was rubbed, or since the owner last decided, and holds those kept too warm. */
+export async function checkFridge(ctx: WriteContext, fridgeId: number): Promise<FridgeVerdict> {
+  const readings = await ctx.tables.fridgeReadings.find({ fridgeId }, { order: [['atMs', 'ASC']] })
+  for (const lot of await lotsIn(ctx, fridgeId)) {
+    const decided = (await ctx.tables.holds.find({ lotId: lot.id, reason: 'fridge_warm' })).map(hold => hold.disposedAtMs ?? 0)
+    const sinceMs = Math.max(lot.rubbedAtMs, ...decided)
+    const since = readings.filter(reading => reading.atMs >= sinceMs)
+    if (judgeFridge(since) === 'hold') {
+      await holdLot(ctx, lot, { reason: 'fridge_warm', again: true, figures: { warmestC: Math.max(...since.map(r => r.tempC)), fridgeId } })
+    }
+  }
+  return judgeFridge(readings.slice(-2))
+}
+
+/** A fridge temperature, read now. */
+export async function readFridge(ctx: WriteContext, fridgeId: number, temperature: TypedTemperature): Promise<Answer<{ verdict: FridgeVerdict }>> {
+  const fridge = await ctx.tables.fridges.one({ id: fridgeId }, { lock: true })
+  if (!fridge) return notFound('no_such_fridge')
+  await ctx.tables.fridgeReadings.insert({ fridgeId, atMs: ctx.nowMs, tempC: temperature.tempC, typed: temperature.typed, byId: ctx.actor.id })
+  const lots = await lotsIn(ctx, fridgeId)
+  await recordEvent(ctx, { kind: 'fridge_read', subjects: lots.map(lot => lot.code), typed: { fridge: fridge.name, temperature: temperature.typed }, computed: { tempC: temperature.tempC } })
+  return { ok: true, value: { verdict: await checkFridge(ctx, fridgeId) } }
+}

@@ -1,0 +1,43 @@
+import type { HoldReason } from '#shared/contracts/holds'
+import type { z } from 'zod'
+import type { dispositionInput } from '#shared/contracts/holds'
+import { recordEvent } from '../book/record-event'
+import { notFound, refuse, type Answer, type WriteContext } from '../context'
+
+export interface HoldCause {
+  reason: HoldReason
+  figures: Record<string, unknown>
+  /** New facts since an earlier decision on this reason: hold again. */
+  again?: boolean
+}
+
+/** Holds a lot for a reason, unless it is held for it, or the owner already decided on it and nothing is new. */
+export async function holdLot(ctx: WriteContext, lot: { id: number, code: string }, { reason, figures, again }: HoldCause): Promise<void> {
+  const known = await ctx.tables.holds.find({ lotId: lot.id, reason })
+  if (known.some(hold => hold.disposition === null)) return
+  if (known.length > 0 && !again) return
+  await ctx.tables.holds.insert({ lotId: lot.id, reason, placedAtMs: ctx.nowMs })
+  await recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...figures } })
+}
+
+/** A held lot goes nowhere. Lots of which one is held, or was destroyed, give its refusal. */
+export async function refuseHeld(ctx: WriteContext, lots: readonly { id: number, code: string }[]): Promise<Answer<null>> {
+  const holds = await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id) })
+  const stopping = holds.find(hold => hold.disposition === null || hold.disposition === 'destroy')
+  if (!stopping) return { ok: true, value: null }
+  const code = lots.find(lot => lot.id === stopping.lotId)!.code
+  return refuse(stopping.disposition === 'destroy' ? 'lot_destroyed' : 'lot_held', { code, reason: stopping.reason })
+}
+
+/** The owner decides on a hold, with the reason in words. */
+export async function dispose(ctx: WriteContext, holdId: number, input: z.output<typeof dispositionInput>): Promise<Answer<object>> {
+  const hold = await ctx.tables.holds.one({ id: holdId }, { lock: true })
+  if (!hold) return notFound('no_such_hold')
+  if (hold.disposition !== null) return { ...refuse('already_decided'), status: 409 }
+  const lot = (await ctx.tables.lots.one({ id: hold.lotId }))!
+  await ctx.tables.holds.update(holdId, {
+    disposition: input.disposition, dispositionText: input.text, disposedAtMs: ctx.nowMs, disposedById: ctx.actor.id,
+  })
+  await recordEvent(ctx, { kind: 'disposed', subjects: [lot.code], typed: input, computed: { hold: hold.reason }, reason: input.text })
+  return { ok: true, value: {} }
+}

@@ -1,0 +1,32 @@
+import { readCode } from '#core/trace/code'
+import type { Tables } from '../../db/store'
+
+/** Ids of the lots that a code touches; null when no such code was ever given. */
+export async function lotsThrough(tables: Tables, code: string): Promise<number[] | null> {
+  switch (readCode(code)?.kind) {
+    case 'lot': {
+      const lot = await tables.lots.one({ code })
+      return lot && [lot.id]
+    }
+    case 'meat': {
+      const meat = await tables.meatLots.one({ code })
+      return meat && (await tables.pieces.find({ meatLotId: meat.id })).map(piece => piece.lotId)
+    }
+    case 'ingredient': {
+      const ingredient = await tables.ingredientLots.one({ code })
+      return ingredient && (await tables.lotIngredients.find({ ingredientLotId: ingredient.id })).map(part => part.lotId)
+    }
+    case 'run': {
+      const run = await tables.runs.one({ code })
+      if (!run) return null
+      const inRun = await tables.runPieces.find({ runId: run.id })
+      return (await tables.pieces.find({ id: inRun.map(row => row.pieceId) })).map(piece => piece.lotId)
+    }
+    case 'pack': {
+      const pack = await tables.packs.one({ code })
+      return pack && [pack.lotId]
+    }
+    default:
+      return null
+  }
+}

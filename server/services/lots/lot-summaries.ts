@@ -1,0 +1,67 @@
+import { coolingRuleFor } from '#core/cooling/cooling'
+import { coolingDone } from '#core/cooling/after-pull'
+import type { LotSummary } from '#shared/contracts/lots'
+import type { RowOf } from '../../db/table'
+import type { lots } from '../../db/tables/lots'
+import type { Tables } from '../../db/store'
+import { coreReadings } from '../smoke/core-readings'
+
+type LotRow = RowOf<typeof lots>
+
+const groupBy = <R, K>(rows: readonly R[], key: (row: R) => K): Map<K, R[]> => {
+  const groups = new Map<K, R[]>()
+  for (const row of rows) groups.set(key(row), [...groups.get(key(row)) ?? [], row])
+  return groups
+}
+
+async function runsOf(tables: Tables, pieceIds: number[]) {
+  const runPieces = await tables.runPieces.find({ pieceId: pieceIds })
+  const runIds = [...new Set(runPieces.map(row => row.runId))]
+  const [runs, readings] = await Promise.all([
+    tables.runs.find({ id: runIds }, { order: [['id', 'ASC']] }),
+    tables.runReadings.find({ runId: runIds }, { order: [['atMs', 'ASC']] }),
+  ])
+  const readingsByRun = groupBy(readings, reading => reading.runId)
+  return {
+    ofPiece: groupBy(runPieces, row => row.pieceId),
+    runs: runs.map(run => ({ ...run, ...coreReadings(readingsByRun.get(run.id) ?? []) })),
+  }
+}
+
+/** Lots with everything the rooms ask of them, in the order of the rows given. */
+export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Promise<LotSummary[]> {
+  const lotId = rows.map(row => row.id)
+  const [pieces, turns, holds, packs, fridges, users] = await Promise.all([
+    tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId, voided: false }, { order: [['atMs', 'ASC']] }),
+    tables.holds.find({ lotId }), tables.packs.find({ lotId }), tables.fridges.find(), tables.users.find(),
+  ])
+  const meat = await tables.meatLots.find({ id: [...new Set(pieces.map(piece => piece.meatLotId))] })
+  const { ofPiece, runs } = await runsOf(tables, pieces.map(piece => piece.id))
+  const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
+  const initials = new Map(users.map(user => [user.id, user.initials]))
+  const of = { pieces: groupBy(pieces, p => p.lotId), turns: groupBy(turns, t => t.lotId), holds: groupBy(holds, h => h.lotId), packs: groupBy(packs, p => p.lotId) }
+  return rows.map((lot): LotSummary => {
+    const mine = of.pieces.get(lot.id) ?? []
+    const myPacks = of.packs.get(lot.id) ?? []
+    const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
+    const rule = coolingRuleFor(lot.judgement.lot?.lowPpm ?? null)
+    return {
+      code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly,
+      fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name, fridgeId: lot.fridgeId,
+      rubbedAtMs: lot.rubbedAtMs, rubbedOn: lot.rubbedOn, zone: lot.zone, rubbedBy: initials.get(lot.rubbedById)!,
+      thicknessMm: lot.thicknessMm, readyFromDay: lot.readyFromDay, bestByDay: lot.bestByDay,
+      turnEveryDays: lot.turnEveryDays, turnBy: lot.turnBy, drainedAtMs: lot.drainedAtMs, cureEndedAtMs: lot.cureEndedAtMs,
+      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId }) => ({ id, number, greenG, greenTyped, meatCode: meatCode.get(meatLotId)! })),
+      greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0), readyG: lot.readyG,
+      turns: (of.turns.get(lot.id) ?? []).map(turn => ({ id: turn.id, atMs: turn.atMs, by: initials.get(turn.byId)! })),
+      judgement: lot.judgement,
+      openHolds: (of.holds.get(lot.id) ?? []).filter(hold => hold.disposition === null || hold.disposition === 'destroy').map(hold => hold.reason),
+      runs: runs.filter(run => runIds.has(run.id)).map(run => ({
+        code: run.code, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, outcome: run.outcome,
+        cooled: run.pulledAtMs !== null && coolingDone({ smoke: run.smoke, cool: run.cool, pulledAtMs: run.pulledAtMs }, rule),
+      })),
+      packsG: myPacks.reduce((sum, pack) => sum + pack.netG, 0), packs: myPacks.length,
+      unsent: myPacks.filter(pack => pack.dispatchId === null).length,
+    }
+  })
+}

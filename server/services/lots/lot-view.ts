@@ -1,0 +1,41 @@
+import type { LotView } from '#shared/contracts/lots'
+import type { Tables } from '../../db/store'
+import { eventViews } from '../book/event-views'
+import { notFound, type Answer } from '../context'
+import { lotSummaries } from './lot-summaries'
+
+/** The whole life of a lot. */
+export async function lotView(tables: Tables, code: string): Promise<Answer<LotView>> {
+  const row = await tables.lots.one({ code })
+  if (!row) return notFound('no_such_lot', { code })
+  const lotId = row.id
+  const [[summary], used, holds, packs, offcuts, users, events] = await Promise.all([
+    lotSummaries(tables, [row]), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),
+    tables.offcuts.find({ lotId }), tables.users.find(), eventViews(tables, code),
+  ])
+  const [ingredients, dispatches] = await Promise.all([
+    tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
+    tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
+  ])
+  const customers = await tables.parties.find({ id: dispatches.map(dispatch => dispatch.customerId) })
+  return {
+    ok: true,
+    value: {
+      ...summary!, targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
+      ingredients: used.map(({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped }) => {
+        const lot = ingredients.find(ingredient => ingredient.id === ingredientLotId)!
+        return { id, role, code: lot.code, name: lot.name, plannedG, weighedG, weighedTyped }
+      }),
+      holds: holds.map(hold => ({
+        id: hold.id, reason: hold.reason, placedAtMs: hold.placedAtMs, disposition: hold.disposition, text: hold.dispositionText,
+        by: users.find(user => user.id === hold.disposedById)?.name ?? null, disposedAtMs: hold.disposedAtMs,
+      })),
+      packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, dispatchId }) => {
+        const dispatch = dispatches.find(sent => sent.id === dispatchId)
+        const customer = customers.find(party => party.id === dispatch?.customerId)
+        return { id, code: packCode, kind, netG, netTyped, packedOn, customer: customer?.name ?? null, sentOn: dispatch?.sentOn ?? null }
+      }),
+      offcuts: offcuts.map(({ kind, massG, massTyped, atMs }) => ({ kind, massG, typed: massTyped, atMs })),
+    },
+  }
+}

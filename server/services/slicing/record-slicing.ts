@@ -1,0 +1,45 @@
+import type { z } from 'zod'
+import type { slicingInput } from '#shared/contracts/slicing'
+import { nextCodes } from '../book/next-code'
+import { recordEvent } from '../book/record-event'
+import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { holdLot, refuseHeld } from '../holds/holds'
+import { lotSummaries } from '../lots/lot-summaries'
+
+/** Packs and offcuts may outweigh the slab by scale error only. */
+const SCALE_SLACK = 1.01
+
+/** Slicing: the weight ready to slice, packs with their codes, and what went elsewhere. */
+export async function recordSlicing(ctx: WriteContext, code: string, input: z.output<typeof slicingInput>): Promise<Answer<{ packCodes: string[] }>> {
+  const lot = await ctx.tables.lots.one({ code }, { lock: true })
+  if (!lot) return notFound('no_such_lot', { code })
+  const held = await refuseHeld(ctx, [lot])
+  if (!held.ok) return held
+  const summary = (await lotSummaries(ctx.tables, [lot]))[0]!
+  if (summary.cureEndedAtMs === null) return refuse('still_curing', { code })
+  const smoking = summary.runs.find(run => run.pulledAtMs === null)
+  if (smoking) return refuse('still_in_smoke', { code: smoking.code })
+  const warm = summary.runs.find(run => !run.cooled)
+  if (warm) return refuse('cooling_open', { code: warm.code })
+  const readyG = input.readyWeight?.netG ?? summary.readyG
+  if (input.packs.length > 0 && readyG === null) return refuse('ready_weight_missing', {}, ['readyWeight'])
+  const offcutsBefore = await ctx.tables.offcuts.find({ lotId: lot.id })
+  const outG = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
+    + summary.packsG + offcutsBefore.reduce((sum, offcut) => sum + offcut.massG, 0)
+  if (readyG !== null && outG > readyG * SCALE_SLACK) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
+
+  if (input.readyWeight) await ctx.tables.lots.update(lot.id, { readyG: input.readyWeight.netG, readyTyped: input.readyWeight.typed })
+  const packCodes = await nextCodes(ctx.tables, 'pack', input.packs.length)
+  await ctx.tables.packs.insertMany(input.packs.map((pack, i) => ({
+    code: packCodes[i]!, lotId: lot.id, kind: pack.kind, netG: pack.weight.netG, netTyped: pack.weight.typed,
+    packedOn: input.packedOn, packedAtMs: ctx.nowMs, packedById: ctx.actor.id,
+  })))
+  await ctx.tables.offcuts.insertMany(input.offcuts.map(offcut => ({
+    lotId: lot.id, kind: offcut.kind, massG: offcut.weight.netG, massTyped: offcut.weight.typed, atMs: ctx.nowMs, byId: ctx.actor.id,
+  })))
+  await recordEvent(ctx, { kind: 'sliced', subjects: [code, ...packCodes], typed: input, computed: { packCodes, outG } })
+  if (lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {
+    await holdLot(ctx, lot, { reason: 'over_green_weight', figures: { readyG, greenG: summary.greenG } })
+  }
+  return { ok: true, value: { packCodes } }
+}

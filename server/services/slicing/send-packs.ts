@@ -1,0 +1,27 @@
+import type { z } from 'zod'
+import type { dispatchInput } from '#shared/contracts/slicing'
+import { recordEvent } from '../book/record-event'
+import { refuse, type Answer, type WriteContext } from '../context'
+import { refuseHeld } from '../holds/holds'
+import { theShop } from '../office/office'
+import { partyNamed } from '../store/parties'
+
+/** Packs go out to a customer. Not from a held lot, and not before the shop has confirmed its rules. */
+export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispatchInput>): Promise<Answer<{ packs: number }>> {
+  const shop = await theShop(ctx.tables)
+  if (shop.rulesConfirmedOn === null) return refuse('rules_not_confirmed')
+  const codes = [...new Set(input.packCodes)]
+  const packs = await ctx.tables.packs.find({ code: codes }, { lock: true, order: [['id', 'ASC']] })
+  const missing = codes.find(code => !packs.some(pack => pack.code === code))
+  if (missing) return refuse('no_such_pack', { code: missing }, ['packCodes'])
+  const gone = packs.find(pack => pack.dispatchId !== null)
+  if (gone) return refuse('already_sent', { code: gone.code }, ['packCodes'])
+  const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
+  const held = await refuseHeld(ctx, lots)
+  if (!held.ok) return { ...held, path: ['packCodes'] }
+  const customerId = await partyNamed(ctx.tables, 'customer', input.customer)
+  const dispatchId = await ctx.tables.dispatches.insert({ customerId, sentOn: input.sentOn, sentAtMs: ctx.nowMs, sentById: ctx.actor.id })
+  for (const pack of packs) await ctx.tables.packs.update(pack.id, { dispatchId })
+  await recordEvent(ctx, { kind: 'sent', subjects: [...codes, ...lots.map(lot => lot.code)], typed: input })
+  return { ok: true, value: { packs: packs.length } }
+}

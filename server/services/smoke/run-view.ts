@@ -1,0 +1,31 @@
+import type { RunView } from '#shared/contracts/smoke'
+import type { Tables } from '../../db/store'
+import { eventViews } from '../book/event-views'
+import { notFound, type Answer } from '../context'
+import { theShop } from '../office/office'
+import { lotsOfRun } from './check-run'
+
+/** One smoke with its readings and the lots in it. */
+export async function runView(tables: Tables, code: string, nowMs: number): Promise<Answer<RunView>> {
+  const run = await tables.runs.one({ code })
+  if (!run) return notFound('no_such_run', { code })
+  const [{ pieces, lots }, readings, users, events, shop] = await Promise.all([
+    lotsOfRun({ tables }, run.id), tables.runReadings.find({ runId: run.id }, { order: [['atMs', 'ASC']] }),
+    tables.users.find(), eventViews(tables, code), theShop(tables),
+  ])
+  const holds = await tables.holds.find({ lotId: lots.map(lot => lot.id), disposition: null })
+  const nameOf = (id: number | null) => users.find(user => user.id === id)?.name ?? null
+  return {
+    ok: true,
+    value: {
+      code, smoker: run.smoker, targetCoreC: run.targetCoreC, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs,
+      outcome: run.outcome, startedBy: nameOf(run.startedById)!, pulledBy: nameOf(run.pulledById), zone: shop.zone,
+      lots: lots.map(lot => ({
+        code: lot.code, cut: lot.cut, saltOnly: lot.saltOnly, ppm: lot.judgement.lot?.ppm ?? null, lowPpm: lot.judgement.lot?.lowPpm ?? null,
+        pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number), held: holds.some(hold => hold.lotId === lot.id),
+      })),
+      readings: readings.map(({ id, phase, atMs, chamberC, coreC, typed, source }) => ({ id, phase, atMs, chamberC, coreC, typed, source })),
+      events, nowMs,
+    },
+  }
+}

@@ -1,0 +1,82 @@
+import type { z } from 'zod'
+import { outcomeOf } from '#core/smoke/outcome'
+import { MS_PER_MINUTE } from '#core/units/quantities'
+import type { runInput, runReadingsInput } from '#shared/contracts/smoke'
+import { nextCode } from '../book/next-code'
+import { recordEvent } from '../book/record-event'
+import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuseHeld } from '../holds/holds'
+import { checkRun, lotsOfRun } from './check-run'
+import { coreReadings } from './core-readings'
+
+/** Clocks of probes and tablets differ a little; readings further ahead than this are a mistake. */
+const CLOCK_SLACK_MS = 5 * MS_PER_MINUTE
+/** A first reading may be noted shortly before the start is pressed. */
+const EARLY_SLACK_MS = 30 * MS_PER_MINUTE
+
+/** Starts a smoke with pieces of one or more lots, all out of the cure and none held. */
+export async function startRun(ctx: WriteContext, input: z.output<typeof runInput>): Promise<Answer<{ code: string }>> {
+  const ids = [...new Set(input.pieceIds)]
+  const pieces = await ctx.tables.pieces.find({ id: ids })
+  if (pieces.length !== ids.length) return refuse('no_such_piece', {}, ['pieceIds'])
+  const lots = await ctx.tables.lots.find({ id: [...new Set(pieces.map(piece => piece.lotId))] }, { lock: true })
+  const curing = lots.find(lot => lot.cureEndedAtMs === null)
+  if (curing) return refuse('still_curing', { code: curing.code }, ['pieceIds'])
+  const held = await refuseHeld(ctx, lots)
+  if (!held.ok) return { ...held, path: ['pieceIds'] }
+  const before = await ctx.tables.runPieces.find({ pieceId: ids })
+  const open = await ctx.tables.runs.one({ id: before.map(row => row.runId), pulledAtMs: null })
+  if (open) return refuse('already_in_smoke', { code: open.code }, ['pieceIds'])
+  const code = await nextCode(ctx.tables, 'run')
+  const runId = await ctx.tables.runs.insert({
+    code, smoker: input.smoker, targetCoreC: input.targetCore.tempC, startedAtMs: ctx.nowMs, startedById: ctx.actor.id,
+  })
+  await ctx.tables.runPieces.insertMany(ids.map(pieceId => ({ runId, pieceId })))
+  await recordEvent(ctx, { kind: 'run_started', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { targetCoreC: input.targetCore.tempC } })
+  return { ok: true, value: { code } }
+}
+
+async function lockedRun(ctx: WriteContext, code: string) {
+  const run = await ctx.tables.runs.one({ code }, { lock: true })
+  return run ? { ok: true as const, value: run } : notFound('no_such_run', { code })
+}
+
+/** Adds chamber and core readings, all or none. Two at one time in one phase are refused with the row that repeats. */
+export async function addReadings(ctx: WriteContext, code: string, input: z.output<typeof runReadingsInput>): Promise<Answer<{ added: number }>> {
+  const found = await lockedRun(ctx, code)
+  if (!found.ok) return found
+  const run = found.value
+  if (input.phase === 'cool' && run.pulledAtMs === null) return refuse('not_pulled', { code })
+  const seen = new Set((await ctx.tables.runReadings.find({ runId: run.id, phase: input.phase })).map(reading => reading.atMs))
+  for (const [i, reading] of input.readings.entries()) {
+    const path = ['readings', i, 'atMs']
+    if (reading.atMs > ctx.nowMs + CLOCK_SLACK_MS) return refuse('in_the_future', { row: i + 1 }, path)
+    if (reading.atMs < run.startedAtMs - EARLY_SLACK_MS) return refuse('before_the_start', { row: i + 1 }, path)
+    if (seen.has(reading.atMs)) return refuse('reading_twice', { row: i + 1 }, path)
+    seen.add(reading.atMs)
+  }
+  await ctx.tables.runReadings.insertMany(input.readings.map(({ atMs, chamber, core }) => ({
+    runId: run.id, phase: input.phase, atMs, chamberC: chamber?.tempC ?? null, coreC: core?.tempC ?? null,
+    typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`, source: input.source, byId: ctx.actor.id,
+  })))
+  const { lots } = await lotsOfRun(ctx, run.id)
+  await recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input })
+  await checkRun(ctx, run.id)
+  return { ok: true, value: { added: input.readings.length } }
+}
+
+/** The pieces come out; what the smoke made of them follows from the hottest core seen. */
+export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{ outcome: string }>> {
+  const found = await lockedRun(ctx, code)
+  if (!found.ok) return found
+  if (found.value.pulledAtMs !== null) return { ...refuse('already_pulled', { code }), status: 409 }
+  const { smoke } = coreReadings(await ctx.tables.runReadings.find({ runId: found.value.id }, { order: [['atMs', 'ASC']] }))
+  if (smoke.length === 0) return refuse('no_core_reading', { code })
+  const hottestC = Math.max(...smoke.map(reading => reading.coreC))
+  const outcome = outcomeOf(hottestC)
+  await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
+  const { lots } = await lotsOfRun(ctx, found.value.id)
+  await recordEvent(ctx, { kind: 'run_pulled', subjects: [code, ...lots.map(lot => lot.code)], typed: {}, computed: { hottestC, outcome } })
+  await checkRun(ctx, found.value.id)
+  return { ok: true, value: { outcome } }
+}
