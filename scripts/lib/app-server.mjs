@@ -1,0 +1,40 @@
+import { spawn } from 'node:child_process'
+import { rmSync, writeFileSync } from 'node:fs'
+import { at } from './paths.mjs'
+import { stopLeftover, stopPid, until } from './processes.mjs'
+
+const READY_WITHIN_MS = 60_000
+const ENTRY = at('.output', 'server', 'index.mjs')
+
+/** Starts the built application on loopback and waits until it answers "ready". `onLine` gets what it prints. */
+export async function startApp({ port, databaseUrl, sessionSecret, demo = false, pidFile = null, env = {}, onLine = () => {} }) {
+  if (pidFile) await stopLeftover(pidFile, ENTRY)
+  const child = spawn(process.execPath, [ENTRY], {
+    detached: true, stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), DATABASE_URL: databaseUrl, SESSION_SECRET: sessionSecret, VELDMOOR_DEMO: demo ? '1' : '', ...env },
+  })
+  let ended = false
+  let output = ''
+  const take = (chunk) => {
+    output = (output + chunk).slice(-20_000)
+    for (const line of String(chunk).split('\n')) if (line.trim()) onLine(line)
+  }
+  child.stdout.on('data', take)
+  child.stderr.on('data', take)
+  child.on('exit', () => ended = true)
+  if (pidFile) writeFileSync(pidFile, String(child.pid))
+  const address = `http://127.0.0.1:${port}`
+  const ready = await until(() => fetch(`${address}/api/health`).then(answer => answer.ok, () => false), READY_WITHIN_MS, () => ended)
+  if (!ready) {
+    if (!ended) await stopPid(child.pid)
+    throw new Error(`the application did not start:\n${output.slice(-3000)}`)
+  }
+  return {
+    address, pid: child.pid, child, output: () => output,
+    isRunning: () => !ended,
+    stop: async () => {
+      await stopPid(child.pid, 8000)
+      if (pidFile) rmSync(pidFile, { force: true })
+    },
+  }
+}

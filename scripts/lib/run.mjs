@@ -1,0 +1,15 @@
+import { spawn } from 'node:child_process'
+
+/** Runs a command to its end. Shows its output as it comes, or keeps it and shows it only on failure. */
+export function run(command, args, { cwd, env, show = false } = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio: show ? 'inherit' : ['ignore', 'pipe', 'pipe'] })
+    let output = ''
+    child.stdout?.on('data', chunk => output += chunk)
+    child.stderr?.on('data', chunk => output += chunk)
+    child.on('error', reject)
+    child.on('exit', (code, signal) => code === 0
+      ? resolve(output)
+      : reject(new Error(`${command} ${args.join(' ')} ended with ${signal ?? code}\n${output.slice(-4000)}`)))
+  })
+}

@@ -1,0 +1,79 @@
+import { mkdirSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { startApp } from './app-server.mjs'
+import { ensureBuild } from './build.mjs'
+import { startMariadb } from './mariadb.mjs'
+import { ensureMariadb, ensureNodePackages } from './packages.mjs'
+import { livingPid, portIsTaken, stopLeftover, takeLock } from './processes.mjs'
+import { at } from './paths.mjs'
+import { Advice, step } from './steps.mjs'
+
+const USUAL_PORT = 4750
+
+/** `--port N` and `--fresh`; PORT from the environment is the other way. */
+export function readOptions(argv, env = process.env) {
+  const flag = argv.indexOf('--port')
+  const port = Number(flag >= 0 ? argv[flag + 1] : env.PORT ?? USUAL_PORT)
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Advice('--port wants a number from 1 to 65535.')
+  return { port, fresh: argv.includes('--fresh') }
+}
+
+/** Holds the start command up until a signal, or until one of its servers ends by itself. */
+function untilStopped(servers) {
+  return new Promise((resolve) => {
+    const timer = setInterval(() => {
+      const gone = servers.find(server => !server.isRunning())
+      if (gone) done('a server ended by itself')
+    }, 500)
+    const done = (why) => { clearInterval(timer); resolve(why) }
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => done(signal))
+  })
+}
+
+/** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock. */
+export async function serve({ name, demo, options, databaseUrl = null, sessionSecret = null, announce }) {
+  const folder = at('.veldmoor', name)
+  mkdirSync(folder, { recursive: true })
+  const lock = join(folder, 'lock')
+  const holder = takeLock(lock, 'scripts/')
+  if (holder !== null) throw new Advice(`It is running already (process ${holder}). Stop that one first, with Ctrl-C or: kill ${holder}`)
+  const servers = []
+  let why = null
+  const early = () => why = 'stopped while starting'
+  process.once('SIGINT', early)
+  process.once('SIGTERM', early)
+  try {
+    await step('packages', ensureNodePackages)
+    if (!databaseUrl) await step('MariaDB', ensureMariadb)
+    const appPid = join(folder, 'app.pid')
+    await stopLeftover(appPid, at('.output', 'server'))
+    if (options.fresh && !databaseUrl) {
+      await stopLeftover(join(folder, 'mariadb.pid'), join(folder, 'data'))
+      for (const part of ['data', 'installed', 'secrets.json']) rmSync(join(folder, part), { recursive: true, force: true })
+    }
+    if (await portIsTaken(options.port)) throw new Advice(`Port ${options.port} is taken by another program. Choose one with --port N.`)
+    const starting = databaseUrl ? null : startMariadb(folder)
+    // Building may take a minute: a database that fails meanwhile is reported by its own step.
+    starting?.catch(() => {})
+    await step('build', ensureBuild)
+    const database = starting && await step('database', async () => { const db = await starting; servers.push(db); return db })
+    const app = await step('application', async () => {
+      const started = await startApp({
+        port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
+        demo, pidFile: appPid, onLine: line => /^(schema|demo shop):/.test(line) ? console.log(`  ${line.replace(': ', ''.padEnd(Math.max(1, 23 - line.indexOf(':')))).replace(/ \(([\d.]+ s)\)$/, ', $1')}`) : /^Listening|^\s*$/.test(line) ? null : console.log(`  ${line}`),
+      })
+      servers.unshift(started)
+      return started
+    })
+    if (why === null) {
+      announce(app.address)
+      why = await untilStopped(servers)
+    }
+  }
+  finally {
+    if (why) console.log(`\n  ${why}: stopping`)
+    for (const server of servers) await server.stop()
+    if (livingPid(lock, 'scripts/') === process.pid) rmSync(lock, { force: true })
+  }
+  if (why === 'a server ended by itself') process.exitCode = 1
+}
