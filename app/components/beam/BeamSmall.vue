@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Judgement } from '#shared/contracts/judgement'
+import { STATUS_WORDS } from '#shared/messages/verdict'
+import { useNotation } from '~/composables/use-notation'
+import { beamScale } from './beam-scale'
+
+/** The beam as it is shown in tables: span, posts, one weight with its bar, and the figure. */
+const props = defineProps<{ judgement: Judgement }>()
+const W = 116
+const { ppm } = useNotation()
+const lot = computed(() => props.judgement.lot)
+const scale = computed(() => beamScale(W, 5, props.judgement.row.maxPpm, lot.value ? [lot.value] : []))
+const x = (value: number) => scale.value.x(value)
+</script>
+
+<template>
+  <span v-if="lot" class="small-beam" :title="STATUS_WORDS[judgement.status]">
+    <svg :width="W" height="24" :viewBox="`0 0 ${W} 24`" aria-hidden="true">
+      <line class="rod" x1="2" :x2="W - 2" y1="7" y2="7" />
+      <line class="span" :x1="x(judgement.floorPpm)" :x2="x(judgement.row.maxPpm)" y1="7" y2="7" />
+      <path class="post" :d="`M${x(judgement.floorPpm)} 2 v10 M${x(judgement.row.maxPpm)} 2 v10`" />
+      <line class="bar" :x1="x(lot.lowPpm)" :x2="x(lot.highPpm)" y1="12" y2="12" />
+      <path class="body" :d="`M${x(lot.ppm) - 2} 12 h4 l3 10 h-10 z`" />
+    </svg>
+    <span>{{ ppm(lot.ppm) }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
+  </span>
+  <span v-else class="small-beam soft">salt only</span>
+</template>
+
+<style scoped>
+.small-beam { display: inline-flex; align-items: center; gap: .5rem; white-space: nowrap; }
+.rod { stroke: var(--hair-strong); stroke-width: 2; }
+.span { stroke: var(--moss); stroke-width: 4; }
+.post { stroke: var(--peat); stroke-width: 2; }
+.bar { stroke: var(--soft); stroke-width: 2; }
+.body { fill: var(--peat); }
+</style>

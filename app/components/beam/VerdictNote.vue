@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
+import type { Judgement } from '#shared/contracts/judgement'
+import { standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
+import StateMark from '~/components/common/StateMark.vue'
+import { useNotation } from '~/composables/use-notation'
+
+const props = defineProps<{ judgement: Judgement, mixReadabilityG: number, about: string }>()
+const { as } = useNotation()
+const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : holdsLot(props.judgement.status) ? 'watch' : props.judgement.lot ? 'good' : 'cold')
+</script>
+
+<template>
+  <div class="verdict" :class="tone" aria-live="polite">
+    <div class="row"><strong class="about">{{ about }}</strong><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark></div>
+    <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
+    <p class="small soft">{{ standingWords(judgement) }}</p>
+  </div>
+</template>
+
+<style scoped>
+.verdict { border-top: 2px solid var(--peat); padding-top: .55rem; display: grid; gap: .3rem; }
+.about { font-family: var(--slab); }
+.words { font-size: 1.12rem; }
+.act .words { font-weight: 600; }
+</style>

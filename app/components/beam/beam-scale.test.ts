@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest'
+import { beamScale, hangWeights } from './beam-scale'
+
+const piece = (ppm: number) => ({ ppm, lowPpm: ppm - 10, highPpm: ppm + 10, expandedPpm: 5 })
+
+describe('the beam', () => {
+  it('goes from pixels to ppm and back', () => {
+    const scale = beamScale(800, 40, 200, [piece(150)])
+    for (const ppm of [0, 40, 120, 200]) expect(scale.ppm(scale.x(ppm))).toBeCloseTo(ppm, 9)
+    expect(scale.x(0)).toBe(40)
+  })
+  it('shows the limit with air behind it, and what hangs above it', () => {
+    expect(beamScale(800, 40, 200, []).maxPpm).toBeGreaterThan(200)
+    expect(beamScale(800, 40, 200, [piece(290)]).maxPpm).toBeGreaterThan(300)
+    expect(beamScale(800, 40, 200, [{ ...piece(200), highPpm: Infinity }]).maxPpm).toBeLessThan(1000)
+  })
+  it('has few enough ticks to read at any limit', () => {
+    for (const limit of [108, 120, 180, 200, 625]) expect(beamScale(800, 40, limit, []).ticks.length).toBeLessThanOrEqual(10)
+  })
+  it('hangs no weight on another, and keeps all of 40 within the beam', () => {
+    const hung = hangWeights(Array.from({ length: 40 }, () => 780), 40, 800)
+    expect(new Set(hung.map(w => `${w.atX}|${w.row}`)).size).toBe(40)
+    expect(hung.every(w => w.atX >= 40 && w.atX <= 800)).toBe(true)
+  })
+})

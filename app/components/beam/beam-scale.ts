@@ -1,0 +1,54 @@
+import type { PpmWithBounds } from '#core/cure/pieces-ppm'
+
+export interface BeamScale {
+  maxPpm: number
+  ticks: number[]
+  x: (ppm: number) => number
+  ppm: (x: number) => number
+}
+
+/** Steps that a person counts in. */
+const STEPS = [10, 20, 25, 50, 100, 200, 250, 500]
+const MOST_TICKS = 9
+/** Air right of the limit, so that what is above it can be seen hanging there. */
+const AIR = 1.14
+const FARTHEST = 3
+
+/** The beam's scale over `width` px with `pad` px at both ends: from 0 to past the limit and whatever hangs highest. */
+export function beamScale(width: number, pad: number, limitPpm: number, hung: readonly PpmWithBounds[]): BeamScale {
+  const highest = Math.max(0, ...hung.map(piece => Math.min(piece.highPpm, limitPpm * FARTHEST)))
+  const maxPpm = Math.max(limitPpm, highest) * AIR
+  const step = STEPS.find(s => maxPpm / s <= MOST_TICKS) ?? 1000
+  const inner = Math.max(1, width - 2 * pad)
+  return {
+    maxPpm,
+    ticks: Array.from({ length: Math.floor(maxPpm / step) + 1 }, (_, i) => i * step),
+    x: ppm => pad + Math.min(Math.max(ppm, 0), maxPpm) / maxPpm * inner,
+    ppm: x => Math.min(Math.max((x - pad) / inner * maxPpm, 0), maxPpm),
+  }
+}
+
+export interface HungWeight { number: number, atX: number, hookX: number, row: number }
+
+const SPACING_PX = 34
+const IN_A_ROW = 8
+
+/**
+ * Where each weight hangs: from its own ppm on the beam, weights that would touch are fanned out, and more than eight at
+ * one place go into rows below.
+ */
+export function hangWeights(xs: readonly number[], leftX: number, rightX: number): HungWeight[] {
+  const clusters = new Map<number, number[]>()
+  xs.forEach((x, i) => {
+    const near = [...clusters.keys()].find(key => Math.abs(key - x) < SPACING_PX / 2)
+    clusters.set(near ?? x, [...clusters.get(near ?? x) ?? [], i])
+  })
+  return [...clusters.values()].flatMap(members => members.map((member, k) => {
+    const row = Math.floor(k / IN_A_ROW)
+    const inRow = Math.min(IN_A_ROW, members.length - row * IN_A_ROW)
+    const centreX = members.reduce((sum, m) => sum + xs[m]!, 0) / members.length
+    const half = (inRow - 1) / 2 * SPACING_PX
+    const middleX = Math.min(Math.max(centreX, leftX + half), rightX - half)
+    return { number: member + 1, atX: middleX + (k % IN_A_ROW) * SPACING_PX - half, hookX: xs[member]!, row }
+  }))
+}

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import type { FridgeView } from '#shared/contracts/lots'
+import FridgeOne from './FridgeOne.vue'
+
+defineProps<{ fridges: FridgeView[], nowMs: number }>()
+</script>
+
+<template>
+  <section class="fridges" aria-label="Fridges">
+    <FridgeOne v-for="fridge in fridges" :key="fridge.id" :fridge="fridge" :now-ms="nowMs" />
+  </section>
+</template>
+
+<style scoped>
+.fridges { display: grid; grid-template-columns: repeat(auto-fit, minmax(330px, 1fr)); gap: .6rem 2.5rem; margin-bottom: 1.4rem; }
+@media (max-width: 520px) { .fridges { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { NuxtLink } from '#components'
+import type { ThreadView } from '#shared/contracts/thread'
+import LotCode from '~/components/common/LotCode.vue'
+import { useNotation } from '~/composables/use-notation'
+import { useWidth } from '~/composables/use-width'
+import { COLUMN_NAMES, layOut, type KnotNode } from './thread-layout'
+
+/** The thread: one drawn line with branches from supplier to customer, the code asked for in the middle of it. */
+const props = defineProps<{ thread: ThreadView }>()
+const ROW_H = 74
+const LEAST_W = 980
+const TOP = 34
+/** Share of a column in which the thread runs straight. */
+const UNDER_WORDS = 0.66
+const { meat } = useNotation()
+const box = ref<HTMLElement | null>(null)
+const boxWidth = useWidth(box, 1200)
+const drawing = computed(() => layOut(props.thread, Math.max(LEAST_W, boxWidth.value), ROW_H))
+const columnW = computed(() => drawing.value.width / COLUMN_NAMES.length)
+const path = (from: KnotNode, to: KnotNode) => {
+  // Straight under the words, then over to the next knot.
+  const endX = from.x + columnW.value * UNDER_WORDS
+  const bend = (to.x - endX) / 2
+  return `M${from.x} ${from.y + TOP} H${endX} C${endX + bend} ${from.y + TOP} ${to.x - bend} ${to.y + TOP} ${to.x} ${to.y + TOP}`
+}
+const isParty = (node: KnotNode) => node.kind === 'supplier' || node.kind === 'customer'
+const to = (node: KnotNode) => node.kind === 'lot' ? `/lots/${node.code}` : node.kind === 'run' ? `/runs/${node.code}` : `/ledger?code=${node.code}`
+const packs = computed(() => props.thread.nodes.filter(node => node.kind === 'pack'))
+const packsG = computed(() => packs.value.reduce((sum, pack) => sum + (pack.massG ?? 0), 0))
+const customers = computed(() => props.thread.nodes.filter(node => node.kind === 'customer'))
+</script>
+
+<template>
+  <section aria-labelledby="thread-head" class="stack-tight">
+    <h2 id="thread-head">Thread of <span class="code">{{ thread.code }}</span></h2>
+    <p>{{ packs.length }} packs, {{ meat(packsG) }}{{ customers.length ? `, with ${customers.map(c => c.title).join(' and ')}` : ', none sent' }}.</p>
+    <div ref="box" class="scroll-x" tabindex="0" role="group" aria-label="Thread drawing, scrolls sideways">
+      <div class="drawing" :style="{ width: `${drawing.width}px`, height: `${drawing.height + TOP}px` }">
+        <svg :width="drawing.width" :height="drawing.height + TOP" aria-hidden="true">
+          <text v-for="(name, c) in COLUMN_NAMES" :key="name" :x="c * columnW + 4" y="16">{{ name }}</text>
+          <path v-for="(link, i) in drawing.links" :key="i" :d="path(link.from, link.to)" />
+          <circle v-for="node in drawing.nodes" :key="node.code" :cx="node.x" :cy="node.y + TOP" :r="node.code === thread.code ? 9 : 6" :class="{ asked: node.code === thread.code, held: node.held }" />
+        </svg>
+        <div v-for="node in drawing.nodes" :key="node.code" class="knot" :style="{ left: `${node.x + 15}px`, top: `${node.y + TOP}px`, maxWidth: `${columnW - 26}px` }">
+          <span class="over">
+            <NuxtLink v-if="!isParty(node) && node.members.length === 1" :to="to(node)" class="code">{{ node.code }}</NuxtLink>
+            <strong v-else>{{ node.title }}</strong>
+            <span v-if="node.held" class="small held">held</span>
+          </span>
+          <span v-if="!isParty(node)" class="below small soft">{{ node.members.length === 1 ? node.title : `${node.members[0]!.code} to ${node.members.at(-1)!.code.slice(2)}` }}{{ node.massG === null ? '' : `, ${meat(node.massG)}` }}</span>
+        </div>
+      </div>
+    </div>
+    <details v-if="packs.length > 6" class="no-print-close"><summary>All packs by code</summary><p class="all"><LotCode v-for="pack in packs" :key="pack.code" :code="pack.code" /></p></details>
+  </section>
+</template>
+
+<style scoped>
+.drawing { position: relative; }
+svg { position: absolute; inset: 0; }
+text { font: 600 13.5px var(--sans); fill: var(--soft); }
+path { fill: none; stroke: #A98A52; stroke-width: 2.6; }
+circle { fill: #8A6A35; stroke: var(--bone); stroke-width: 2; }
+circle.asked { fill: var(--heather); stroke: var(--peat); } circle.held { fill: var(--ember); }
+.knot { position: absolute; line-height: 1.2; white-space: nowrap; }
+.over { position: absolute; bottom: 4px; left: 0; } .below { position: absolute; top: 5px; left: 0; }
+.held { color: var(--ember); font-weight: 700; }
+.all { display: flex; flex-wrap: wrap; gap: .3rem .9rem; max-width: none; padding-top: .4rem; }
+summary { cursor: pointer; min-height: 32px; }
+</style>

@@ -1,0 +1,16 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { toSVG } from 'bwip-js/generic'
+
+/** The code as bars for a scanner, and as text. */
+const props = defineProps<{ code: string }>()
+const picture = computed(() => `data:image/svg+xml;utf8,${encodeURIComponent(toSVG({ bcid: 'code128', text: props.code, height: 11, includetext: false }))}`)
+</script>
+
+<template>
+  <figure><img :src="picture" :alt="`Barcode of ${code}`"><figcaption class="code">{{ code }}</figcaption></figure>
+</template>
+
+<style scoped>
+figure { margin: 0; text-align: center; background: #fff; padding: .5rem .7rem .3rem; color: #000; } img { width: 150px; height: 44px; display: block; }
+</style>

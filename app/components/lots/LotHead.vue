@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LotView } from '#shared/contracts/lots'
+import StateMark from '~/components/common/StateMark.vue'
+import CodeBars from './CodeBars.vue'
+import { lotTwine } from '~/composables/use-lot-twine'
+import { useNotation } from '~/composables/use-notation'
+import { lotStage } from './lot-stage'
+
+const props = defineProps<{ lot: LotView, nowMs: number }>()
+const { meat, moment } = useNotation()
+const stage = computed(() => lotStage(props.lot))
+const day = computed(() => lotTwine(props.lot, props.nowMs).day)
+</script>
+
+<template>
+  <header class="head">
+    <div>
+      <p class="soft">Lot</p>
+      <h1 class="code">{{ lot.code }}</h1>
+      <p class="what">{{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>, {{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }} green weight</p>
+      <p class="soft">Rubbed {{ moment(lot.rubbedAtMs) }} by {{ lot.rubbedBy }}; {{ lot.zone.replace('_', ' ') }} clock</p>
+      <p v-if="lot.note">{{ lot.note }}</p>
+    </div>
+    <div class="state">
+      <StateMark :tone="stage.tone">{{ stage.words }}{{ lot.cureEndedAtMs === null ? `, day ${day}` : '' }}</StateMark>
+      <StateMark v-if="lot.saltOnly" tone="cold">salt only: 4 °C or colder, cook before eating</StateMark>
+    </div>
+    <CodeBars :code="lot.code" />
+    <div class="row no-print acts"><slot /><VBtn variant="outlined" class="floor" :to="`/ledger?code=${lot.code}`">Thread</VBtn></div>
+  </header>
+</template>
+
+<style scoped>
+.head { display: grid; grid-template-columns: minmax(0, 1fr) auto auto auto; gap: 1rem 2rem; align-items: start; }
+h1 { font-size: 2.6rem; font-family: var(--mono); }
+.what { font-size: 1.12rem; }
+.state { display: grid; gap: .4rem; justify-items: start; }
+@media (max-width: 860px) { .head { grid-template-columns: minmax(0, 1fr); } }
+</style>

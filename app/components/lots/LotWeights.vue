@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { LotView } from '#shared/contracts/lots'
+import CorrectButton from '~/components/common/CorrectButton.vue'
+import LotCode from '~/components/common/LotCode.vue'
+import { useNotation } from '~/composables/use-notation'
+
+defineProps<{ lot: LotView }>()
+const emit = defineEmits<{ corrected: [] }>()
+const { meat, grams, percent } = useNotation()
+const ROLES: Record<string, string> = { agent: 'Curing salt', salt: 'Salt', sugar: 'Sugar' }
+</script>
+
+<template>
+  <div class="two">
+    <section aria-labelledby="pieces-head">
+      <h2 id="pieces-head">Pieces</h2>
+      <table class="ruled">
+        <thead><tr><th scope="col">Piece</th><th scope="col">Meat</th><th scope="col" class="num">Green weight</th><th scope="col">as typed</th><th><span class="visually-hidden">Correct</span></th></tr></thead>
+        <tbody>
+          <tr v-for="piece in lot.pieces" :key="piece.id">
+            <td>{{ piece.number }}</td><td><LotCode :code="piece.meatCode" /></td><td class="num">{{ meat(piece.greenG) }}</td><td class="soft small">{{ piece.greenTyped }}</td>
+            <td><CorrectButton :id="piece.id" what="piece_weight" :about="`piece ${piece.number}`" :now="piece.greenTyped" @corrected="emit('corrected')" /></td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section aria-labelledby="mix-head">
+      <h2 id="mix-head">What went on</h2>
+      <table class="ruled">
+        <thead><tr><th scope="col">Ingredient</th><th scope="col">Lot</th><th scope="col" class="num">Planned</th><th scope="col" class="num">Weighed</th><th><span class="visually-hidden">Correct</span></th></tr></thead>
+        <tbody>
+          <tr v-for="part in lot.ingredients" :key="part.id">
+            <td>{{ ROLES[part.role] }}</td><td><LotCode :code="part.code" /></td><td class="num">{{ grams(part.plannedG) }}</td><td class="num"><strong>{{ grams(part.weighedG) }}</strong></td>
+            <td><CorrectButton :id="part.id" what="ingredient_weighed" :about="part.name" :now="`${part.weighedTyped} (${grams(part.weighedG)})`" @corrected="emit('corrected')" /></td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft small mt-2">Recipe: salt {{ percent(lot.targets.saltShare) }} {{ lot.targets.saltBasis }}, sugar {{ percent(lot.targets.sugarShare) }} of green weight.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.two { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.5rem; }
+@media (max-width: 860px) { .two { grid-template-columns: minmax(0, 1fr); gap: 1.2rem; } }
+</style>

@@ -1,0 +1,13 @@
+import type { LotSummary } from '#shared/contracts/lots'
+
+export interface Stage { words: string, tone: 'good' | 'watch' | 'act' | 'held' | 'plain' }
+
+/** Where a lot is in its life, in a word or two. A hold comes before everything. */
+export function lotStage(lot: LotSummary): Stage {
+  if (lot.openHolds.length > 0) return { words: 'held', tone: 'held' }
+  if (lot.cureEndedAtMs === null) return { words: 'in the cure', tone: 'watch' }
+  if (lot.packs > 0) return lot.unsent > 0 ? { words: `packed, ${lot.unsent} in the fridge`, tone: 'good' } : { words: 'all sent', tone: 'good' }
+  if (lot.runs.some(run => run.pulledAtMs === null)) return { words: 'in the smoke', tone: 'watch' }
+  if (lot.runs.some(run => !run.cooled)) return { words: 'cooling', tone: 'watch' }
+  return lot.runs.length > 0 ? { words: 'ready to slice', tone: 'good' } : { words: 'drying', tone: 'watch' }
+}

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { NuxtLink } from '#components'
+import { navigateTo } from '#imports'
+import { mdiKeyboardOutline, mdiMagnify, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { readCode } from '#core/trace/code'
+import { useSession } from '~/stores/session'
+
+const night = defineModel<boolean>('night', { required: true })
+const emit = defineEmits<{ keys: [] }>()
+const session = useSession()
+const find = ref('')
+const wrong = ref(false)
+
+async function go(): Promise<void> {
+  const found = readCode(find.value)
+  wrong.value = found === null && find.value.trim() !== ''
+  if (!found) return
+  find.value = ''
+  await navigateTo(found.kind === 'lot' ? `/lots/${found.code}` : found.kind === 'run' ? `/runs/${found.code}` : `/ledger?code=${found.code}`)
+}
+async function leave(): Promise<void> {
+  await session.leave()
+  await navigateTo('/sign-in')
+}
+</script>
+
+<template>
+  <header class="shell-head">
+    <NuxtLink to="/" class="mark" aria-label="Veldmoor, Today">Veldmoor</NuxtLink>
+    <span class="shop">{{ session.view?.shopName }}</span>
+    <form class="find" role="search" @submit.prevent="go">
+      <VIcon :icon="mdiMagnify" size="20" />
+      <label class="visually-hidden" for="find-code">Find by code</label>
+      <input id="find-code" v-model="find" autocomplete="off" placeholder="Type or scan a code" :aria-invalid="wrong" aria-describedby="find-wrong" @input="wrong = false">
+      <span id="find-wrong" class="wrong" role="status">{{ wrong ? 'Not a code. They look like L-0042.' : '' }}</span>
+    </form>
+    <VBtn class="keys-button" variant="text" :icon="mdiKeyboardOutline" aria-label="Keys" @click="emit('keys')" />
+    <VBtn variant="text" :icon="night ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="night ? 'Day colours' : 'Night colours'" @click="night = !night" />
+    <VMenu>
+      <template #activator="{ props }">
+        <VBtn v-bind="props" variant="text" class="who" :aria-label="`${session.user?.name}, ${session.user?.role}`">{{ session.user?.initials }}</VBtn>
+      </template>
+      <VList>
+        <VListItem :title="session.user?.name" :subtitle="session.user?.role" />
+        <VListItem title="How I write figures" @click="navigateTo('/office#notation')" />
+        <VListItem title="Sign out" @click="leave" />
+      </VList>
+    </VMenu>
+  </header>
+</template>
+
+<style scoped>
+.shell-head { display: flex; align-items: center; gap: .75rem; padding: .55rem 1.5rem .45rem; max-width: 1320px; margin: 0 auto; }
+.mark { font: 700 1.55rem/1 var(--slab); text-decoration: none; letter-spacing: -.01em; }
+.shop { color: var(--soft); padding-left: .75rem; border-left: 1px solid var(--hair-strong); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.find { margin-left: auto; display: flex; align-items: center; gap: .45rem; border-bottom: 2px solid var(--hair-strong); padding: .2rem .2rem; position: relative; }
+.find:focus-within { border-color: var(--heather); }
+.find input { font-family: var(--mono); width: 12.5rem; min-height: 40px; background: none; border: 0; outline: none; color: inherit; }
+.find input::placeholder { font-family: var(--sans); color: var(--soft); opacity: 1; }
+.wrong:not(:empty) { position: absolute; top: 100%; right: 0; background: var(--ember-wash); color: var(--peat); padding: .2rem .5rem; font-size: .85rem; z-index: 3; }
+.who { font-weight: 700; }
+@media (max-width: 860px) { .shop, .keys-button { display: none; } .shell-head { padding: .4rem .9rem; gap: .4rem; } .find input { width: 9.4rem; font-size: .9rem; } }
+</style>

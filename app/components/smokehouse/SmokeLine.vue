@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { celsiusToFahrenheit } from '#core/units/quantities'
+import { KILL_FROM_C } from '#core/smoke/core-reading'
+import { SALMONELLA_LOG } from '#core/smoke/salmonella-credit'
+import type { RunView } from '#shared/contracts/smoke'
+import { useNotation } from '~/composables/use-notation'
+import { useSession } from '~/stores/session'
+
+/** The smoke line: chamber and core against the shop's clock, with lethality filling up behind the core. */
+const props = defineProps<{ run: RunView, credit: number[] }>()
+const { as, temperature } = useNotation()
+const session = useSession()
+const root = ref<HTMLElement | null>(null)
+const failed = ref(false)
+const shown = (tempC: number | null) => tempC === null ? null : as.value.temperature === 'F' ? celsiusToFahrenheit(tempC) : tempC
+/** Plotly has no zones: the shop's clock is written out as if it were UTC. */
+const wall = (ms: number) => new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone, dateStyle: 'short', timeStyle: 'medium' }).format(ms)
+const ink = (name: string) => getComputedStyle(root.value!).getPropertyValue(name).trim()
+const hasReadings = computed(() => props.run.readings.length > 0)
+
+function figure() {
+  const { readings, targetCoreC, pulledAtMs } = props.run
+  const chamber = readings.filter(r => r.chamberC !== null)
+  const core = readings.filter(r => r.coreC !== null)
+  const smoke = core.filter(r => r.phase === 'smoke')
+  const line = (name: string, color: string, y: number, dash: string) => ({ type: 'line', xref: 'paper', yref: 'y2', x0: 0, x1: 1, y0: y, y1: y, line: { color: ink(color), width: 1.2, dash }, label: { text: name, textposition: 'start', font: { size: 12, color: ink('--soft') }, padding: 3 } })
+  const data = [
+    { name: 'Salmonella credit', x: smoke.map(r => wall(r.atMs)), y: props.credit.map(log => Math.min(log, SALMONELLA_LOG) / SALMONELLA_LOG * 100), type: 'scatter', mode: 'lines', fill: 'tozeroy', line: { color: ink('--moss'), width: 1 }, fillcolor: ink('--moss-wash'), hovertemplate: '%{y:.0f} % of 6.5 log<extra></extra>' },
+    { name: 'Chamber', x: chamber.map(r => wall(r.atMs)), y: chamber.map(r => shown(r.chamberC)), yaxis: 'y2', type: 'scatter', mode: 'lines', line: { color: ink('--straw-ink'), width: 2, dash: 'dot' } },
+    { name: 'Core', x: core.map(r => wall(r.atMs)), y: core.map(r => shown(r.coreC)), yaxis: 'y2', type: 'scatter', mode: 'lines+markers', line: { color: ink('--ember'), width: 3 }, marker: { size: 5 } },
+  ]
+  const axis = { gridcolor: ink('--hair'), linecolor: ink('--peat'), tickcolor: ink('--peat'), zeroline: false }
+  const layout = {
+    height: 400, margin: { l: 52, r: 56, t: 28, b: 40 }, paper_bgcolor: 'transparent', plot_bgcolor: 'transparent', showlegend: true,
+    font: { family: 'Atkinson Hyperlegible Next', size: 14, color: ink('--peat') }, legend: { orientation: 'h', y: 1.12, x: 0 }, hovermode: 'x unified',
+    xaxis: { ...axis, tickformat: '%H:%M' },
+    // The credit lies behind: the temperatures' axis is laid over it.
+    yaxis: { ...axis, side: 'right', range: [0, 100], showgrid: false, ticksuffix: ' %', title: { text: 'of 6.5 log' }, tickvals: [0, 50, 100] },
+    yaxis2: { ...axis, overlaying: 'y', side: 'left', title: { text: `°${as.value.temperature}` }, rangemode: 'tozero' },
+    shapes: [
+      line(`target ${temperature(targetCoreC)}`, '--heather', shown(targetCoreC)!, 'dash'), line(`kill from ${temperature(KILL_FROM_C)}`, '--moss', shown(KILL_FROM_C)!, 'dot'),
+      ...(pulledAtMs === null ? [] : [{ type: 'line', yref: 'paper', y0: 0, y1: 1, x0: wall(pulledAtMs), x1: wall(pulledAtMs), line: { color: ink('--peat'), width: 1.5 }, label: { text: 'pulled', textposition: 'end', textangle: 0, font: { size: 12 }, padding: 3 } }]),
+    ],
+  }
+  return { data, layout, config: { displayModeBar: false, responsive: true } }
+}
+async function draw(): Promise<void> {
+  if (!root.value || !hasReadings.value) return
+  try {
+    const plotly = await import('plotly.js-basic-dist-min')
+    const { data, layout, config } = figure()
+    await plotly.react(root.value, data, layout, config)
+  }
+  catch (error) {
+    failed.value = true
+    console.error(error)
+  }
+}
+onMounted(draw)
+watch(() => [props.run, as.value], draw, { flush: 'post' })
+onBeforeUnmount(async () => {
+  const element = root.value
+  if (element) (await import('plotly.js-basic-dist-min')).purge(element)
+})
+</script>
+
+<template>
+  <figure class="smoke-line">
+    <p v-if="!hasReadings" class="empty">No reading yet. Enter the first chamber and core below, and the line begins.</p>
+    <p v-if="failed" class="caution">The chart could not be drawn. The readings are all in the table below.</p>
+    <div ref="root" role="img" :aria-label="`Chamber and core of ${run.code} against time; the same figures stand in the readings table.`" />
+  </figure>
+</template>
+
+<style scoped>
+.smoke-line { margin: 0; min-height: 60px; }
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { navigateTo } from '#imports'
+import type { LotSummary } from '#shared/contracts/lots'
+import { runInput } from '#shared/contracts/smoke'
+import LotCode from '~/components/common/LotCode.vue'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import StateMark from '~/components/common/StateMark.vue'
+import TemperatureField from '~/components/common/TemperatureField.vue'
+import { useDraft } from '~/composables/use-draft'
+import { useNotation } from '~/composables/use-notation'
+import { useNotice } from '~/composables/use-notice'
+import { useSave } from '~/composables/use-save'
+
+const props = defineProps<{ lots: LotSummary[] }>()
+const { as, meat } = useNotation()
+const { say } = useNotice()
+const { draft, clear } = useDraft('smoke', () => ({ smoker: 'Brick smoker', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[] }))
+const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
+const free = computed(() => props.lots.filter(lot => !lot.openHolds.length))
+const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
+const has = (lot: LotSummary) => lot.pieces.every(piece => draft.value.pieceIds.includes(piece.id))
+function toggleLot(lot: LotSummary): void {
+  const ids = lot.pieces.map(piece => piece.id)
+  draft.value.pieceIds = has(lot) ? draft.value.pieceIds.filter(id => !ids.includes(id)) : [...new Set([...draft.value.pieceIds, ...ids])]
+}
+const toggle = (id: number) => {
+  draft.value.pieceIds = draft.value.pieceIds.includes(id) ? draft.value.pieceIds.filter(other => other !== id) : [...draft.value.pieceIds, id]
+}
+async function start(): Promise<void> {
+  const made = await save('/api/runs', { smoker: draft.value.smoker, pieceIds: draft.value.pieceIds, targetCore: { typed: draft.value.target, unit: as.value.temperature } })
+  if (!made) return
+  clear()
+  say(`${made.code} is in the smoke.`)
+  await navigateTo(`/runs/${made.code}`)
+}
+</script>
+
+<template>
+  <form class="sheet stack" aria-labelledby="start-head" @submit.prevent="start">
+    <h2 id="start-head">Start a smoke</h2>
+    <p v-if="!free.length" class="soft">No lot is out of the cure and free to smoke. End a cure in the Cold room first.</p>
+    <div v-for="lot in free" :key="lot.code" class="lot">
+      <div><LotCode :code="lot.code" /> {{ lot.cut }} <StateMark v-if="lot.saltOnly" tone="cold">salt only: core to 54.4 °C within 4 h</StateMark></div>
+      <div class="row">
+        <VBtn class="floor" :variant="has(lot) ? 'flat' : 'outlined'" :color="has(lot) ? 'secondary' : undefined" :aria-pressed="has(lot)" @click="toggleLot(lot)">All {{ lot.pieces.length }}</VBtn>
+        <VBtn v-for="piece in lot.pieces" :key="piece.id" class="floor" :variant="draft.pieceIds.includes(piece.id) ? 'flat' : 'outlined'" :color="draft.pieceIds.includes(piece.id) ? 'secondary' : undefined" :aria-pressed="draft.pieceIds.includes(piece.id)" @click="toggle(piece.id)">{{ piece.number }}: {{ meat(piece.greenG) }}</VBtn>
+      </div>
+    </div>
+    <p v-for="lot in held" :key="lot.code" class="soft"><LotCode :code="lot.code" /> is held and goes nowhere until the owner decides.</p>
+    <div class="fields">
+      <VTextField v-model="draft.smoker" label="Smoker" :error-messages="errorAt('smoker')" />
+      <TemperatureField v-model="draft.target" label="Pull at core" :error="errorAt('targetCore')" />
+    </div>
+    <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
+    <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
+    <SaveProblem :message="message" />
+    <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Into the smoke</VBtn></div>
+  </form>
+</template>
+
+<style scoped>
+.sheet { border-left: 5px solid var(--heather); padding-left: 1.2rem; }
+.lot { display: grid; gap: .4rem; }
+.fields { display: grid; grid-template-columns: 1fr 1fr; gap: .7rem; max-width: 620px; }
+</style>

@@ -1,0 +1,45 @@
+import { formatMeat, formatPpm, formatTemperature, type Notation } from '#core/units/format'
+import type { EventKind, EventView } from '#shared/contracts/events'
+import type { Judgement } from '#shared/contracts/judgement'
+import { HOLD_WORDS } from '#shared/messages/holds'
+
+type Bag = Record<string, unknown>
+type Teller = (typed: Bag, computed: Bag, as: Notation) => string
+
+const text = (value: unknown): string => String(value ?? '')
+const typedOf = (value: unknown): string => text((value as Bag | undefined)?.typed)
+
+const TELL: Record<EventKind, Teller> = {
+  shop_opened: t => `Shop opened: ${text(t.shopName)}.`,
+  person_added: t => `Account added: ${text(t.name)}, ${text(t.role)}.`,
+  rules_confirmed: t => `Rule set confirmed by ${text(t.confirmedBy)} on ${text(t.confirmedOn)} (${text(t.reference)}).`,
+  scale_added: t => `Scale added: ${text(t.name)}, reads to ${text(t.readabilityG)} g.`,
+  fridge_added: t => `Fridge added: ${text(t.name)}.`,
+  meat_received: t => `Received ${text(t.cut)}, “${typedOf(t.weight)}”, at “${typedOf(t.temperature)}”, from ${text(t.supplier)}, their lot ${text(t.supplierLot)}.`,
+  ingredient_received: t => `Received ${text(t.name)}, “${typedOf(t.amount)}”, from ${text(t.supplier)}, their lot ${text(t.supplierLot)}.`,
+  lot_rubbed: (t, c, as) => {
+    const judgement = c.judgement as Judgement
+    const pieces = t.pieces as { weight: Bag }[]
+    const nitrite = judgement.lot ? formatPpm(judgement.lot.ppm, as) : 'salt only'
+    return `Rubbed: ${pieces.length} pieces (${pieces.slice(0, 6).map(piece => typedOf(piece.weight)).join(', ')}${pieces.length > 6 ? ', …' : ''}), ${nitrite}.`
+  },
+  turned: () => 'Turned, all pieces.',
+  turn_voided: () => 'A turn was voided.',
+  drained: () => 'Drained.',
+  cure_ended: () => 'Out of the cure, rinsed.',
+  fridge_read: t => `${text(t.fridge)} read “${text(t.temperature)}”.`,
+  run_started: (t, c, as) => `Into the smoke, ${text(t.smoker)}; target core ${formatTemperature(Number(c.targetCoreC), as)}.`,
+  run_read: (t) => {
+    const readings = t.readings as unknown[]
+    return `${readings.length} ${t.phase === 'cool' ? 'cooling' : 'smoke'} ${readings.length === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
+  },
+  run_pulled: (_t, c, as) => `Pulled; hottest core ${formatTemperature(Number(c.hottestC), as)}.`,
+  sliced: (t, c, as) => `Sliced: ${(t.packs as unknown[]).length} packs${t.readyWeight ? `, ready to slice “${typedOf(t.readyWeight)}”` : ''}; ${formatMeat(Number(c.outG), as)} in all.`,
+  sent: t => `${(t.packCodes as unknown[]).length} packs sent to ${text(t.customer)}.`,
+  corrected: (_t, c) => `Corrected ${text(c.about)}: “${text(c.from)}” to “${text(c.to)}”.`,
+  held: (_t, c) => `Held: ${HOLD_WORDS[text(c.reason)] ?? text(c.reason)}.`,
+  disposed: (t, c) => `Owner decided on “${HOLD_WORDS[text(c.hold)] ?? text(c.hold)}”: ${text(t.disposition)}.`,
+}
+
+/** A record in one sentence, as typed where something was typed. */
+export const eventWords = (event: EventView, as: Notation): string => TELL[event.kind](event.typed as Bag, event.computed as Bag, as)

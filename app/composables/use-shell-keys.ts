@@ -1,0 +1,40 @@
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { navigateTo } from '#imports'
+import { ROOMS } from '~/composables/rooms'
+import { useNotice } from '~/composables/use-notice'
+
+const SECOND_KEY_MS = 1500
+
+const isTyping = (target: EventTarget | null) => target instanceof HTMLElement
+  && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.getAttribute('role') === 'combobox')
+
+/** The keys that work in every room. */
+export function useShellKeys() {
+  const showKeys = ref(false)
+  const { undoLast } = useNotice()
+  let goUntilMs = 0
+
+  async function onKey(event: KeyboardEvent): Promise<void> {
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+    if (performance.now() < goUntilMs) {
+      goUntilMs = 0
+      const room = ROOMS.find(r => r.key === event.key)
+      if (room) {
+        event.preventDefault()
+        await navigateTo(room.to)
+      }
+      return
+    }
+    if (event.key === 'g') goUntilMs = performance.now() + SECOND_KEY_MS
+    else if (event.key === '?') showKeys.value = true
+    else if (event.key === 'u') await undoLast()
+    else if (event.key === 'n' || event.key === 'r') document.querySelector<HTMLElement>(`[data-key="${event.key}"]`)?.click()
+    else if (event.key === '/') {
+      event.preventDefault()
+      document.querySelector<HTMLInputElement>('#find-code')?.focus()
+    }
+  }
+  onMounted(() => window.addEventListener('keydown', onKey))
+  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+  return { showKeys }
+}

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { NuxtLink } from '#components'
+import { navigateTo } from '#imports'
+import { forbidsRubbing } from '#core/rules/judge-nitrite'
+import { rubInput, type BenchView } from '#shared/contracts/lots'
+import type { Problem } from '#shared/contracts/problem'
+import { wordsFor } from '#shared/messages/en'
+import { read } from '~/api/client'
+import PpmBeam from '~/components/beam/PpmBeam.vue'
+import VerdictNote from '~/components/beam/VerdictNote.vue'
+import { emptyBench } from '~/components/bench/bench-draft'
+import CureDays from '~/components/bench/CureDays.vue'
+import MeatAndPieces from '~/components/bench/MeatAndPieces.vue'
+import RecipeTargets from '~/components/bench/RecipeTargets.vue'
+import WeighTable from '~/components/bench/WeighTable.vue'
+import { useBench } from '~/components/bench/use-bench'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import PageHead from '~/components/common/PageHead.vue'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import { useDraft } from '~/composables/use-draft'
+import { useNotation } from '~/composables/use-notation'
+import { useNotice } from '~/composables/use-notice'
+import { useSave } from '~/composables/use-save'
+import { useSession } from '~/stores/session'
+
+const session = useSession()
+const { as, meat } = useNotation()
+const { say } = useNotice()
+const view = ref<BenchView | null>(null)
+const lost = ref<Problem | null>(null)
+const { draft, clear } = useDraft('bench', emptyBench)
+const bench = useBench(draft, view)
+const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
+const { greenG, plan, planned, weighed, body } = bench
+const shown = computed(() => weighed.value ?? planned.value)
+const row = computed(() => view.value?.rules.rows.find(r => r.cutGroup === (draft.value.cut === 'belly' ? 'belly' : 'other') && r.method === 'dry' && (r.rind === 'any' || r.rind === draft.value.rind)))
+const target = computed({ get: () => draft.value.saltOnly ? null : draft.value.targetPpm, set: value => draft.value.targetPpm = value ?? draft.value.targetPpm })
+const refused = computed(() => weighed.value !== null && forbidsRubbing(weighed.value.status))
+const planFault = computed(() => plan.value && !plan.value.ok && plan.value.code !== 'no_pieces' ? wordsFor(plan.value.code, plan.value.params, as.value) : '')
+
+async function load(): Promise<void> {
+  const reply = await read<BenchView>('/api/bench')
+  if (reply.ok) view.value = reply.value
+  lost.value = reply.ok ? null : reply.problem
+}
+async function rub(): Promise<void> {
+  const made = await save('/api/lots', body.value)
+  if (!made) return
+  clear()
+  say(`${made.code} is rubbed: day 0.`)
+  await navigateTo(`/lots/${made.code}`)
+}
+onMounted(load)
+watch(() => view.value?.shop.houseTargetPpm, (house) => {
+  if (house !== undefined && draft.value.pieces.length === 0) draft.value.targetPpm = house
+})
+</script>
+
+<template>
+  <div>
+    <PageHead title="Bench" sub="Green weight first: trimmed, before any cure. Then weigh what it says.">
+      <VBtn v-if="draft.pieces.length" variant="outlined" class="floor" @click="clear">Clear the bench</VBtn>
+    </PageHead>
+    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <p v-else-if="!view" class="empty">Laying out the bench…</p>
+    <p v-else-if="!session.mayWrite" class="empty">The Bench is for makers. Lots that were rubbed are in the Ledger, with their verdicts.</p>
+    <p v-else-if="!view.meat.length" class="empty">There is no meat in the store yet. <NuxtLink to="/store">Receive a delivery first.</NuxtLink></p>
+    <form v-else class="bench" @submit.prevent>
+      <div class="stack left">
+        <MeatAndPieces v-model="draft" :bench="bench" :meat="view.meat" :error-at="errorAt" />
+      </div>
+      <div class="stack right">
+        <section aria-labelledby="beam-head">
+          <div class="row spread">
+            <h2 id="beam-head" class="bare">Nitrite on the beam</h2>
+            <span class="soft">{{ meat(greenG) }} green weight</span>
+          </div>
+          <PpmBeam
+            v-if="row" v-model:target="target" may-drag :floor-ppm="view.rules.floorPpm" :limit-ppm="row.maxPpm" :pieces="shown?.pieces ?? []"
+            :label="`Beam: floor ${view.rules.floorPpm}, limit ${row.maxPpm} ppm, ${shown?.pieces.length ?? 0} pieces`"
+          />
+          <VerdictNote v-if="shown && bench.mixScale.value" :judgement="shown" :mix-readability-g="bench.mixScale.value.readabilityG" :about="weighed ? 'As weighed' : 'As planned'" />
+          <p v-if="planFault" class="caution grave" role="alert">{{ planFault }}</p>
+        </section>
+        <RecipeTargets v-model="draft" :error-at="errorAt" />
+        <WeighTable v-model="draft" :bench="bench" :view="view" :error-at="errorAt" />
+        <CureDays v-model="draft" :bench="bench" :fridges="view.fridges" :error-at="errorAt" />
+        <SaveProblem :message="message" />
+        <div class="rub">
+          <p v-if="refused" class="soft">Not while it is above, or may be above, the limit.</p>
+          <VBtn type="button" color="primary" class="floor" size="x-large" :disabled="refused" :loading="saving" @click="rub">Rub this lot</VBtn>
+        </div>
+      </div>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.bench { display: grid; grid-template-columns: minmax(0, 5fr) minmax(0, 8fr); gap: 2.75rem; }
+.bare { border: 0; padding: 0; }
+.rub { display: flex; justify-content: end; align-items: center; gap: 1rem; }
+.rub .v-btn--disabled { opacity: .55; }
+@media (max-width: 960px) { .bench { grid-template-columns: minmax(0, 1fr); gap: 1.6rem; } .rub { position: sticky; bottom: 0; background: var(--bone); padding: .5rem 0; } .rub .v-btn { flex: 1; } }
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { navigateTo, useRoute } from '#imports'
+import { readCode } from '#core/trace/code'
+import type { EventView } from '#shared/contracts/events'
+import type { Problem } from '#shared/contracts/problem'
+import type { ThreadView } from '#shared/contracts/thread'
+import { problemWords, read } from '~/api/client'
+import BookList from '~/components/common/BookList.vue'
+import PageHead from '~/components/common/PageHead.vue'
+import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
+import { useSession } from '~/stores/session'
+
+const route = useRoute()
+const session = useSession()
+const typed = ref(String(route.query.code ?? ''))
+const thread = ref<ThreadView | null>(null)
+const problem = ref<Problem | null>(null)
+const notCode = ref(false)
+const events = ref<EventView[]>([])
+const words = computed(() => notCode.value ? `“${typed.value.slice(0, 40)}” is not a code. Codes look like L-0042: M meat, N ingredient, L lot, S smoke, P pack.` : problem.value ? problemWords(problem.value, session.notation) : '')
+
+async function find(): Promise<void> {
+  const found = readCode(typed.value)
+  notCode.value = found === null && typed.value.trim() !== ''
+  problem.value = null
+  if (found) await navigateTo(`/ledger?code=${found.code}`)
+}
+async function show(): Promise<void> {
+  const code = String(route.query.code ?? '')
+  thread.value = null
+  problem.value = null
+  if (!code) return
+  typed.value = code
+  const reply = await read<ThreadView>(`/api/thread/${encodeURIComponent(code)}`)
+  if (reply.ok) thread.value = reply.value
+  else problem.value = reply.problem
+}
+onMounted(async () => {
+  await show()
+  const reply = await read<EventView[]>('/api/events')
+  if (reply.ok) events.value = reply.value
+})
+watch(() => route.query.code, show)
+</script>
+
+<template>
+  <div class="stack">
+    <PageHead title="Ledger" sub="Any code, and its thread both ways: from the supplier's lot to the customer's pack." />
+    <form class="find no-print" @submit.prevent="find">
+      <VTextField v-model="typed" label="Code, typed or scanned" class="code-field" autocomplete="off" autofocus hint="M meat, N ingredient, L lot, S smoke, P pack" persistent-hint />
+      <VBtn type="submit" class="floor" color="primary">Show the thread</VBtn>
+    </form>
+    <p v-if="words" class="caution grave" role="alert">{{ words }}</p>
+    <ThreadDrawing v-if="thread" :thread="thread" />
+    <BookList :events="events" with-subjects />
+  </div>
+</template>
+
+<style scoped>
+.find { display: grid; grid-template-columns: minmax(0, 26rem) auto; gap: .7rem; justify-content: start; align-items: start; }
+.code-field :deep(input) { font-family: var(--mono); font-weight: 700; }
+@media (max-width: 620px) { .find { grid-template-columns: minmax(0, 1fr); } }
+</style>

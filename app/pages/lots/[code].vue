@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from '#imports'
+import { mdiPrinterOutline } from '@mdi/js'
+import { massBalance, type OffcutKind } from '#core/slicing/mass-balance'
+import type { LotView } from '#shared/contracts/lots'
+import type { Problem } from '#shared/contracts/problem'
+import { read } from '~/api/client'
+import PpmBeam from '~/components/beam/PpmBeam.vue'
+import VerdictNote from '~/components/beam/VerdictNote.vue'
+import BookList from '~/components/common/BookList.vue'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import LotCure from '~/components/lots/LotCure.vue'
+import LotHead from '~/components/lots/LotHead.vue'
+import LotHolds from '~/components/lots/LotHolds.vue'
+import LotPacks from '~/components/lots/LotPacks.vue'
+import LotWeights from '~/components/lots/LotWeights.vue'
+import BalanceTable from '~/components/slicing/BalanceTable.vue'
+import { useClock } from '~/composables/use-clock'
+
+const route = useRoute()
+const nowMs = useClock()
+const lot = ref<LotView | null>(null)
+const lost = ref<Problem | null>(null)
+const parts = computed(() => {
+  const offcutsG: Partial<Record<OffcutKind, number>> = {}
+  for (const offcut of lot.value?.offcuts ?? []) offcutsG[offcut.kind] = (offcutsG[offcut.kind] ?? 0) + offcut.massG
+  return { packsG: lot.value?.packsG ?? 0, readyG: lot.value?.readyG ?? null, offcutsG }
+})
+async function load(): Promise<void> {
+  const reply = await read<LotView>(`/api/lots/${encodeURIComponent(String(route.params.code))}`)
+  if (reply.ok) lot.value = reply.value
+  lost.value = reply.ok ? null : reply.problem
+}
+const print = () => window.print()
+onMounted(load)
+watch(() => route.params.code, load)
+</script>
+
+<template>
+  <div>
+    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <p v-else-if="!lot" class="empty">Reading the book…</p>
+    <article v-else class="stack life">
+      <LotHead :lot="lot" :now-ms="nowMs"><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn></LotHead>
+      <LotHolds :holds="lot.holds" @decided="load" />
+      <LotCure :lot="lot" :now-ms="nowMs" />
+      <section class="stack-tight" aria-label="Nitrite">
+        <h2>Nitrite</h2>
+        <PpmBeam v-if="lot.judgement.lot" :floor-ppm="lot.judgement.floorPpm" :limit-ppm="lot.judgement.row.maxPpm" :pieces="lot.judgement.pieces" :target="lot.targets.nitritePpm" :label="`Beam of ${lot.code}`" />
+        <VerdictNote :judgement="lot.judgement" :mix-readability-g="0.1" about="As weighed" />
+      </section>
+      <LotWeights :lot="lot" @corrected="load" />
+      <LotPacks :lot="lot" @corrected="load" />
+      <BalanceTable v-if="lot.readyG !== null" :green-g="lot.greenG" :parts="parts" :balance="massBalance({ greenG: lot.greenG, ...parts })" />
+      <BookList :events="lot.events" />
+    </article>
+  </div>
+</template>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from '#imports'
+import { salmonellaLog } from '#core/smoke/salmonella-credit'
+import type { Problem } from '#shared/contracts/problem'
+import type { RunView } from '#shared/contracts/smoke'
+import { read } from '~/api/client'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import LotCode from '~/components/common/LotCode.vue'
+import PageHead from '~/components/common/PageHead.vue'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import StateMark from '~/components/common/StateMark.vue'
+import BookList from '~/components/common/BookList.vue'
+import ReadingGrid from '~/components/smokehouse/ReadingGrid.vue'
+import ReadingTable from '~/components/smokehouse/ReadingTable.vue'
+import RunFigures from '~/components/smokehouse/RunFigures.vue'
+import SmokeLine from '~/components/smokehouse/SmokeLine.vue'
+import { useClock } from '~/composables/use-clock'
+import { useNotation } from '~/composables/use-notation'
+import { useNotice } from '~/composables/use-notice'
+import { useSave } from '~/composables/use-save'
+import { useSession } from '~/stores/session'
+
+const route = useRoute()
+const session = useSession()
+const nowMs = useClock()
+const { moment, temperature } = useNotation()
+const { say } = useNotice()
+const { save, saving, message } = useSave()
+const run = ref<RunView | null>(null)
+const lost = ref<Problem | null>(null)
+const credit = computed(() => salmonellaLog((run.value?.readings ?? []).flatMap(r => r.phase === 'smoke' && r.coreC !== null ? [{ atMs: r.atMs, coreC: r.coreC }] : [])))
+const sub = computed(() => run.value ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; target core ${temperature(run.value.targetCoreC)}` : '')
+
+async function load(): Promise<void> {
+  const reply = await read<RunView>(`/api/runs/${route.params.code}`)
+  if (reply.ok) run.value = reply.value
+  lost.value = reply.ok ? null : reply.problem
+}
+async function pull(): Promise<void> {
+  if (!await save(`/api/runs/${run.value!.code}/pull`, {})) return
+  say(`${run.value!.code} is pulled. Now the cooling counts.`)
+  await load()
+}
+onMounted(load)
+watch(() => route.params.code, load)
+</script>
+
+<template>
+  <div>
+    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <p v-else-if="!run" class="empty">Reading the book…</p>
+    <div v-else class="stack">
+      <PageHead title="Smoke" :code="run.code" :sub="sub">
+        <StateMark :tone="run.pulledAtMs ? 'good' : 'watch'">{{ run.pulledAtMs ? `pulled ${moment(run.pulledAtMs)} by ${run.pulledBy}` : 'in the smoke' }}</StateMark>
+        <VBtn v-if="!run.pulledAtMs && session.mayWrite" class="floor" color="primary" :loading="saving" @click="pull">Pull</VBtn>
+      </PageHead>
+      <SaveProblem :message="message" />
+      <p class="row lots"><span v-for="lot in run.lots" :key="lot.code"><LotCode :code="lot.code" /> {{ lot.cut }}, pieces {{ lot.pieces.join(', ') }} <StateMark v-if="lot.held" tone="held">held</StateMark></span></p>
+      <SmokeLine :run="run" :credit="credit" />
+      <RunFigures :run="run" />
+      <p v-if="!run.pulledAtMs" class="caution">Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under 71 °C so that fat does not render out. Probe the thickest lean, not fat, not air.</p>
+      <ReadingGrid v-if="session.mayWrite" :key="run.pulledAtMs ? 'cool' : 'smoke'" :run="run" :phase="run.pulledAtMs ? 'cool' : 'smoke'" :now-ms="nowMs" @saved="load" />
+      <ReadingTable :run="run" @corrected="load" />
+      <BookList :events="run.events" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lots { gap: .4rem 2rem; max-width: none; }
+</style>

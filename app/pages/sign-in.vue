@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { navigateTo, useRoute } from '#imports'
+import { signInInput } from '#shared/contracts/people'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import { useSave } from '~/composables/use-save'
+import { useSession } from '~/stores/session'
+
+const session = useSession()
+const route = useRoute()
+const form = reactive({ signIn: '', password: '' })
+const { save, saving, errorAt, message } = useSave(signInInput)
+
+async function enter(): Promise<void> {
+  if (!await save('/api/session', { ...form })) return
+  await session.load()
+  const then = String(route.query.then ?? '/')
+  // Only a path of ours: "//elsewhere" is another site.
+  await navigateTo(/^\/(?!\/)/.test(then) ? then : '/')
+}
+</script>
+
+<template>
+  <form class="door stack" @submit.prevent="enter">
+    <div>
+      <h1>Veldmoor</h1>
+      <p class="soft">{{ session.view?.shopName }}</p>
+    </div>
+    <VTextField v-model="form.signIn" label="Name" autocomplete="username" autocapitalize="none" autofocus :error-messages="errorAt('signIn')" />
+    <VTextField v-model="form.password" label="Password" type="password" autocomplete="current-password" :error-messages="errorAt('password')" />
+    <SaveProblem :message="message" />
+    <VBtn type="submit" color="primary" class="floor" :loading="saving">Sign in</VBtn>
+    <div v-if="session.view?.demoSignIns" class="caution calm">
+      <strong>Demo shop.</strong> Sign in as
+      <template v-for="(person, i) in session.view.demoSignIns" :key="person.signIn">
+        <span>{{ i ? ', ' : '' }}</span><button type="button" class="as plain" @click="form.signIn = person.signIn; form.password = 'bacon-and-brine'">{{ person.signIn }}</button> ({{ person.role }})
+      </template>; the password is <span class="code">bacon-and-brine</span>.
+    </div>
+    <p class="small soft">An aid for people who know the trade. It does not replace your inspector, your process authority or local code.</p>
+  </form>
+</template>
+
+<style scoped>
+.door { max-width: 430px; margin: 9vh auto 0; }
+h1 { font-size: 3rem; }
+.as { font: inherit; font-weight: 700; text-decoration: underline; text-underline-offset: 3px; min-height: 24px; }
+</style>

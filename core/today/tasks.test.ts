@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest'
+import { instantOf } from '../calendar/local-day'
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../units/quantities'
+import { comingDays, tasksNow, type LotFacts } from './tasks'
+
+const ZONE = 'America/Chicago'
+const NOW = instantOf('2026-11-23', '10:00', ZONE)
+const lot = (more: Partial<LotFacts>): LotFacts => ({
+  code: 'L-0001', rubbedOn: '2026-11-20', zone: ZONE, readyFromDay: 7, bestByDay: 14, turnEveryDays: 1, turnBy: '18:00',
+  cureEndedAtMs: null, turns: [], openHolds: [], runs: [], packs: 0, unsent: 0, ...more,
+})
+const kinds = (lots: LotFacts[], nowMs = NOW) => tasksNow({ lots, runs: [], fridges: [] }, nowMs).map(task => task.kind)
+
+describe('what is to be done now', () => {
+  it('a turn, until it is done', () => {
+    expect(kinds([lot({})])).toEqual(['turn'])
+    expect(kinds([lot({ turns: [{ atMs: NOW - MS_PER_HOUR }] })])).toEqual([])
+  })
+  it('a late turn comes first', () => {
+    const late = tasksNow({ lots: [lot({}), lot({ code: 'L-0002', turnBy: '09:00' })], runs: [], fridges: [] }, NOW)
+    expect(late.map(task => [task.subject, task.late])).toEqual([['L-0002', true], ['L-0001', false]])
+  })
+  it('follows a lot through the rooms', () => {
+    const out = { cureEndedAtMs: NOW - MS_PER_HOUR }
+    const run = { code: 'S-0001', pulledAtMs: NOW, cooled: true }
+    expect(kinds([lot({ rubbedOn: '2026-11-16', turns: [{ atMs: NOW }] })])).toEqual(['end_cure'])
+    expect(kinds([lot(out)])).toEqual(['smoke'])
+    expect(kinds([lot({ ...out, runs: [{ ...run, cooled: false }] })])).toEqual([])
+    expect(kinds([lot({ ...out, runs: [run] })])).toEqual(['slice'])
+    expect(kinds([lot({ ...out, runs: [run], packs: 3, unsent: 2 })])).toEqual(['send'])
+    expect(kinds([lot({ ...out, runs: [run], packs: 3 })])).toEqual([])
+  })
+  it('a held lot asks nothing of the floor once it is out of the cure', () =>
+    expect(kinds([lot({ cureEndedAtMs: NOW, openHolds: ['fridge_warm'] })])).toEqual([]))
+  it('asks for readings when they are due, not before', () => {
+    const at = (minutesAgo: number) => tasksNow({
+      lots: [], fridges: [], runs: [{ code: 'S-0001', pulledAtMs: null, startedAtMs: NOW, lastReadingMs: NOW - minutesAgo * MS_PER_MINUTE, cooled: false }],
+    }, NOW)
+    expect(at(50)[0]).toMatchObject({ kind: 'read_smoke', late: true })
+    expect(at(20)[0]).toMatchObject({ kind: 'read_smoke', late: false })
+    const fridge = (hoursAgo: number) => tasksNow({ lots: [], runs: [], fridges: [{ name: 'Cold room', readings: [{ atMs: NOW - hoursAgo * MS_PER_HOUR, tempC: 3 }] }] }, NOW)
+    expect(fridge(3)).toEqual([])
+    expect(fridge(13)[0]).toMatchObject({ kind: 'read_fridge', late: true })
+  })
+})
+
+it('the week shows when lots are ready and when their best days end', () => {
+  const week = comingDays([lot({}), lot({ code: 'L-0002', rubbedOn: '2026-11-16' })], NOW, ZONE, 8)
+  expect(week.map(day => day.date)[0]).toBe('2026-11-23')
+  expect(week.find(day => day.ready.includes('L-0001'))?.date).toBe('2026-11-27')
+  expect(week.find(day => day.bestBy.includes('L-0002'))?.date).toBe('2026-11-30')
+})
