@@ -8,18 +8,12 @@ const CONTENT_POLICY = [
 ].join('; ')
 
 export default defineNuxtConfig({
-  compatibilityDate: '2026-11-01',
-  ssr: false,
-  telemetry: false,
-  devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
-  eslint: { config: { stylistic: true } },
+  ssr: false,
+  components: false,
   // Imports are written out, so that lint and the fence see them.
   imports: { autoImport: false },
-  components: false,
-  alias: { '#core': here('./core'), '#shared': here('./shared') },
-  build: { transpile: ['vuetify'] },
-  css: ['~/style/fonts.css', 'vuetify/styles', '~/style/base.css', '~/style/print.css'],
+  devtools: { enabled: false },
   app: {
     head: {
       htmlAttrs: { lang: 'en' }, title: 'Veldmoor',
@@ -27,18 +21,26 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
-  vite: {
-    plugins: [vuetify({ autoImport: true })],
-    worker: { format: 'es' },
-    build: { chunkSizeWarningLimit: 1600 },
-  },
+  css: ['~/style/fonts.css', 'vuetify/styles', '~/style/base.css', '~/style/print.css'],
+  alias: { '#core': here('./core'), '#shared': here('./shared') },
+  build: { transpile: ['vuetify'] },
+  compatibilityDate: '2026-11-01',
   nitro: {
     imports: false,
+    // Each build has a folder of its own, so that a running shop keeps the files it was started with.
+    ...(process.env.VELDMOOR_BUILD ? { output: { dir: process.env.VELDMOOR_BUILD } } : {}),
     routeRules: {
       '/**': { headers: { 'content-security-policy': CONTENT_POLICY, 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' } },
       '/api/**': { headers: { 'cache-control': 'no-store' } },
     },
     rollupConfig: { onwarn: (warning, warn) => { if (warning.code !== 'CIRCULAR_DEPENDENCY') warn(warning) } },
   },
+  vite: {
+    plugins: [vuetify({ autoImport: true })],
+    worker: { format: 'es' },
+    build: { chunkSizeWarningLimit: 1600 },
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  telemetry: false,
+  eslint: { config: { stylistic: true } },
 })

@@ -1,15 +1,12 @@
 import { spawn } from 'node:child_process'
 import { rmSync, writeFileSync } from 'node:fs'
-import { at } from './paths.mjs'
-import { stopLeftover, stopPid, until } from './processes.mjs'
+import { stopPid, until } from './processes.mjs'
 
 const READY_WITHIN_MS = 60_000
-const ENTRY = at('.output', 'server', 'index.mjs')
 
 /** Starts the built application on loopback and waits until it answers "ready". `onLine` gets what it prints. */
-export async function startApp({ port, databaseUrl, sessionSecret, demo = false, pidFile = null, env = {}, onLine = () => {} }) {
-  if (pidFile) await stopLeftover(pidFile, ENTRY)
-  const child = spawn(process.execPath, [ENTRY], {
+export async function startApp({ entry, port, databaseUrl, sessionSecret, demo = false, pidFile = null, env = {}, onLine = () => {} }) {
+  const child = spawn(process.execPath, [entry], {
     detached: true, stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), DATABASE_URL: databaseUrl, SESSION_SECRET: sessionSecret, VELDMOOR_DEMO: demo ? '1' : '', ...env },
   })

@@ -1,11 +1,10 @@
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { at, ROOT } from './paths.mjs'
 import { run } from './run.mjs'
 
 const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json']
-const stampPath = at('.output', 'sources.sha256')
 
 function* filesIn(path) {
   if (!existsSync(path)) return
@@ -27,11 +26,26 @@ function hashSources() {
   return hash.digest('hex')
 }
 
-/** Builds when the sources changed since the last build. */
+/** Newest builds that are kept: a running shop may still be reading from the one before. */
+const KEPT_BUILDS = 3
+
+function dropOldBuilds(folder) {
+  const builds = readdirSync(folder, { withFileTypes: true }).filter(entry => entry.isDirectory())
+    .map(entry => ({ path: join(folder, entry.name), madeMs: statSync(join(folder, entry.name)).mtimeMs }))
+    .toSorted((a, b) => b.madeMs - a.madeMs)
+  for (const build of builds.slice(KEPT_BUILDS)) rmSync(build.path, { recursive: true, force: true })
+}
+
+/** The build of the sources as they are: where its server's entry is, and in words whether it had to be made. */
 export async function ensureBuild() {
-  const hash = hashSources()
-  if (existsSync(stampPath) && readFileSync(stampPath, 'utf8') === hash) return 'up to date'
-  await run('npx', ['nuxt', 'build'], { cwd: ROOT })
-  writeFileSync(stampPath, hash)
-  return 'built'
+  const hash = hashSources().slice(0, 16)
+  const folder = at('.output')
+  const entry = join(folder, hash, 'server', 'index.mjs')
+  const done = join(folder, hash, 'complete')
+  if (existsSync(done)) return { entry, words: 'up to date' }
+  await run('npx', ['nuxt', 'build'], { cwd: ROOT, env: { VELDMOOR_BUILD: join(folder, hash) } })
+  // Written last, so that a build that was cut short is made again.
+  writeFileSync(done, '')
+  dropOldBuilds(folder)
+  return { entry, words: 'built' }
 }

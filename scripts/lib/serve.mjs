@@ -18,6 +18,13 @@ export function readOptions(argv, env = process.env) {
   return { port, fresh: argv.includes('--fresh') }
 }
 
+/** The application's own lines: its opening steps in our columns, the rest as they are. */
+function showLine(line) {
+  const opening = /^(schema|demo shop): (.*) \(([\d.]+ s)\)$/.exec(line)
+  if (opening) console.log(`  ${opening[1].padEnd(22)} ${opening[2]}, ${opening[3]}`)
+  else if (!/^Listening on/.test(line)) console.log(`  ${line}`)
+}
+
 /** Holds the start command up until a signal, or until one of its servers ends by itself. */
 function untilStopped(servers) {
   return new Promise((resolve) => {
@@ -46,7 +53,7 @@ export async function serve({ name, demo, options, databaseUrl = null, sessionSe
     await step('packages', ensureNodePackages)
     if (!databaseUrl) await step('MariaDB', ensureMariadb)
     const appPid = join(folder, 'app.pid')
-    await stopLeftover(appPid, at('.output', 'server'))
+    await stopLeftover(appPid, at('.output'))
     if (options.fresh && !databaseUrl) {
       await stopLeftover(join(folder, 'mariadb.pid'), join(folder, 'data'))
       for (const part of ['data', 'installed', 'secrets.json']) rmSync(join(folder, part), { recursive: true, force: true })
@@ -55,12 +62,12 @@ export async function serve({ name, demo, options, databaseUrl = null, sessionSe
     const starting = databaseUrl ? null : startMariadb(folder)
     // Building may take a minute: a database that fails meanwhile is reported by its own step.
     starting?.catch(() => {})
-    await step('build', ensureBuild)
+    const build = await step('build', ensureBuild)
     const database = starting && await step('database', async () => { const db = await starting; servers.push(db); return db })
     const app = await step('application', async () => {
       const started = await startApp({
-        port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
-        demo, pidFile: appPid, onLine: line => /^(schema|demo shop):/.test(line) ? console.log(`  ${line.replace(': ', ''.padEnd(Math.max(1, 23 - line.indexOf(':')))).replace(/ \(([\d.]+ s)\)$/, ', $1')}`) : /^Listening|^\s*$/.test(line) ? null : console.log(`  ${line}`),
+        entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
+        demo, pidFile: appPid, onLine: showLine,
       })
       servers.unshift(started)
       return started

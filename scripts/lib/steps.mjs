@@ -1,10 +1,12 @@
+const wordsOf = outcome => typeof outcome === 'string' ? `${outcome}, ` : outcome?.words ? `${outcome.words}, ` : ''
+
 /** Prints one line a step, with its time. */
 export async function step(name, work) {
   const startedMs = performance.now()
   const seconds = () => `${((performance.now() - startedMs) / 1000).toFixed(1)} s`
   try {
     const outcome = await work()
-    console.log(`  ${name.padEnd(22)} ${typeof outcome === 'string' ? `${outcome}, ` : ''}${seconds()}`)
+    console.log(`  ${name.padEnd(22)} ${wordsOf(outcome)}${seconds()}`)
     return outcome
   }
   catch (error) {

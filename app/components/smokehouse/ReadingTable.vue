@@ -19,7 +19,7 @@ const { temperature, moment } = useNotation()
             <td>{{ moment(r.atMs) }}</td><td>{{ r.phase === 'smoke' ? 'smoke' : 'cooling' }}</td>
             <td class="num">{{ r.chamberC === null ? '–' : temperature(r.chamberC) }}</td><td class="num">{{ r.coreC === null ? '–' : temperature(r.coreC) }}</td>
             <td class="small soft">{{ r.typed }}</td><td>{{ r.source === 'csv' ? 'CSV' : 'hand' }}</td>
-            <td><CorrectButton v-if="r.coreC !== null" what="core_reading" :id="r.id" :about="`core at ${moment(r.atMs)}`" :now="temperature(r.coreC)" @corrected="emit('corrected')" /></td>
+            <td><CorrectButton v-if="r.coreC !== null" :id="r.id" what="core_reading" :about="`core at ${moment(r.atMs)}`" :now="temperature(r.coreC)" @corrected="emit('corrected')" /></td>
           </tr>
         </tbody>
       </table>

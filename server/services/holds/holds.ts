@@ -1,6 +1,5 @@
-import type { HoldReason } from '#shared/contracts/holds'
+import type { HoldReason, dispositionInput } from '#shared/contracts/holds'
 import type { z } from 'zod'
-import type { dispositionInput } from '#shared/contracts/holds'
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 

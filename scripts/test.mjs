@@ -1,0 +1,50 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuild } from './lib/build.mjs'
+import { checks } from './lib/checks.mjs'
+import { startMariadb } from './lib/mariadb.mjs'
+import { ensureChromium, ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
+import { run } from './lib/run.mjs'
+import { main, step } from './lib/steps.mjs'
+import { readSummary } from './lib/summary.mjs'
+import { ROOT } from './lib/paths.mjs'
+
+/** Runs one project of tests; its failures are printed whole, its counts returned. */
+async function suite(project, env = {}) {
+  const report = join(env.REPORTS, `${project}.json`)
+  const failed = await run('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { cwd: ROOT, env: { ...env, FORCE_COLOR: '0' } })
+    .then(() => null, error => error)
+  const counts = readSummary(report)
+  if (failed) console.error(failed.message)
+  return { ...counts, failed: Math.max(counts.failed, failed ? 1 : 0), words: `${counts.passed} passed, ${counts.failed} failed` }
+}
+
+await main(async () => {
+  console.log('Veldmoor, all tests')
+  const reports = mkdtempSync(join(tmpdir(), 'veldmoor-test-'))
+  let database = null
+  const totals = { passed: 0, failed: 0 }
+  const count = (result) => { totals.passed += result.passed; totals.failed += result.failed }
+  try {
+    await step('packages', ensureNodePackages)
+    await step('MariaDB', ensureMariadb)
+    await step('Chromium', ensureChromium)
+    for (const check of checks) {
+      const outcome = await step(check.name, () => check.run().then(() => 'clean', (error) => { console.error(error.message); return 'faults found' }))
+      count(outcome === 'clean' ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
+    }
+    count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
+    const build = await step('build', ensureBuild)
+    database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { manyDatabases: true }))
+    const env = { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_APP_ENTRY: build.entry }
+    count(await step('integration tests', () => suite('integration', env)))
+    count(await step('browser tests', () => suite('browser', env)))
+  }
+  finally {
+    await database?.stop()
+    rmSync(reports, { recursive: true, force: true })
+  }
+  console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
+  if (totals.failed > 0) process.exitCode = 1
+})

@@ -1,0 +1,31 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_NOTATION } from '#core/units/format'
+import { HOLD_REASONS } from '../contracts/holds'
+import { hasWords, wordsFor } from './en'
+import { HOLD_WORDS } from './holds'
+
+const ROOT = resolve(import.meta.dirname, '../..')
+const sources = ['core', 'server', 'shared/contracts', 'app'].flatMap(folder => readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
+  .filter(file => /\.(ts|vue)$/.test(file) && !/\.test\.ts$/.test(file)).map(file => readFileSync(join(ROOT, folder, file), 'utf8')))
+
+const codesIn = (pattern: RegExp) => [...new Set(sources.flatMap(text => [...text.matchAll(pattern)].map(match => match[1]!)))]
+
+describe('words', () => {
+  it('stand for every refusal in the code', () => {
+    const codes = [...codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g), ...codesIn(/error: '([a-z0-9_]+)'/g), ...codesIn(/message: '([a-z0-9_]+)'/g), 'rub_above_limit', 'rub_limit_not_shown']
+    expect(codes.length).toBeGreaterThan(60)
+    expect(codes.filter(code => !hasWords(code))).toEqual([])
+  })
+  it('stand for every hold', () => expect(HOLD_REASONS.filter(reason => !HOLD_WORDS[reason])).toEqual([]))
+  it('say the next step with the figures in the person\'s units', () => {
+    const params = { ppm: 212.3, maxPpm: 200, takeOffG: 1.9, addMeatG: 530, source: '9 CFR 424.22(b)' }
+    expect(wordsFor('rub_above_limit', params, DEFAULT_NOTATION)).toBe('212 ppm is above the limit of 200 ppm (9 CFR 424.22(b)). Take off 1.9 g of curing salt or add 530 g of meat.')
+    expect(wordsFor('rub_above_limit', params, { ...DEFAULT_NOTATION, mass: 'us', decimal: ',' })).toContain('1 lb 2,7 oz of meat')
+  })
+  it('never print a broken figure', () => {
+    const params = { netG: 1.98, grossG: 100, tareG: 200, minG: 50, maxG: 60_000, ppm: 1, maxPpm: 2, highPpm: 3, takeOffG: 1, addMeatG: 1, leastG: 1, carriedG: 1, wantedG: 1, leftG: 1, tempC: 9, outG: 1, readyG: 1, min: 0, max: 1, row: 1, count: 2 }
+    for (const code of codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g)) expect(wordsFor(code, params, DEFAULT_NOTATION)).not.toMatch(/NaN|undefined/)
+  })
+})
