@@ -7,9 +7,11 @@ await main(() => {
   if (existsSync(at('.env'))) process.loadEnvFile(at('.env'))
   const { DATABASE_URL: databaseUrl = null, SESSION_SECRET: sessionSecret = null } = process.env
   if (databaseUrl && !sessionSecret) throw new Advice('With DATABASE_URL set, SESSION_SECRET is needed too (32 characters or more, the same for every process). .env.example shows how.')
+  const options = readOptions(process.argv.slice(2))
   console.log('Veldmoor')
   return serve({
-    name: 'shop', demo: false, options: readOptions(process.argv.slice(2)), databaseUrl, sessionSecret,
+    // On a database of its own choosing, several processes may run side by side, one a port.
+    name: databaseUrl ? `shop-${options.port}` : 'shop', demo: false, options, databaseUrl, sessionSecret,
     announce: address => console.log(`\n  ${address}\n\n  The first visit creates the owner's account. Ctrl-C stops it.`),
   })
 })

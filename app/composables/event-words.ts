@@ -1,7 +1,8 @@
 import { formatMeat, formatPpm, formatTemperature, type Notation } from '#core/units/format'
 import type { EventKind, EventView } from '#shared/contracts/events'
 import type { Judgement } from '#shared/contracts/judgement'
-import { HOLD_WORDS } from '#shared/messages/holds'
+import type { HoldReason } from '#shared/contracts/holds'
+import { holdWords } from '#shared/messages/holds'
 
 type Bag = Record<string, unknown>
 type Teller = (typed: Bag, computed: Bag, as: Notation) => string
@@ -37,8 +38,8 @@ const TELL: Record<EventKind, Teller> = {
   sliced: (t, c, as) => `Sliced: ${(t.packs as unknown[]).length} packs${t.readyWeight ? `, ready to slice “${typedOf(t.readyWeight)}”` : ''}; ${formatMeat(Number(c.outG), as)} in all.`,
   sent: t => `${(t.packCodes as unknown[]).length} packs sent to ${text(t.customer)}.`,
   corrected: (_t, c) => `Corrected ${text(c.about)}: “${text(c.from)}” to “${text(c.to)}”.`,
-  held: (_t, c) => `Held: ${HOLD_WORDS[text(c.reason)] ?? text(c.reason)}.`,
-  disposed: (t, c) => `Owner decided on “${HOLD_WORDS[text(c.hold)] ?? text(c.hold)}”: ${text(t.disposition)}.`,
+  held: (_t, c, as) => `Held: ${holdWords(c.reason as HoldReason, as)}.`,
+  disposed: (t, c, as) => `Owner decided on “${holdWords(c.hold as HoldReason, as)}”: ${text(t.disposition)}.`,
 }
 
 /** A record in one sentence, as typed where something was typed. */

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import {
-  formatIngredient, formatLength, formatMeat, formatNumber, formatPercent, formatPpm, formatTemperature,
+  formatIngredient, formatLength, formatLimit, formatMeat, formatNumber, formatPercent, formatPpm, formatTemperature,
 } from '#core/units/format'
 import { useSession } from '~/stores/session'
 import { clockWords, dateWords, momentWords } from '~/composables/date-words'
@@ -14,6 +14,7 @@ export function useNotation() {
     meat: (massG: number) => formatMeat(massG, as.value),
     grams: (massG: number, readabilityG = 0.1) => formatIngredient(massG, as.value, readabilityG),
     temperature: (tempC: number) => formatTemperature(tempC, as.value),
+    limit: (tempC: number) => formatLimit(tempC, as.value),
     ppm: (ppm: number) => formatPpm(ppm, as.value),
     percent: (share: number, decimals = 1) => formatPercent(share, as.value, decimals),
     length: (lengthMm: number) => formatLength(lengthMm, as.value),

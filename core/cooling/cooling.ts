@@ -11,7 +11,8 @@ export interface CoolingRule {
   endC: Celsius
 }
 
-const MIDDLE_C = fahrenheitToCelsius(80)
+/** 80 °F, where the first stage ends. */
+export const COOLING_MIDDLE_C = fahrenheitToCelsius(80)
 
 /** FSIS stabilization guideline, Appendix B (2021). */
 export const COOLING_RULES: Record<CoolingRule['id'], CoolingRule> = {
@@ -44,7 +45,7 @@ export function judgeCooling(readings: readonly CoreReading[], rule: CoolingRule
   const last = readings.at(-1)
   if (!last) return { status: 'no_reading', startMs: null, middleMs: null, endMs: null, rule }
   const startMs = firstFall(readings, KILL_FROM_C)
-  const middleMs = lastFall(readings, MIDDLE_C)
+  const middleMs = lastFall(readings, COOLING_MIDDLE_C)
   const endMs = lastFall(readings, rule.endC)
   const found = { startMs, middleMs, endMs, rule }
   if (startMs === null) return { status: 'under_way', ...found }

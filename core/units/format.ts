@@ -49,6 +49,10 @@ export function formatTemperature(tempC: Celsius, as: Notation): string {
   return `${formatNumber(shown, 1, as.decimal)} °${as.temperature}`
 }
 
+/** A limit in running words: "7 °C", "44.6 °F"; no needless ".0". */
+export const formatLimit = (tempC: Celsius, as: Notation): string =>
+  formatTemperature(tempC, as).replace(/[.,]0 °/, ' °')
+
 /** "150 ppm"; one decimal below 10. */
 export const formatPpm = (ppm: Ppm, as: Notation): string =>
   `${formatNumber(ppm, ppm < 10 ? 1 : 0, as.decimal)} ppm`

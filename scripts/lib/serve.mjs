@@ -9,6 +9,7 @@ import { at } from './paths.mjs'
 import { Advice, step } from './steps.mjs'
 
 const USUAL_PORT = 4750
+const ENDED_BY_ITSELF = 'a server ended by itself'
 
 /** `--port N` and `--fresh`; PORT from the environment is the other way. */
 export function readOptions(argv, env = process.env) {
@@ -25,16 +26,29 @@ function showLine(line) {
   else if (!/^Listening on/.test(line)) console.log(`  ${line}`)
 }
 
+const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP']
+
+/** Remembers the first signal; later ones change nothing, because stopping has begun and must come to its end. */
+function listenForStop() {
+  const stop = { why: null, wake: () => {} }
+  for (const signal of SIGNALS) {
+    process.on(signal, () => {
+      stop.why ??= signal
+      stop.wake()
+    })
+  }
+  return stop
+}
+
 /** Holds the start command up until a signal, or until one of its servers ends by itself. */
-function untilStopped(servers) {
-  return new Promise((resolve) => {
-    const timer = setInterval(() => {
-      const gone = servers.find(server => !server.isRunning())
-      if (gone) done('a server ended by itself')
-    }, 500)
-    const done = (why) => { clearInterval(timer); resolve(why) }
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => done(signal))
-  })
+async function untilStopped(stop, servers) {
+  while (stop.why === null) {
+    await new Promise((resolve) => {
+      stop.wake = resolve
+      setTimeout(resolve, 500)
+    })
+    if (servers.some(server => !server.isRunning())) stop.why ??= ENDED_BY_ITSELF
+  }
 }
 
 /** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock. */
@@ -45,10 +59,8 @@ export async function serve({ name, demo, options, databaseUrl = null, sessionSe
   const holder = takeLock(lock, 'scripts/')
   if (holder !== null) throw new Advice(`It is running already (process ${holder}). Stop that one first, with Ctrl-C or: kill ${holder}`)
   const servers = []
-  let why = null
-  const early = () => why = 'stopped while starting'
-  process.once('SIGINT', early)
-  process.once('SIGTERM', early)
+  const stop = listenForStop()
+  let starting = null
   try {
     await step('packages', ensureNodePackages)
     if (!databaseUrl) await step('MariaDB', ensureMariadb)
@@ -59,11 +71,11 @@ export async function serve({ name, demo, options, databaseUrl = null, sessionSe
       for (const part of ['data', 'installed', 'secrets.json']) rmSync(join(folder, part), { recursive: true, force: true })
     }
     if (await portIsTaken(options.port)) throw new Advice(`Port ${options.port} is taken by another program. Choose one with --port N.`)
-    const starting = databaseUrl ? null : startMariadb(folder)
+    starting = databaseUrl ? null : startMariadb(folder).then((db) => { servers.push(db); return db })
     // Building may take a minute: a database that fails meanwhile is reported by its own step.
     starting?.catch(() => {})
     const build = await step('build', ensureBuild)
-    const database = starting && await step('database', async () => { const db = await starting; servers.push(db); return db })
+    const database = starting && await step('database', () => starting)
     const app = await step('application', async () => {
       const started = await startApp({
         entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
@@ -72,15 +84,17 @@ export async function serve({ name, demo, options, databaseUrl = null, sessionSe
       servers.unshift(started)
       return started
     })
-    if (why === null) {
+    if (stop.why === null) {
       announce(app.address)
-      why = await untilStopped(servers)
+      await untilStopped(stop, servers)
     }
   }
   finally {
-    if (why) console.log(`\n  ${why}: stopping`)
+    if (stop.why) console.log(`\n  ${stop.why}: stopping`)
+    // A database that was still starting is stopped too.
+    await Promise.allSettled([starting])
     for (const server of servers) await server.stop()
     if (livingPid(lock, 'scripts/') === process.pid) rmSync(lock, { force: true })
   }
-  if (why === 'a server ended by itself') process.exitCode = 1
+  if (stop.why === ENDED_BY_ITSELF) process.exitCode = 1
 }

@@ -1,12 +1,19 @@
-/** Why a lot is held, in a few words. */
-export const HOLD_WORDS: Record<string, string> = {
-  below_floor: 'nitrite below the floor',
-  floor_not_shown: 'the weighing cannot show the nitrite floor',
-  above_limit: 'nitrite above the limit after a correction',
-  limit_not_shown: 'the weighing cannot show the nitrite limit after a correction',
-  fridge_warm: 'fridge above 7 °C for over 2 h',
-  come_up_late: 'core too slow to 54.4 °C',
-  cooling_late: 'cooled too slowly',
-  target_not_reached: 'target core not reached',
-  over_green_weight: 'heavier than the fresh belly',
+import { formatLimit, type Notation } from '#core/units/format'
+import { KILL_FROM_C } from '#core/smoke/core-reading'
+import { FRIDGE_CHECKS } from '#core/fridge/excursion'
+import type { HoldReason } from '../contracts/holds'
+
+const WORDS: Record<HoldReason, (as: Notation) => string> = {
+  below_floor: () => 'nitrite below the floor',
+  floor_not_shown: () => 'the weighing cannot show the nitrite floor',
+  above_limit: () => 'nitrite above the limit after a correction',
+  limit_not_shown: () => 'the weighing cannot show the nitrite limit after a correction',
+  fridge_warm: as => `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over 2 h`,
+  come_up_late: as => `core too slow to ${formatLimit(KILL_FROM_C, as)}`,
+  cooling_late: () => 'cooled too slowly',
+  target_not_reached: () => 'target core not reached',
+  over_green_weight: () => 'heavier than the fresh belly',
 }
+
+/** Why a lot is held, in a few words. */
+export const holdWords = (reason: HoldReason, as: Notation): string => WORDS[reason](as)

@@ -1,11 +1,10 @@
 import { said, type Words } from './params'
-import { HOLD_WORDS } from './holds'
+import type { HoldReason } from '../contracts/holds'
+import { holdWords } from './holds'
 
 const verdictFix: Words = (p, as) => Number(p.takeOffG) > 0
   ? `Take off ${said.grams(p, 'takeOffG', as)} of curing salt or add ${said.meat(p, 'addMeatG', as)} of meat.`
   : `Add ${said.meat(p, 'addMeatG', as)} of meat or weigh the curing salt again.`
-
-const heldFor = (reason: unknown) => HOLD_WORDS[String(reason)] ?? 'a hold'
 
 /** Words for refusals by the shop's rules: what was wrong and the next step. */
 export const REFUSAL_WORDS: Record<string, Words> = {
@@ -31,7 +30,7 @@ export const REFUSAL_WORDS: Record<string, Words> = {
   still_in_smoke: p => `Pieces are still in ${said.plain(p, 'code')}. Pull it in the Smokehouse first.`,
   cooling_open: p => `The cooling of ${said.plain(p, 'code')} is not recorded to its end. Enter its readings in the Smokehouse first.`,
   already_in_smoke: p => `A piece is already in ${said.plain(p, 'code')}. Pull that run first.`,
-  lot_held: p => `${said.plain(p, 'code')} is held (${heldFor(p.reason)}). It goes nowhere until the owner decides on its page.`,
+  lot_held: (p, as) => `${said.plain(p, 'code')} is held (${holdWords(p.reason as HoldReason, as)}). It goes nowhere until the owner decides on its page.`,
   lot_destroyed: p => `${said.plain(p, 'code')} was marked to be destroyed. It goes nowhere.`,
   not_pulled: p => `${said.plain(p, 'code')} is still in the smoke. Pull it before cooling is recorded.`,
   already_pulled: p => `${said.plain(p, 'code')} was pulled already.`,

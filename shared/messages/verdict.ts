@@ -1,4 +1,4 @@
-import { formatIngredient, formatMeat, formatPpm, type Notation } from '#core/units/format'
+import { formatIngredient, formatLimit, formatMeat, formatPpm, type Notation } from '#core/units/format'
 import type { Judgement } from '../contracts/judgement'
 
 const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
@@ -21,7 +21,7 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
 
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */
 export function verdictWords(j: Judgement, as: Notation, readabilityG: number): string {
-  if (!j.lot) return 'Salt only: no nitrite. Keep it at 4 °C or colder all the way, cook before eating.'
+  if (!j.lot) return `Salt only: no nitrite. Keep it at ${formatLimit(4, as)} or colder all the way, cook before eating.`
   const got = formatPpm(j.lot.ppm, as)
   const floor = formatPpm(j.floorPpm, as)
   switch (j.status) {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { HOLD_REASONS } from '../contracts/holds'
 import { hasWords, wordsFor } from './en'
-import { HOLD_WORDS } from './holds'
+import { holdWords } from './holds'
 
 const ROOT = resolve(import.meta.dirname, '../..')
 const sources = ['core', 'server', 'shared/contracts', 'app'].flatMap(folder => readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
@@ -18,14 +18,17 @@ describe('words', () => {
     expect(codes.length).toBeGreaterThan(60)
     expect(codes.filter(code => !hasWords(code))).toEqual([])
   })
-  it('stand for every hold', () => expect(HOLD_REASONS.filter(reason => !HOLD_WORDS[reason])).toEqual([]))
+  it('stand for every hold, in the person\'s units', () => {
+    expect(HOLD_REASONS.every(reason => holdWords(reason, DEFAULT_NOTATION).length > 5)).toBe(true)
+    expect(holdWords('fridge_warm', { ...DEFAULT_NOTATION, temperature: 'F' })).toBe('fridge above 44.6 °F for over 2 h')
+  })
   it('say the next step with the figures in the person\'s units', () => {
     const params = { ppm: 212.3, maxPpm: 200, takeOffG: 1.9, addMeatG: 530, source: '9 CFR 424.22(b)' }
     expect(wordsFor('rub_above_limit', params, DEFAULT_NOTATION)).toBe('212 ppm is above the limit of 200 ppm (9 CFR 424.22(b)). Take off 1.9 g of curing salt or add 530 g of meat.')
     expect(wordsFor('rub_above_limit', params, { ...DEFAULT_NOTATION, mass: 'us', decimal: ',' })).toContain('1 lb 2,7 oz of meat')
   })
   it('never print a broken figure', () => {
-    const params = { netG: 1.98, grossG: 100, tareG: 200, minG: 50, maxG: 60_000, ppm: 1, maxPpm: 2, highPpm: 3, takeOffG: 1, addMeatG: 1, leastG: 1, carriedG: 1, wantedG: 1, leftG: 1, tempC: 9, outG: 1, readyG: 1, min: 0, max: 1, row: 1, count: 2 }
+    const params = { netG: 1.98, grossG: 100, tareG: 200, minG: 50, maxG: 60_000, ppm: 1, maxPpm: 2, highPpm: 3, takeOffG: 1, addMeatG: 1, leastG: 1, carriedG: 1, wantedG: 1, leftG: 1, tempC: 9, outG: 1, readyG: 1, min: 0, max: 1, row: 1, count: 2, reason: 'cooling_late' }
     for (const code of codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g)) expect(wordsFor(code, params, DEFAULT_NOTATION)).not.toMatch(/NaN|undefined/)
   })
 })

@@ -12,7 +12,7 @@ import type { useBench } from './use-bench'
 
 const props = defineProps<{ bench: ReturnType<typeof useBench>, meat: MeatView[], errorAt: (path: string) => string | undefined }>()
 const draft = defineModel<BenchDraft>({ required: true })
-const { as, meat: meatWords, grams } = useNotation()
+const { as, meat: meatWords, grams, limit } = useNotation()
 const refused = ref('')
 const left = (lot: MeatView) => Math.max(0, lot.weightG - lot.usedG)
 const choices = computed(() => props.meat.filter(lot => left(lot) > PIECE_RANGE.minG).map(lot => ({
@@ -27,8 +27,9 @@ watch(() => draft.value.meatCode, (code) => {
   draft.value.cut = lot.cut
   draft.value.rind = lot.rind
 })
-watch(choices, (list) => {
-  if (!draft.value.meatCode && list[0]) draft.value.meatCode = list[0].value
+// Also after the bench was cleared.
+watch(() => [choices.value, draft.value.meatCode] as const, ([list, code]) => {
+  if (!code && list[0]) draft.value.meatCode = list[0].value
 }, { immediate: true })
 
 async function add(): Promise<void> {
@@ -55,7 +56,7 @@ async function add(): Promise<void> {
       </VBtnToggle>
     </div>
     <p v-if="draft.rind === 'on' && draft.cut === 'belly'" class="small soft">Rind takes almost no cure: the limit is 10 % lower.</p>
-    <p v-if="draft.saltOnly" class="caution">Salt does not make its own nitrite. 4 °C or colder all the way, no long warm smoke, cook before eating, never vacuum-packed and left unrefrigerated.</p>
+    <p v-if="draft.saltOnly" class="caution">Salt does not make its own nitrite. {{ limit(4) }} or colder all the way, no long warm smoke, cook before eating, never vacuum-packed and left unrefrigerated.</p>
     <h2>Pieces</h2>
     <div class="entry">
       <WeightField v-model="draft.entry" label="Next piece, green weight" :range="PIECE_RANGE" :error="refused || undefined" @enter="add" @update:model-value="refused = ''" />

@@ -60,7 +60,7 @@ function nextField(role: string): void {
 
 <style scoped>
 td { vertical-align: middle !important; }
-.big { font: 700 1.7rem/1 var(--slab); white-space: nowrap; }
+.big { font: 700 1.7rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; white-space: nowrap; }
 .from { min-width: 12rem; }
 .weighed { min-width: 9.5rem; }
 .scales { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { mdiCheck } from '@mdi/js'
-import { HOLD_WORDS } from '#shared/messages/holds'
+import { holdWords } from '#shared/messages/holds'
 import type { LotSummary } from '#shared/contracts/lots'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -12,7 +12,7 @@ import { useNotation } from '~/composables/use-notation'
 import { useCureSteps } from './use-cure-steps'
 
 const props = defineProps<{ lot: LotSummary, nowMs: number, width: number, from: number, to: number }>()
-const { meat, moment } = useNotation()
+const { as, meat, moment, limit } = useNotation()
 const { turn, drain, takeOut, saving, message, mayWrite } = useCureSteps(() => props.lot.code)
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
@@ -34,9 +34,9 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
     <div class="line">
       <CureTwine :knots="twine.knots" :day="twine.day" :ready-from-day="lot.readyFromDay" :best-by-day="lot.bestByDay" :from-day="from" :to-day="to" :width="width" />
       <div class="row marks">
-        <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ HOLD_WORDS[reason] }}</StateMark>
+        <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ holdWords(reason, as) }}</StateMark>
         <StateMark v-if="over" tone="act">past best by</StateMark>
-        <StateMark v-if="lot.saltOnly" tone="cold">salt only: 4 °C or colder</StateMark>
+        <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder</StateMark>
         <span v-if="lot.drainedAtMs" class="small soft">drained {{ moment(lot.drainedAtMs) }}</span>
       </div>
       <SaveProblem :message="message" />
@@ -53,7 +53,7 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
 .cure-row { padding: .55rem 0 .5rem; border-bottom: 1px solid var(--hair); scroll-margin-top: 5rem; }
 .cure-row:target { background: var(--heather-wash); }
 .who { display: flex; gap: .9rem; align-items: start; }
-.day { font: 700 2.5rem/0.9 var(--slab); min-width: 3.2rem; text-align: right; display: grid; }
+.day { font: 700 2.5rem/0.9 var(--slab); font-variant-numeric: lining-nums tabular-nums; min-width: 3.2rem; text-align: right; display: grid; }
 .day small { font: 600 .8rem/1.2 var(--sans); color: var(--soft); }
 .marks { gap: .35rem .9rem; }
 .line { min-width: 0; overflow: hidden; }

@@ -68,7 +68,7 @@ async function record(): Promise<void> {
 <style scoped>
 .fridge { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: .35rem 1rem; align-items: center; border-top: 3px solid var(--brine); padding-top: .45rem; }
 .now { display: flex; flex-wrap: wrap; gap: .1rem .8rem; align-items: baseline; }
-.temp { font: 700 1.5rem/1 var(--slab); }
+.temp { font: 700 1.5rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; }
 .entry { grid-column: 1 / -1; display: grid; grid-template-columns: minmax(0, 1fr) 7rem; gap: .5rem; align-items: start; }
 .wide { grid-column: 1 / -1; }
 svg { justify-self: end; max-width: 100%; }

@@ -4,7 +4,12 @@ defineProps<{ message: string }>()
 </script>
 
 <template>
-  <div role="alert" aria-live="assertive">
+  <div role="alert" aria-live="assertive" class="save-problem">
     <p v-if="message" class="caution grave"><strong>Not saved.</strong> {{ message }}</p>
   </div>
 </template>
+
+<style scoped>
+/* Silent, it takes no room in a stack. */
+.save-problem:empty { position: absolute; }
+</style>

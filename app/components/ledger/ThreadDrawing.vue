@@ -13,7 +13,7 @@ const ROW_H = 74
 const LEAST_W = 980
 const TOP = 34
 /** Share of a column in which the thread runs straight. */
-const UNDER_WORDS = 0.66
+const UNDER_WORDS = 0.78
 const { meat } = useNotation()
 const box = ref<HTMLElement | null>(null)
 const boxWidth = useWidth(box, 1200)

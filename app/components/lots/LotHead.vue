@@ -8,7 +8,7 @@ import { useNotation } from '~/composables/use-notation'
 import { lotStage } from './lot-stage'
 
 const props = defineProps<{ lot: LotView, nowMs: number }>()
-const { meat, moment } = useNotation()
+const { meat, moment, limit } = useNotation()
 const stage = computed(() => lotStage(props.lot))
 const day = computed(() => lotTwine(props.lot, props.nowMs).day)
 </script>
@@ -24,7 +24,7 @@ const day = computed(() => lotTwine(props.lot, props.nowMs).day)
     </div>
     <div class="state">
       <StateMark :tone="stage.tone">{{ stage.words }}{{ lot.cureEndedAtMs === null ? `, day ${day}` : '' }}</StateMark>
-      <StateMark v-if="lot.saltOnly" tone="cold">salt only: 4 °C or colder, cook before eating</StateMark>
+      <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder, cook before eating</StateMark>
     </div>
     <CodeBars :code="lot.code" />
     <div class="row no-print acts"><slot /><VBtn variant="outlined" class="floor" :to="`/ledger?code=${lot.code}`">Thread</VBtn></div>

@@ -2,7 +2,7 @@
 import { reactive, ref } from 'vue'
 import { dispositionInput, DISPOSITIONS } from '#shared/contracts/holds'
 import type { HoldView } from '#shared/contracts/lots'
-import { HOLD_WORDS } from '#shared/messages/holds'
+import { holdWords } from '#shared/messages/holds'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -13,7 +13,7 @@ import { useSession } from '~/stores/session'
 defineProps<{ holds: HoldView[] }>()
 const emit = defineEmits<{ decided: [] }>()
 const session = useSession()
-const { moment } = useNotation()
+const { as, moment } = useNotation()
 const { say } = useNotice()
 const { save, saving, errorAt, message } = useSave(dispositionInput)
 const WORDS = { release: 'Release', rework: 'Rework', destroy: 'Destroy' }
@@ -34,7 +34,7 @@ async function decide(id: number): Promise<void> {
     <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ open: !hold.disposition }">
       <div class="row">
         <StateMark :tone="hold.disposition ? 'plain' : 'held'">{{ hold.disposition ? `hold: ${hold.disposition}` : 'held' }}</StateMark>
-        <strong>{{ HOLD_WORDS[hold.reason] }}</strong><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
+        <strong>{{ holdWords(hold.reason, as) }}</strong><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn v-if="!hold.disposition && session.isOwner" class="floor" variant="outlined" @click="deciding = deciding === hold.id ? null : hold.id">Decide</VBtn>
       </div>
       <p v-if="hold.disposition">{{ hold.text }} <span class="soft">({{ hold.by }}, {{ moment(hold.disposedAtMs!) }})</span></p>

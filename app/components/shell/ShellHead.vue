@@ -39,7 +39,7 @@ async function leave(): Promise<void> {
     <VBtn variant="text" :icon="night ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="night ? 'Day colours' : 'Night colours'" @click="night = !night" />
     <VMenu>
       <template #activator="{ props }">
-        <VBtn v-bind="props" variant="text" class="who" :aria-label="`${session.user?.name}, ${session.user?.role}`">{{ session.user?.initials }}</VBtn>
+        <VBtn v-bind="props" variant="text" class="who" :aria-label="`${session.user?.initials}: ${session.user?.name}, ${session.user?.role}`">{{ session.user?.initials }}</VBtn>
       </template>
       <VList>
         <VListItem :title="session.user?.name" :subtitle="session.user?.role" />
@@ -60,5 +60,6 @@ async function leave(): Promise<void> {
 .find input::placeholder { font-family: var(--sans); color: var(--soft); opacity: 1; }
 .wrong:not(:empty) { position: absolute; top: 100%; right: 0; background: var(--ember-wash); color: var(--peat); padding: .2rem .5rem; font-size: .85rem; z-index: 3; }
 .who { font-weight: 700; }
-@media (max-width: 860px) { .shop, .keys-button { display: none; } .shell-head { padding: .4rem .9rem; gap: .4rem; } .find input { width: 9.4rem; font-size: .9rem; } }
+@media (max-width: 860px) { .shop, .keys-button { display: none; } .shell-head { padding: .4rem .9rem; gap: .3rem; } .find { flex: 1; min-width: 0; max-width: 20rem; } .find input { width: 100%; min-width: 0; font-size: .9rem; } }
+@media (max-width: 520px) { .mark { font-size: 1.25rem; } .who { min-width: 44px; padding: 0 .3rem; } }
 </style>

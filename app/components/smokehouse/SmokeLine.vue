@@ -37,10 +37,10 @@ function figure() {
     xaxis: { ...axis, tickformat: '%H:%M' },
     // The credit lies behind: the temperatures' axis is laid over it.
     yaxis: { ...axis, side: 'right', range: [0, 100], showgrid: false, ticksuffix: ' %', title: { text: 'of 6.5 log' }, tickvals: [0, 50, 100] },
-    yaxis2: { ...axis, overlaying: 'y', side: 'left', title: { text: `°${as.value.temperature}` }, rangemode: 'tozero' },
+    yaxis2: { ...axis, overlaying: 'y', side: 'left', tickmode: 'auto', nticks: 9, title: { text: `°${as.value.temperature}` }, rangemode: 'tozero' },
     shapes: [
       line(`target ${temperature(targetCoreC)}`, '--heather', shown(targetCoreC)!, 'dash'), line(`kill from ${temperature(KILL_FROM_C)}`, '--moss', shown(KILL_FROM_C)!, 'dot'),
-      ...(pulledAtMs === null ? [] : [{ type: 'line', yref: 'paper', y0: 0, y1: 1, x0: wall(pulledAtMs), x1: wall(pulledAtMs), line: { color: ink('--peat'), width: 1.5 }, label: { text: 'pulled', textposition: 'end', textangle: 0, font: { size: 12 }, padding: 3 } }]),
+      ...(pulledAtMs === null ? [] : [{ type: 'line', yref: 'paper', y0: 0, y1: 1, x0: wall(pulledAtMs), x1: wall(pulledAtMs), line: { color: ink('--peat'), width: 1.5 }, label: { text: 'pulled', textposition: 'start', textangle: 0, font: { size: 12 }, padding: 3 } }]),
     ],
   }
   return { data, layout, config: { displayModeBar: false, responsive: true } }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
+import { KILL_FROM_C } from '#core/smoke/core-reading'
 import { runInput } from '#shared/contracts/smoke'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -13,7 +14,7 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 
 const props = defineProps<{ lots: LotSummary[] }>()
-const { as, meat } = useNotation()
+const { as, meat, limit } = useNotation()
 const { say } = useNotice()
 const { draft, clear } = useDraft('smoke', () => ({ smoker: 'Brick smoker', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[] }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
@@ -41,7 +42,7 @@ async function start(): Promise<void> {
     <h2 id="start-head">Start a smoke</h2>
     <p v-if="!free.length" class="soft">No lot is out of the cure and free to smoke. End a cure in the Cold room first.</p>
     <div v-for="lot in free" :key="lot.code" class="lot">
-      <div><LotCode :code="lot.code" /> {{ lot.cut }} <StateMark v-if="lot.saltOnly" tone="cold">salt only: core to 54.4 °C within 4 h</StateMark></div>
+      <div><LotCode :code="lot.code" /> {{ lot.cut }} <StateMark v-if="lot.saltOnly" tone="cold">salt only: core to {{ limit(KILL_FROM_C) }} within 4 h</StateMark></div>
       <div class="row">
         <VBtn class="floor" :variant="has(lot) ? 'flat' : 'outlined'" :color="has(lot) ? 'secondary' : undefined" :aria-pressed="has(lot)" @click="toggleLot(lot)">All {{ lot.pieces.length }}</VBtn>
         <VBtn v-for="piece in lot.pieces" :key="piece.id" class="floor" :variant="draft.pieceIds.includes(piece.id) ? 'flat' : 'outlined'" :color="draft.pieceIds.includes(piece.id) ? 'secondary' : undefined" :aria-pressed="draft.pieceIds.includes(piece.id)" @click="toggle(piece.id)">{{ piece.number }}: {{ meat(piece.greenG) }}</VBtn>

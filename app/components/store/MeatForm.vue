@@ -14,7 +14,7 @@ import { useSave } from '~/composables/use-save'
 
 defineProps<{ suppliers: string[] }>()
 const emit = defineEmits<{ saved: [] }>()
-const { as } = useNotation()
+const { as, limit } = useNotation()
 const { say } = useNotice()
 const { draft, clear } = useDraft('meat', () => ({ supplier: '', supplierLot: '', cut: 'belly' as (typeof CUTS)[number], rind: 'off' as 'off' | 'on', weight: '', temperature: '', packDate: '', note: '' }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(meatInput)
@@ -49,7 +49,7 @@ async function receive(): Promise<void> {
       <VTextField v-model="draft.note" label="Note" maxlength="500" :error-messages="errorAt('note')" />
     </div>
     <p v-if="arrivedC !== null && arrivedC > ARRIVAL_REFUSE_C" class="caution grave"><strong>Too warm to take in.</strong> Send it back, or write in the note why you keep it.</p>
-    <p v-else-if="arrivedC !== null && arrivedC > ARRIVAL_WARN_C" class="caution"><strong>Warm.</strong> Above 4.4 °C: chill it at once and look at it well.</p>
+    <p v-else-if="arrivedC !== null && arrivedC > ARRIVAL_WARN_C" class="caution"><strong>Warm.</strong> Above {{ limit(ARRIVAL_WARN_C) }}: chill it at once and look at it well.</p>
     <SaveProblem :message="message" />
     <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Receive meat</VBtn></div>
   </form>

@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import { judgeFridge } from '#core/fridge/excursion'
 import type { FridgeView, LotSummary } from '#shared/contracts/lots'
-import { HOLD_WORDS } from '#shared/messages/holds'
+import { holdWords } from '#shared/messages/holds'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 import { lotTwine } from '~/composables/use-lot-twine'
 
 const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], nowMs: number }>()
-const { temperature, moment } = useNotation()
+const { as, temperature, moment } = useNotation()
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const missed = computed(() => props.lots.filter(lot => lot.cureEndedAtMs === null)
   .map(lot => ({ lot, missed: lotTwine(lot, props.nowMs).knots.filter(knot => knot.state === 'missed').length })).filter(row => row.missed > 0))
@@ -26,7 +26,7 @@ const nothing = computed(() => !held.value.length && !missed.value.length && !wa
     <h2 id="wrong">Not right</h2>
     <p v-if="nothing" class="empty">Nothing held, nothing warm, no turn missed.</p>
     <ul>
-      <li v-for="lot in held" :key="lot.code"><StateMark tone="held">held</StateMark><LotCode :code="lot.code" /><span>{{ lot.openHolds.map(reason => HOLD_WORDS[reason]).join('; ') }}</span></li>
+      <li v-for="lot in held" :key="lot.code"><StateMark tone="held">held</StateMark><LotCode :code="lot.code" /><span>{{ lot.openHolds.map(reason => holdWords(reason, as)).join('; ') }}</span></li>
       <li v-for="row in warm" :key="row.fridge.id"><StateMark :tone="row.verdict === 'too_cold' ? 'cold' : 'act'">{{ row.verdict === 'too_cold' ? 'too cold' : 'warm' }}</StateMark><strong>{{ row.fridge.name }}</strong><span>{{ temperature(row.last.tempC) }} at {{ moment(row.last.atMs) }}</span></li>
       <li v-for="row in missed" :key="row.lot.code"><StateMark tone="watch">missed</StateMark><LotCode :code="row.lot.code" /><span>{{ row.missed === 1 ? 'one turn' : `${row.missed} turns` }} in the cure so far</span></li>
     </ul>

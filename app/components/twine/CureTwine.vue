@@ -10,7 +10,7 @@ import { twineWords } from './twine-words'
 const props = defineProps<{ knots: Knot[], day: number, readyFromDay: number, bestByDay: number, fromDay: number, toDay: number, width: number, ended?: boolean, showDays?: boolean }>()
 
 const Y = 34
-const H = computed(() => props.showDays ? 78 : 62)
+const H = computed(() => props.showDays ? 84 : 68)
 const perDay = computed(() => props.width / (props.toDay - props.fromDay + 1))
 /** The middle of a cure day's column. */
 const x = (day: number) => (day - props.fromDay + 0.5) * perDay.value

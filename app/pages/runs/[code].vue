@@ -24,7 +24,7 @@ import { useSession } from '~/stores/session'
 const route = useRoute()
 const session = useSession()
 const nowMs = useClock()
-const { moment, temperature } = useNotation()
+const { moment, temperature, limit } = useNotation()
 const { say } = useNotice()
 const { save, saving, message } = useSave()
 const run = ref<RunView | null>(null)
@@ -59,7 +59,7 @@ watch(() => route.params.code, load)
       <p class="row lots"><span v-for="lot in run.lots" :key="lot.code"><LotCode :code="lot.code" /> {{ lot.cut }}, pieces {{ lot.pieces.join(', ') }} <StateMark v-if="lot.held" tone="held">held</StateMark></span></p>
       <SmokeLine :run="run" :credit="credit" />
       <RunFigures :run="run" />
-      <p v-if="!run.pulledAtMs" class="caution">Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under 71 °C so that fat does not render out. Probe the thickest lean, not fat, not air.</p>
+      <p v-if="!run.pulledAtMs" class="caution">Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under {{ limit(71) }} so that fat does not render out. Probe the thickest lean, not fat, not air.</p>
       <ReadingGrid v-if="session.mayWrite" :key="run.pulledAtMs ? 'cool' : 'smoke'" :run="run" :phase="run.pulledAtMs ? 'cool' : 'smoke'" :now-ms="nowMs" @saved="load" />
       <ReadingTable :run="run" @corrected="load" />
       <BookList :events="run.events" />

@@ -1,0 +1,117 @@
+import axe from 'axe-core'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { openBrowser, press, says, type, type Visit } from '../support/browser'
+import { openTestShop, type TestShop } from '../support/shop'
+
+const ROOMS = ['/', '/store', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/lots/L-0003', '/lots/L-0008', '/office']
+const SIZES = [['laptop', 1280, 800], ['tablet', 820, 1180], ['phone', 390, 844]] as const
+const LEAST_TARGET_PX = 56
+
+let shop: TestShop
+let visit: Visit
+
+beforeAll(async () => {
+  shop = await openTestShop({ demo: true })
+  visit = await openBrowser()
+  await visit.page.goto(shop.address, { waitUntil: 'networkidle0' })
+  await type(visit.page, 'Name', 'marit')
+  await type(visit.page, 'Password', 'bacon-and-brine')
+  await visit.page.keyboard.press('Enter')
+  await says(visit.page, 'To do now')
+})
+afterAll(async () => {
+  await visit.close()
+  await shop.close()
+})
+
+const open = async (path: string) => {
+  await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
+  await visit.page.waitForFunction(() => document.querySelector('h1') && !/Reading the book|Laying out|Opening the drawer/.test(document.body.innerText))
+}
+const violations = async () => {
+  await visit.page.evaluate(axe.source)
+  const { violations: found } = await visit.page.evaluate(() => (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
+  return found.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.html.slice(0, 120)).join(' | ')}`)
+}
+
+describe('every room', () => {
+  it.each(ROOMS)('%s passes WCAG 2.2 AA by axe, by day and by night', async (path) => {
+    await visit.page.setViewport({ width: 1280, height: 800 })
+    await open(path)
+    expect(await violations()).toEqual([])
+    await press(visit.page, 'Night colours')
+    await new Promise(resolve => setTimeout(resolve, 300))
+    expect(await violations()).toEqual([])
+    await press(visit.page, 'Day colours')
+  })
+  it.each(SIZES)('fits on a %s without scrolling sideways', async (_name, width, height) => {
+    await visit.page.setViewport({ width, height })
+    for (const path of ROOMS) {
+      await open(path)
+      expect(await visit.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), path).toBeLessThanOrEqual(0)
+    }
+  })
+  it('has floor targets for wet gloves on the tablet', async () => {
+    await visit.page.setViewport({ width: 820, height: 1180 })
+    for (const path of ['/cold-room', '/smokehouse', '/runs/S-0003']) {
+      await open(path)
+      const small = await visit.page.$$eval('main button.floor, .room-strip a', (buttons, least) => buttons.map(b => b.getBoundingClientRect()).filter(box => box.width > 0 && box.height < least).length, LEAST_TARGET_PX)
+      expect(small, path).toBe(0)
+    }
+  })
+  it('Today answers its three questions without scrolling', async () => {
+    await visit.page.setViewport({ width: 1280, height: 800 })
+    await open('/')
+    const bottom = await visit.page.$eval('#week', heading => heading.closest('section')!.getBoundingClientRect().bottom)
+    expect(bottom).toBeLessThanOrEqual(800)
+  })
+})
+
+describe('the demo shop', () => {
+  it('has a lot held for a warm fridge, one of salt only, and two with all packs out', async () => {
+    await open('/lots/L-0008')
+    await says(visit.page, 'fridge above 7 °C for over 2 h')
+    await open('/lots/L-0007')
+    await says(visit.page, 'salt only')
+    for (const code of ['L-0001', 'L-0002']) {
+      await open(`/lots/${code}`)
+      await says(visit.page, 'all sent')
+    }
+  })
+  it('writes figures as each person does', async () => {
+    await open('/office')
+    for (const choice of ['lb and oz', '°F', '2,5', 'Nov 23']) await press(visit.page, choice)
+    await press(visit.page, 'Write them so')
+    await says(visit.page, '4 lb 0,9 oz, 145,4 °F, Nov 23')
+    await open('/runs/S-0001')
+    await says(visit.page, 'target core 145,4 °F')
+    for (const choice of ['g and kg', '°C', '2.5', '23 Nov']) {
+      if (choice === 'g and kg') await open('/office')
+      await press(visit.page, choice)
+    }
+    await press(visit.page, 'Write them so')
+    await says(visit.page, '1.840 kg, 63.0 °C, 23 Nov')
+  })
+  it('an inspector reads everything and finds no button that writes', async () => {
+    const other = await openBrowser()
+    await other.page.goto(`${shop.address}/cold-room`, { waitUntil: 'networkidle0' })
+    await type(other.page, 'Name', 'quill')
+    await type(other.page, 'Password', 'bacon-and-brine')
+    await other.page.keyboard.press('Enter')
+    await says(other.page, 'L-0009')
+    expect(await other.page.evaluate(() => document.body.innerText)).not.toContain('Turned, all pieces')
+    expect(other.faults).toEqual([])
+    await other.close()
+  })
+  it('keeps what was typed when the connection is gone, and sends it once when it is back', async () => {
+    await open('/cold-room')
+    await visit.page.setOfflineMode(true)
+    await type(visit.page, 'Reads now', '3.4')
+    await visit.page.keyboard.press('Enter')
+    await says(visit.page, 'What you typed is kept here')
+    await visit.page.setOfflineMode(false)
+    await visit.page.keyboard.press('Enter')
+    await says(visit.page, '3.4 recorded')
+  })
+  it('broke no page', () => expect(visit.faults.filter(fault => !fault.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]))
+})

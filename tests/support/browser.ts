@@ -1,0 +1,70 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import puppeteer, { type Browser, type Page } from 'puppeteer-core'
+
+const SWITCHES = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+const PATIENCE_MS = 20_000
+
+export interface Visit { page: Page, faults: string[], close: () => Promise<void> }
+
+/** A browser with an empty profile and one page; what goes wrong in the page is collected in `faults`. */
+export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
+  const profile = mkdtempSync(join(tmpdir(), 'veldmoor-chromium-'))
+  const browser: Browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: SWITCHES, userDataDir: profile })
+  const page = await browser.newPage()
+  await page.setViewport({ width, height })
+  page.setDefaultTimeout(PATIENCE_MS)
+  const faults: string[] = []
+  page.on('pageerror', error => faults.push(String(error)))
+  // The browser itself logs every refused request; those are looked at where they are caused.
+  page.on('console', (message) => { if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) faults.push(message.text()) })
+  return {
+    page, faults,
+    close: async () => {
+      await browser.close()
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+    },
+  }
+}
+
+/** The field with that label, by its accessible name. */
+export const field = (page: Page, label: string) => page.locator(`::-p-aria([name="${label}"])`)
+
+/** Types into a labelled field, in place of what was there. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const found = await field(page, label).waitHandle()
+  // A table's cell takes its name from the field in it.
+  const input = await found.evaluateHandle(el => (el as Element).matches('input, textarea') ? el as HTMLElement : (el as Element).querySelector('input, textarea') as HTMLElement)
+  await input.focus()
+  await page.keyboard.down('Control')
+  await page.keyboard.press('a')
+  await page.keyboard.up('Control')
+  await page.keyboard.type(text)
+}
+
+/** Presses a button or link with the keyboard: focus, then Enter. */
+export async function press(page: Page, name: string, role: 'button' | 'link' = 'button'): Promise<void> {
+  const handle = await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).waitHandle()
+  await handle.focus()
+  await page.keyboard.press('Enter')
+}
+
+/** Waits until the page says it; when it does not, tells what the page says instead. */
+export async function says(page: Page, text: string): Promise<void> {
+  try {
+    await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), {}, text)
+  }
+  catch (error) {
+    const instead = await page.evaluate(() => document.body.innerText)
+    throw new Error(`the page never said “${text}”, but:\n${instead.slice(0, 3000)}`, { cause: error })
+  }
+}
+
+/** `g` and a room's letter, as from the key list. */
+export async function goTo(page: Page, key: string, heading: string): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+  await page.keyboard.press('g')
+  await page.keyboard.press(key as 't')
+  await page.waitForFunction((wanted: string) => document.querySelector('h1')?.textContent?.includes(wanted), {}, heading)
+}
