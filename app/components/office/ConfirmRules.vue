@@ -31,10 +31,12 @@ async function confirm(): Promise<void> {
 <template>
   <section class="stack-tight" aria-labelledby="rules-head">
     <h2 id="rules-head">Rule set: {{ US_RULES.jurisdiction }}</h2>
-    <table class="ruled">
-      <thead><tr><th scope="col">Cut, dry cure</th><th scope="col">Rind</th><th scope="col" class="num">Floor</th><th scope="col" class="num">Limit</th><th scope="col">Source</th></tr></thead>
-      <tbody><tr v-for="row in rows" :key="row.id"><td>{{ row.cutGroup === 'belly' ? 'belly' : 'loin, shoulder, jowl' }}</td><td>{{ row.rind }}</td><td class="num">{{ ppm(US_RULES.floorPpm) }}</td><td class="num">{{ ppm(row.maxPpm) }}</td><td class="small soft">{{ row.source }}</td></tr></tbody>
-    </table>
+    <div class="scroll-x">
+      <table class="ruled">
+        <thead><tr><th scope="col">Cut, dry cure</th><th scope="col">Rind</th><th scope="col" class="num">Floor</th><th scope="col" class="num">Limit</th><th scope="col">Source</th></tr></thead>
+        <tbody><tr v-for="row in rows" :key="row.id"><td>{{ row.cutGroup === 'belly' ? 'belly' : 'loin, shoulder, jowl' }}</td><td>{{ row.rind }}</td><td class="num">{{ ppm(US_RULES.floorPpm) }}</td><td class="num">{{ ppm(row.maxPpm) }}</td><td class="small soft">{{ row.source }}</td></tr></tbody>
+      </table>
+    </div>
     <p class="row"><StateMark :tone="shop.confirmed ? 'good' : 'act'">{{ shop.confirmed ? 'confirmed' : 'not confirmed by this shop' }}</StateMark><span v-if="shop.confirmed">by {{ shop.confirmed.by }}, {{ date(shop.confirmed.on) }}: {{ shop.confirmed.reference }}</span></p>
     <form v-if="session.isOwner" class="stack-tight" @submit.prevent="confirm">
       <p>Compare these rows with the authority's current text. Nothing goes out before that.</p>

@@ -34,5 +34,6 @@ async function choose(): Promise<void> {
 </template>
 
 <style scoped>
-.line { display: grid; grid-template-columns: 8rem 1fr; align-items: center; }
+.line { display: grid; grid-template-columns: 8rem minmax(0, 1fr); align-items: center; }
+@media (max-width: 620px) { .line { grid-template-columns: minmax(0, 1fr); gap: .2rem; } .line .v-btn { padding: 0 .8rem; } }
 </style>

@@ -26,10 +26,12 @@ async function add(): Promise<void> {
 <template>
   <section class="stack-tight" aria-labelledby="people-head">
     <h2 id="people-head">People</h2>
-    <table class="ruled">
-      <thead><tr><th scope="col">Initials</th><th scope="col">Name</th><th scope="col">Sign-in</th><th scope="col">May</th></tr></thead>
-      <tbody><tr v-for="p in people" :key="p.signIn"><td><strong>{{ p.initials }}</strong></td><td>{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role === 'owner' ? 'all, and decide on holds' : p.role === 'maker' ? 'record' : 'read only (inspector)' }}</td></tr></tbody>
-    </table>
+    <div class="scroll-x">
+      <table class="ruled">
+        <thead><tr><th scope="col">Initials</th><th scope="col">Name</th><th scope="col">Sign-in</th><th scope="col">May</th></tr></thead>
+        <tbody><tr v-for="p in people" :key="p.signIn"><td><strong>{{ p.initials }}</strong></td><td>{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role === 'owner' ? 'all, and decide on holds' : p.role === 'maker' ? 'record' : 'read only (inspector)' }}</td></tr></tbody>
+      </table>
+    </div>
     <template v-if="session.isOwner">
       <div><VBtn class="floor" variant="outlined" @click="adding = !adding">{{ adding ? 'Put aside' : 'Add a person' }}</VBtn></div>
       <form v-if="adding" class="fields" @submit.prevent="add">
