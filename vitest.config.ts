@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
-  resolve: { alias: { '#core': here('./core'), '#shared': here('./shared') } },
+  resolve: { alias: { '#core': here('./core'), '#shared': here('./shared'), '~': here('./app') } },
   test: {
     projects: [
       { extends: true, test: { name: 'unit', benchmark: { include: ['tests/bench/**/*.bench.ts'] }, include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/fence/**/*.test.ts'], testTimeout: 60_000 } },

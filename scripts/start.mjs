@@ -5,7 +5,9 @@ import { Advice, main } from './lib/steps.mjs'
 
 await main(() => {
   if (existsSync(at('.env'))) process.loadEnvFile(at('.env'))
-  const { DATABASE_URL: databaseUrl = null, SESSION_SECRET: sessionSecret = null } = process.env
+  // An empty setting is one that was left at its default.
+  const databaseUrl = process.env.DATABASE_URL || null
+  const sessionSecret = process.env.SESSION_SECRET || null
   if (databaseUrl && !sessionSecret) throw new Advice('With DATABASE_URL set, SESSION_SECRET is needed too (32 characters or more, the same for every process). .env.example shows how.')
   const options = readOptions(process.argv.slice(2))
   console.log('Veldmoor')

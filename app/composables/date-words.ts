@@ -1,4 +1,5 @@
 import { localDay, localTime } from '#core/calendar/local-day'
+import { MS_PER_DAY, MS_PER_MINUTE } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
@@ -17,9 +18,13 @@ export const momentWords = (ms: number, zone: string, dates: Notation['dates']):
 
 export const clockWords = (ms: number, zone: string): string => localTime(ms, zone)
 
-/** "3 h 20 min", "45 min". */
+/** Two days, in minutes: from there on days are enough. */
+const LONGEST_IN_HOURS = 2 * 24 * 60
+
+/** "45 min", "3 h 20 min", "8 days". */
 export function spanWords(ms: number): string {
-  const minutes = Math.round(ms / 60_000)
+  const minutes = Math.round(ms / MS_PER_MINUTE)
+  if (minutes >= LONGEST_IN_HOURS) return `${Math.round(ms / MS_PER_DAY)} days`
   if (minutes < 60) return `${minutes} min`
   return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
 }

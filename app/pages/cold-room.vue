@@ -37,7 +37,7 @@ onMounted(floor.load)
     <PageHead title="Cold room" sub="Every lot in the cure, hung by its day. Turn every piece, and reverse the stacks." />
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
-    <div v-else class="cold">
+    <div v-else class="cold-room">
       <FridgeStrip class="strip" :fridges="floor.view.fridges" :now-ms="nowMs" />
       <p v-if="!curing.length" class="empty">Nothing is curing. Rub a lot on the Bench and it hangs here.</p>
       <section v-else aria-label="Lots in the cure">
@@ -54,8 +54,8 @@ onMounted(floor.load)
 </template>
 
 <style>
-.cold { display: flex; flex-direction: column; }
-@media (max-width: 520px) { .cold > .strip { order: 2; margin-top: 1.6rem; } }
+.cold-room { display: flex; flex-direction: column; }
+@media (max-width: 520px) { .cold-room > .strip { order: 2; margin-top: 1.6rem; } }
 .cure-grid { display: grid; grid-template-columns: 11.5rem minmax(0, 1fr) 13rem; gap: .75rem 1.1rem; align-items: center; }
 .cure-grid.head { position: sticky; top: 0; background: var(--bone); z-index: 2; border-bottom: 2px solid var(--peat); }
 @media (max-width: 900px) { .cure-grid { grid-template-columns: minmax(0, 1fr); gap: .4rem; } }

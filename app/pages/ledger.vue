@@ -8,11 +8,14 @@ import type { ThreadView } from '#shared/contracts/thread'
 import { problemWords, read } from '~/api/client'
 import BookList from '~/components/common/BookList.vue'
 import PageHead from '~/components/common/PageHead.vue'
+import LotTable from '~/components/ledger/LotTable.vue'
 import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
+import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 const route = useRoute()
 const session = useSession()
+const floor = useFloor()
 const typed = ref(String(route.query.code ?? ''))
 const thread = ref<ThreadView | null>(null)
 const problem = ref<Problem | null>(null)
@@ -37,7 +40,7 @@ async function show(): Promise<void> {
   else problem.value = reply.problem
 }
 onMounted(async () => {
-  await show()
+  await Promise.all([show(), floor.load()])
   const reply = await read<EventView[]>('/api/events')
   if (reply.ok) events.value = reply.value
 })
@@ -53,6 +56,7 @@ watch(() => route.query.code, show)
     </form>
     <p v-if="words" class="caution grave" role="alert">{{ words }}</p>
     <ThreadDrawing v-if="thread" :thread="thread" />
+    <LotTable v-if="floor.view" :lots="floor.lots" />
     <BookList :events="events" with-subjects />
   </div>
 </template>

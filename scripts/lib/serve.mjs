@@ -5,7 +5,7 @@ import { ensureBuild } from './build.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { ensureMariadb, ensureNodePackages } from './packages.mjs'
 import { livingPid, portIsTaken, stopLeftover, takeLock } from './processes.mjs'
-import { at } from './paths.mjs'
+import { at, stateFolder } from './paths.mjs'
 import { Advice, step } from './steps.mjs'
 
 const USUAL_PORT = 4750
@@ -14,7 +14,7 @@ const ENDED_BY_ITSELF = 'a server ended by itself'
 /** `--port N` and `--fresh`; PORT from the environment is the other way. */
 export function readOptions(argv, env = process.env) {
   const flag = argv.indexOf('--port')
-  const port = Number(flag >= 0 ? argv[flag + 1] : env.PORT ?? USUAL_PORT)
+  const port = Number(flag >= 0 ? argv[flag + 1] : (env.PORT || USUAL_PORT))
   if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Advice('--port wants a number from 1 to 65535.')
   return { port, fresh: argv.includes('--fresh') }
 }
@@ -53,7 +53,7 @@ async function untilStopped(stop, servers) {
 
 /** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock. */
 export async function serve({ name, demo, options, databaseUrl = null, sessionSecret = null, announce }) {
-  const folder = at('.veldmoor', name)
+  const folder = join(stateFolder(), name)
   mkdirSync(folder, { recursive: true })
   const lock = join(folder, 'lock')
   const holder = takeLock(lock, 'scripts/')

@@ -10,6 +10,6 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   if (sessionSecret.length < SHORTEST_SECRET) throw new Error(`SESSION_SECRET needs ${SHORTEST_SECRET} characters or more`)
   return {
     databaseUrl, sessionSecret, demo: env.VELDMOOR_DEMO === '1',
-    poolSize: Number(env.DATABASE_POOL ?? 8), secureCookies: env.SECURE_COOKIES === '1',
+    poolSize: Number(env.DATABASE_POOL || 8), secureCookies: env.SECURE_COOKIES === '1',
   }
 }

@@ -65,17 +65,19 @@ async function add(): Promise<void> {
     <p class="small soft">1.98 kg, 1980, 4 lb 6.5 oz, or with its tub: 2450 - 470. Enter adds it.</p>
     <p v-if="errorAt('pieces')" class="caution grave" role="alert">{{ errorAt('pieces') }}</p>
     <table v-if="pieces.length" class="ruled">
-      <thead><tr><th scope="col">Piece</th><th scope="col" class="num">Green weight</th><th scope="col">as typed</th><th scope="col" class="num">Its share of the mix</th><th><span class="visually-hidden">Take off</span></th></tr></thead>
+      <thead><tr><th scope="col">Piece</th><th scope="col" class="num">Green weight</th><th scope="col" class="num">Its share of the mix</th><th><span class="visually-hidden">Take off</span></th></tr></thead>
       <tbody>
         <tr v-for="(piece, i) in pieces" :key="i">
           <td><strong>{{ i + 1 }}</strong></td>
-          <td class="num">{{ piece.parsed ? meatWords(piece.parsed.netG) : '?' }}</td>
-          <td class="small soft">{{ piece.weight }}</td>
-          <td class="num"><strong>{{ shares[i] === undefined ? '–' : grams(shares[i]!) }}</strong></td>
+          <td class="num">{{ piece.parsed ? meatWords(piece.parsed.netG) : '?' }}<div class="small soft">{{ piece.weight }}</div></td>
+          <td class="num share">
+            <strong>{{ shares[i] ? grams(shares[i]!.mixG) : '–' }}</strong>
+            <div v-if="shares[i]" class="small soft"><template v-if="!draft.saltOnly">{{ grams(shares[i]!.agentG, 0.01) }} curing salt, </template>{{ grams(shares[i]!.saltG) }} salt, {{ grams(shares[i]!.sugarG) }} sugar</div>
+          </td>
           <td class="num"><VBtn variant="text" density="comfortable" :icon="mdiClose" :aria-label="`Take piece ${i + 1} off`" @click="draft.pieces.splice(i, 1)" /></td>
         </tr>
       </tbody>
-      <tfoot><tr class="pieces-end"><td>{{ pieces.length }}</td><td class="num"><strong>{{ meatWords(bench.greenG.value) }}</strong></td><td /><td class="num">{{ bench.plan.value?.ok ? grams(bench.plan.value.value.mixG) : '' }}</td><td /></tr></tfoot>
+      <tfoot><tr class="pieces-end"><td>{{ pieces.length }}</td><td class="num"><strong>{{ meatWords(bench.greenG.value) }}</strong></td><td class="num">{{ bench.plan.value?.ok ? grams(bench.plan.value.value.mixG) : '' }}</td><td /></tr></tfoot>
     </table>
   </section>
 </template>
@@ -83,4 +85,5 @@ async function add(): Promise<void> {
 <style scoped>
 .entry { display: grid; grid-template-columns: minmax(0, 1fr) 6.5rem; gap: .6rem; align-items: start; }
 td .v-btn { margin: -10px -8px -10px 0; }
+.share { white-space: normal; max-width: 11rem; }
 </style>

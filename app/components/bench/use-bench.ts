@@ -43,7 +43,14 @@ export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
   const plan = computed(() => targets.value && mixScale.value && greenG.value > 0 && (agent.value || draft.value.saltOnly)
     ? formulate(greenG.value, agent.value, targets.value, mixScale.value.readabilityG)
     : null)
-  const shares = computed(() => plan.value?.ok ? shareByWeight(plan.value.value.mixG, good.value.map(piece => piece.netG)) : [])
+  /** Each piece's share of the mix, and of each ingredient in it, in the order of the pieces. */
+  const shares = computed(() => {
+    if (!plan.value?.ok) return []
+    const { mixG, agentG, saltG, sugarG } = plan.value.value
+    const of = (massG: number) => shareByWeight(massG, good.value.map(piece => piece.netG))
+    const [mix, agentShares, salt, sugar] = [of(mixG), of(agentG), of(saltG), of(sugarG)]
+    return mix.map((shareG, i) => ({ mixG: shareG, agentG: agentShares[i]!, saltG: salt[i]!, sugarG: sugar[i]! }))
+  })
 
   const judge = (agentG: number, mixG: number) => {
     if (!view.value || !meatScale.value || !mixScale.value || good.value.length === 0) return null

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { mdiCheck } from '@mdi/js'
 import { holdWords } from '#shared/messages/holds'
 import type { LotSummary } from '#shared/contracts/lots'
+import BeamSmall from '~/components/beam/BeamSmall.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -21,7 +22,7 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
 </script>
 
 <template>
-  <article class="cure-grid cure-row" :aria-label="`Lot ${lot.code}`">
+  <article class="cure-grid cure-row" data-lot :aria-label="`Lot ${lot.code}`">
     <div class="who">
       <span class="day" :aria-label="`cure day ${twine.day}`">{{ twine.day }}<small>day</small></span>
       <div>
@@ -34,6 +35,7 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
     <div class="line">
       <CureTwine :knots="twine.knots" :day="twine.day" :ready-from-day="lot.readyFromDay" :best-by-day="lot.bestByDay" :from-day="from" :to-day="to" :width="width" />
       <div class="row marks">
+        <BeamSmall v-if="!lot.saltOnly" :judgement="lot.judgement" />
         <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ holdWords(reason, as) }}</StateMark>
         <StateMark v-if="over" tone="act">past best by</StateMark>
         <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder</StateMark>
@@ -42,7 +44,7 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
       <SaveProblem :message="message" />
     </div>
     <div v-if="mayWrite" class="acts">
-      <VBtn class="floor main" :color="twine.open ? 'primary' : undefined" :variant="twine.open ? 'flat' : 'outlined'" :prepend-icon="turnedToday ? mdiCheck : undefined" :loading="saving" @click="turn">Turned, all pieces</VBtn>
+      <VBtn data-key="r" class="floor main" :color="twine.open ? 'primary' : undefined" :variant="twine.open ? 'flat' : 'outlined'" :prepend-icon="turnedToday ? mdiCheck : undefined" :loading="saving" @click="turn">Turned, all pieces</VBtn>
       <VBtn class="floor" variant="outlined" :disabled="saving" @click="drain">Drained</VBtn>
       <VBtn class="floor" :variant="ready ? 'flat' : 'outlined'" :color="ready ? 'secondary' : undefined" :disabled="saving" @click="takeOut">Out, rinsed</VBtn>
     </div>
@@ -60,6 +62,6 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
 .acts { display: grid; grid-template-columns: 1fr 1fr; gap: .4rem; }
 .acts .main { grid-column: 1 / -1; }
 .acts .floor { padding: 0 .4rem; }
-@media (max-width: 900px) { .acts { grid-template-columns: 2fr 1fr 1fr; } .acts .main { grid-column: auto; } .day { font-size: 2.9rem; } }
+@media (max-width: 900px) { .acts { grid-template-columns: 2fr 1fr 1fr; } .acts .main { grid-column: auto; } .day { font-size: 2.9rem; } .who > div { display: flex; flex-wrap: wrap; gap: .1rem 1rem; align-items: baseline; padding-top: .35rem; } }
 @media (max-width: 520px) { .acts { grid-template-columns: 1fr 1fr; } .acts .main { grid-column: 1 / -1; } }
 </style>

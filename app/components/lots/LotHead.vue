@@ -5,7 +5,7 @@ import StateMark from '~/components/common/StateMark.vue'
 import CodeBars from './CodeBars.vue'
 import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
-import { lotStage } from './lot-stage'
+import { lotStage } from '~/composables/lot-stage'
 
 const props = defineProps<{ lot: LotView, nowMs: number }>()
 const { meat, moment, limit } = useNotation()

@@ -2,7 +2,7 @@
 import { ROOMS } from '~/composables/rooms'
 
 const shown = defineModel<boolean>({ required: true })
-const KEYS = [['n', 'new in this room'], ['/', 'find anything by its code'], ['r', 'record on the lot shown'], ['u', 'undo the last record'], ['?', 'this list']] as const
+const KEYS = [['n', 'new in this room'], ['/', 'find anything by its code'], ['r', 'record on the lot in focus'], ['u', 'undo the last record'], ['↑ ↓', 'up and down a table; Enter opens'], ['?', 'this list']] as const
 </script>
 
 <template>

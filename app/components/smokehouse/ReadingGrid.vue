@@ -3,6 +3,7 @@ import { nextTick, ref } from 'vue'
 import { mdiClose, mdiFileUploadOutline } from '@mdi/js'
 import { localDay, localTime } from '#core/calendar/local-day'
 import { readMoment } from '#core/readings/read-moment'
+import { MS_PER_DAY, MS_PER_MINUTE } from '#core/units/quantities'
 import { runReadingsInput, type RunView } from '#shared/contracts/smoke'
 import { wordsFor } from '#shared/messages/en'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -24,6 +25,7 @@ const { read, busy } = useReadingsFile()
 const newRow = () => ({ time: localTime(props.nowMs, session.zone), chamber: '', core: '' })
 const { draft, clear } = useDraft(`readings-${props.run.code}-${props.phase}`, () => ({ rows: [newRow()] }))
 const refused = ref('')
+const CLOCK_SLACK_MS = 5 * MS_PER_MINUTE
 const picker = ref<HTMLInputElement | null>(null)
 const options = () => ({ zone: session.zone, dayFirst: as.value.dates !== 'mdy', onDate: localDay(props.nowMs, session.zone), unit: as.value.temperature })
 const typed = (text: string) => text.trim() === '' ? null : { typed: text, unit: as.value.temperature }
@@ -50,8 +52,7 @@ async function record(): Promise<void> {
     return
   }
   // A clock time later than now was yesterday's.
-  const DAY_MS = 86_400_000
-  const atMs = times.map(ms => ms! > props.nowMs + 300_000 ? ms! - DAY_MS : ms!)
+  const atMs = times.map(ms => ms! > props.nowMs + CLOCK_SLACK_MS ? ms! - MS_PER_DAY : ms!)
   const body = { phase: props.phase, source: 'hand', readings: rows.map((row, i) => ({ atMs: atMs[i]!, chamber: typed(row.chamber), core: typed(row.core) })) }
   await send(body, clear)
 }

@@ -12,7 +12,7 @@ import { useRun } from '~/composables/use-run'
 
 const props = defineProps<{ run: RunView }>()
 const { credit, lethal, rise, cooked, cooling, smoke, last } = useRun(toRef(props, 'run'))
-const { temperature, number, ppm, clock } = useNotation()
+const { temperature, limit, number, ppm, clock } = useNotation()
 const log = computed(() => credit.value.at(-1) ?? 0)
 const hottest = computed(() => smoke.value.length ? Math.max(...smoke.value.map(r => r.coreC)) : null)
 const RISE_WORDS = { not_started: 'core still cold', under_way: 'under way', in_time: 'in time', late: 'too slow' }
@@ -26,7 +26,7 @@ const OUTCOMES = { heat_treated: 'heat-treated, cook before eating', raw_smoked:
   <dl class="figures">
     <div><dt>Core now</dt><dd><b>{{ last?.coreC != null ? temperature(last.coreC) : '–' }}</b><span class="small soft">{{ last ? `at ${clock(last.atMs)}` : '' }}{{ hottest !== null ? `, hottest ${temperature(hottest)}` : '' }}</span></dd></div>
     <div><dt>Salmonella credit</dt><dd><b>{{ number(Math.min(log, 99), 1) }} log</b><StateMark :tone="lethal ? 'good' : 'watch'">{{ lethal ? `${number(SALMONELLA_LOG, 1)} log reached` : `of ${number(SALMONELLA_LOG, 1)} wanted` }}</StateMark></dd></div>
-    <div><dt>Come-up, {{ temperature(10) }} to {{ temperature(KILL_FROM_C) }}</dt><dd><b>{{ spanWords(rise.elapsedMs) }}</b><StateMark :tone="RISE_TONES[rise.status]">{{ RISE_WORDS[rise.status] }}, {{ spanWords(rise.allowedMs) }} allowed</StateMark></dd></div>
+    <div><dt>Come-up, {{ limit(10) }} to {{ limit(KILL_FROM_C) }}</dt><dd><b>{{ spanWords(rise.elapsedMs) }}</b><StateMark :tone="RISE_TONES[rise.status]">{{ RISE_WORDS[rise.status] }}, {{ spanWords(rise.allowedMs) }} allowed</StateMark></dd></div>
     <div v-if="run.outcome"><dt>Outcome for the label</dt><dd><b class="words">{{ OUTCOMES[run.outcome] }}</b><span class="small soft">No humidity option claimed, so not ready to eat.</span></dd></div>
     <div v-if="run.pulledAtMs && cooked" class="wide">
       <dt>Cooling, by each lot's own nitrite</dt>

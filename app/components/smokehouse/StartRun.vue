@@ -38,7 +38,7 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet stack" aria-labelledby="start-head" @submit.prevent="start">
+  <form class="slip stack" aria-labelledby="start-head" @submit.prevent="start">
     <h2 id="start-head">Start a smoke</h2>
     <p v-if="!free.length" class="soft">No lot is out of the cure and free to smoke. End a cure in the Cold room first.</p>
     <div v-for="lot in free" :key="lot.code" class="lot">
@@ -61,7 +61,6 @@ async function start(): Promise<void> {
 </template>
 
 <style scoped>
-.sheet { border-left: 5px solid var(--heather); padding-left: 1.2rem; }
 .lot { display: grid; gap: .4rem; }
 .fields { display: grid; grid-template-columns: 1fr 1fr; gap: .7rem; max-width: 620px; }
 </style>

@@ -29,10 +29,10 @@ async function receive(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet stack" aria-labelledby="dry-form" @submit.prevent="receive">
+  <form class="slip stack" aria-labelledby="dry-form" @submit.prevent="receive">
     <h2 id="dry-form">Receive an ingredient</h2>
     <VBtnToggle v-model="draft.kind" mandatory variant="outlined" aria-label="Kind"><VBtn v-for="kind in KINDS" :key="kind.value" :value="kind.value" class="floor">{{ kind.title }}</VBtn></VBtnToggle>
-    <div class="fields">
+    <div class="slip-fields">
       <VTextField v-model="draft.name" label="Name on the label" :error-messages="errorAt('name')" />
       <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
       <VTextField v-model="draft.supplierLot" label="Their lot" autocomplete="off" :error-messages="errorAt('supplierLot')" />
@@ -41,7 +41,7 @@ async function receive(): Promise<void> {
     </div>
     <template v-if="draft.kind === 'curing_salt'">
       <p class="caution">From the certificate of this lot, not from memory. No certificate, no ppm.</p>
-      <div class="fields">
+      <div class="slip-fields">
         <VTextField v-model="draft.certificate.number" label="Certificate" :error-messages="errorAt('certificate.number')" />
         <VTextField v-model="draft.certificate.nitritePercent" label="Nitrite" suffix="%" inputmode="decimal" :error-messages="errorAt('certificate.nitritePercent')" />
         <VSelect v-model="draft.certificate.nitriteAs" :items="COMPOUNDS" label="given as" />
@@ -52,9 +52,3 @@ async function receive(): Promise<void> {
     <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Put on the shelf</VBtn></div>
   </form>
 </template>
-
-<style scoped>
-.sheet { border-left: 5px solid var(--heather); padding-left: 1.2rem; }
-.fields { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: .7rem; }
-@media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }
-</style>

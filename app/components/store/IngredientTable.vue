@@ -4,7 +4,9 @@ import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 
 defineProps<{ ingredients: IngredientView[] }>()
-const { grams, percent, date } = useNotation()
+const { grams, meat, percent, date } = useNotation()
+/** Curing salt is counted in grams whatever its amount. */
+const amount = (lot: IngredientView, massG: number) => lot.kind === 'curing_salt' ? grams(massG) : meat(massG)
 </script>
 
 <template>
@@ -16,8 +18,8 @@ const { grams, percent, date } = useNotation()
           <td><LotCode :code="lot.code" /></td>
           <td>{{ lot.name }}</td>
           <td>{{ lot.supplier }} <span class="code">{{ lot.supplierLot }}</span></td>
-          <td class="num">{{ grams(lot.amountG) }}</td>
-          <td class="num">{{ grams(Math.max(0, lot.amountG - lot.usedG)) }}</td>
+          <td class="num">{{ amount(lot, lot.amountG) }}</td>
+          <td class="num">{{ amount(lot, Math.max(0, lot.amountG - lot.usedG)) }}</td>
           <td>{{ lot.agent ? `${percent(lot.agent.nitriteFraction, 2)} ± ${percent(lot.agent.labelTolerance, 2)}, ${lot.certificate}` : '–' }}</td>
           <td>{{ lot.bestBefore ? `${date(lot.bestBefore)} ${lot.bestBefore.slice(0, 4)}` : '–' }}</td>
         </tr>

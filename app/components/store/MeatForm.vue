@@ -34,13 +34,13 @@ async function receive(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet stack" aria-labelledby="meat-form" @submit.prevent="receive">
+  <form class="slip stack" aria-labelledby="meat-form" @submit.prevent="receive">
     <h2 id="meat-form">Receive meat</h2>
     <div class="row" role="group" aria-label="Cut">
       <VBtnToggle v-model="draft.cut" mandatory variant="outlined"><VBtn v-for="cut in CUTS" :key="cut" :value="cut" class="floor">{{ cut }}</VBtn></VBtnToggle>
       <VBtnToggle v-model="draft.rind" mandatory variant="outlined"><VBtn value="off" class="floor">Rind off</VBtn><VBtn value="on" class="floor">Rind on</VBtn></VBtnToggle>
     </div>
-    <div class="fields">
+    <div class="slip-fields">
       <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
       <VTextField v-model="draft.supplierLot" label="Their lot" class="mono" autocomplete="off" :error-messages="errorAt('supplierLot')" />
       <WeightField v-model="draft.weight" label="Weight" :range="DELIVERY_RANGE" :error="errorAt('weight')" />
@@ -54,9 +54,3 @@ async function receive(): Promise<void> {
     <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Receive meat</VBtn></div>
   </form>
 </template>
-
-<style scoped>
-.sheet { border-left: 5px solid var(--heather); padding-left: 1.2rem; }
-.fields { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: .7rem; }
-@media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }
-</style>

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_NOTATION } from '#core/units/format'
+import { EVENT_KINDS, type EventKind, type EventView } from '#shared/contracts/events'
+import { clockWords, dateWords, momentWords, spanWords } from './date-words'
+import { eventWords } from './event-words'
+
+const at = (iso: string) => Date.parse(iso)
+
+describe('dates and spans as people read them', () => {
+  it.each([['dmy', '3 Nov'], ['mdy', 'Nov 3'], ['iso', '2026-11-03']] as const)('%s: %s', (dates, words) => expect(dateWords('2026-11-03', dates)).toBe(words))
+  it('show the shop\'s wall, not the tablet\'s', () => {
+    expect(momentWords(at('2026-11-03T03:30Z'), 'America/Chicago', 'dmy')).toBe('2 Nov 21:30')
+    expect(clockWords(at('2026-11-03T03:30Z'), 'Asia/Kolkata')).toBe('09:00')
+  })
+  it.each([[0, '0 min'], [45, '45 min'], [60, '1 h'], [200, '3 h 20 min'], [47 * 60 + 59, '47 h 59 min'], [48 * 60, '2 days'], [199.75 * 60, '8 days']])(
+    '%d minutes: %s', (minutes, words) => expect(spanWords(minutes * 60_000)).toBe(words))
+})
+
+/** One record of each kind, as the services write them. */
+const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: string]> = {
+  shop_opened: [{ shopName: 'Shed' }, {}, 'Shop opened: Shed.'],
+  person_added: [{ name: 'Ben', role: 'maker' }, {}, 'Account added: Ben, maker.'],
+  rules_confirmed: [{ confirmedBy: 'Ada', confirmedOn: '2026-11-01', reference: 'folder' }, {}, 'Rule set confirmed by Ada on 2026-11-01 (folder).'],
+  scale_added: [{ name: 'Fine', readabilityG: 0.1 }, {}, 'Scale added: Fine, reads to 0.1 g.'],
+  fridge_added: [{ name: 'Big' }, {}, 'Fridge added: Big.'],
+  meat_received: [{ cut: 'belly', weight: { typed: '4 lb 6 oz' }, temperature: { typed: '38 F' }, supplier: 'North', supplierLot: 'N1' }, {}, 'Received belly, “4 lb 6 oz”, at “38 F”, from North, their lot N1.'],
+  ingredient_received: [{ name: 'No. 1', amount: { typed: '1 kg' }, supplier: 'Dry', supplierLot: 'D1' }, {}, 'Received No. 1, “1 kg”, from Dry, their lot D1.'],
+  lot_rubbed: [{ pieces: [{ weight: { typed: '1840' } }, { weight: { typed: '2 kg' } }] }, { judgement: { lot: { ppm: 149.7 } } }, 'Rubbed: 2 pieces (1840, 2 kg), 150 ppm.'],
+  turned: [{}, {}, 'Turned, all pieces.'],
+  turn_voided: [{}, {}, 'A turn was voided.'],
+  drained: [{}, {}, 'Drained.'],
+  cure_ended: [{}, {}, 'Out of the cure, rinsed.'],
+  fridge_read: [{ fridge: 'Big', temperature: '3.1 °C' }, {}, 'Big read “3.1 °C”.'],
+  run_started: [{ smoker: 'Brick' }, { targetCoreC: 63 }, 'Into the smoke, Brick; target core 63.0 °C.'],
+  run_read: [{ readings: [1, 2], phase: 'cool', source: 'csv' }, {}, '2 cooling readings from CSV.'],
+  run_pulled: [{}, { hottestC: 64.2 }, 'Pulled; hottest core 64.2 °C.'],
+  sliced: [{ packs: [1, 2], readyWeight: { typed: '3.5 kg' } }, { outG: 3400 }, 'Sliced: 2 packs, ready to slice “3.5 kg”; 3.400 kg in all.'],
+  sent: [{ packCodes: ['P-1', 'P-2'], customer: 'Corner' }, {}, '2 packs sent to Corner.'],
+  corrected: [{}, { about: 'L-0001 / 2', from: '2.98 kg', to: '2.89 kg' }, 'Corrected L-0001 / 2: “2.98 kg” to “2.89 kg”.'],
+  held: [{}, { reason: 'fridge_warm' }, 'Held: fridge above 7 °C for over 2 h.'],
+  disposed: [{ disposition: 'release' }, { hold: 'cooling_late' }, 'Owner decided on “cooled too slowly”: release.'],
+}
+
+describe('records in the book', () => {
+  it.each(EVENT_KINDS)('%s', (kind) => {
+    const [typed, computed, words] = RECORDS[kind]
+    expect(eventWords({ kind, typed, computed } as EventView, DEFAULT_NOTATION)).toBe(words)
+  })
+  it('a long lot names its first pieces and says that there are more', () => {
+    const pieces = Array.from({ length: 40 }, (_, i) => ({ weight: { typed: String(1000 + i) } }))
+    const words = eventWords({ kind: 'lot_rubbed', typed: { pieces }, computed: { judgement: { lot: null } } } as unknown as EventView, DEFAULT_NOTATION)
+    expect(words).toBe('Rubbed: 40 pieces (1000, 1001, 1002, 1003, 1004, 1005, …), salt only.')
+  })
+})
