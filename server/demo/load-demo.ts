@@ -51,15 +51,11 @@ export async function loadDemo(store: Store, nowMs: number): Promise<string> {
   scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx => confirmRules(ctx, { confirmedBy: name, confirmedOn: scene.day(OPENED_DAY), reference: 'printed text in the green folder' }))
 
   planGoods(scene, who)
-  // Goods first: the lots name them by code.
-  await scene.play(store)
-  const life = new Scene(nowMs, DEMO_SHOP.zone)
-  for (const [goods, code] of scene.codes) life.codes.set(goods, code)
   const fridgeId = { coldRoom: coldRoom!.id, reachIn }
-  for (const lot of DEMO_LOTS) planLot(life, { ...lot, fridge: fridgeId[lot.fridge] }, who, scaleIds)
-  planTemperatures(life, who.maker, fridgeId)
-  planSmokes(life, who)
-  planCorrections(life, who)
-  const records = await life.play(store)
+  for (const lot of DEMO_LOTS) planLot(scene, { ...lot, fridge: fridgeId[lot.fridge] }, who, scaleIds)
+  planTemperatures(scene, who.maker, fridgeId)
+  planSmokes(scene, who)
+  planCorrections(scene, who)
+  const records = await scene.play(store)
   return `${DEMO_LOTS.length} lots, ${records} records`
 }

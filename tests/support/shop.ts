@@ -1,14 +1,8 @@
 import { randomBytes } from 'node:crypto'
-import * as mariadb from 'mariadb'
 import { startApp } from '../../scripts/lib/app-server.mjs'
 import { freePort } from '../../scripts/lib/processes.mjs'
 import { Client } from './client'
-
-const setting = (name: string): string => {
-  const value = process.env[name]
-  if (!value) throw new Error(`${name} is not set: run the tests with "npm test"`)
-  return value
-}
+import { freshDatabase, setting, type FreshDatabase } from './database'
 
 export const OWNER = { signIn: 'ada', password: 'a long password' }
 export const MAKER = { signIn: 'ben', password: 'another password' }
@@ -19,20 +13,14 @@ export interface TestShop {
   databaseUrl: string
   client: () => Client
   signedIn: (who: { signIn: string, password: string }) => Promise<Client>
-  sql: <T = Record<string, unknown>>(text: string, values?: unknown[]) => Promise<T[]>
+  sql: FreshDatabase['sql']
   close: () => Promise<void>
 }
 
 /** A shop of its own: a fresh database on the throwaway server, and the built application on a free port. */
 export async function openTestShop({ demo = false, setUp = true } = {}): Promise<TestShop> {
-  const base = new URL(setting('TEST_DATABASE_URL'))
-  const name = `veldmoor_${randomBytes(6).toString('hex')}`
-  const admin = await mariadb.createConnection({ host: base.hostname, port: Number(base.port), user: base.username, password: base.password, bigIntAsNumber: true })
-  await admin.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`)
-  await admin.query(`USE ${name}`)
-  const url = new URL(base)
-  url.pathname = `/${name}`
-  const app = await startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: url.toString(), sessionSecret: randomBytes(32).toString('hex'), demo })
+  const database = await freshDatabase()
+  const app = await startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret: randomBytes(32).toString('hex'), demo })
   const client = () => new Client(app.address)
   const signedIn = async (who: { signIn: string, password: string }) => {
     const one = client()
@@ -48,12 +36,11 @@ export async function openTestShop({ demo = false, setUp = true } = {}): Promise
     }
   }
   return {
-    address: app.address, databaseUrl: url.toString(), client, signedIn,
-    sql: <T>(text: string, values: unknown[] = []) => admin.query(text, values) as Promise<T[]>,
+    address: app.address, databaseUrl: database.url, client, signedIn,
+    sql: database.sql,
     close: async () => {
       await app.stop()
-      await admin.query(`DROP DATABASE ${name}`)
-      await admin.end()
+      await database.drop()
     },
   }
 }

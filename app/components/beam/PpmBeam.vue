@@ -79,6 +79,7 @@ function onKey(event: KeyboardEvent): void {
         <circle class="ring" :cx="weight.atX" :cy="weightsTop + weight.row * ROW_H + 5" r="3.6" />
         <text :x="weight.atX" :y="weightsTop + weight.row * ROW_H + 29">{{ weight.number }}</text>
       </g>
+      <g v-if="target !== null" class="notch-mark" :transform="`translate(${x(target) - 28} ${BEAM_Y - 30})`"><path d="M16 4 h24 v13 l-12 13 l-12 -13 z" /><text x="28" y="16">{{ number(target, 0) }}</text></g>
       <text v-if="pieces.length > MOST_SHOWN" :x="PAD" :y="height - 28" class="more">and {{ pieces.length - MOST_SHOWN }} more pieces at the same ppm</text>
       <text v-if="!pieces.length" :x="width / 2" :y="BEAM_Y + 34" class="more mid">Enter a piece, and it hangs here at its ppm.</text>
     </svg>
@@ -87,9 +88,7 @@ function onKey(event: KeyboardEvent): void {
       :aria-valuenow="target" aria-valuemin="0" :aria-valuemax="Math.round(scale.maxPpm)" :aria-valuetext="ppm(target)"
       @pointerdown.prevent="dragging = true; ($event.currentTarget as HTMLElement).focus(); ($event.currentTarget as HTMLElement).setPointerCapture($event.pointerId)" @pointermove="onDrag" @pointerup="dragging = false" @keydown="onKey"
     >
-      <svg width="56" height="56" viewBox="0 0 56 56" aria-hidden="true"><path d="M16 4 h24 v13 l-12 13 l-12 -13 z" /><text x="28" y="16">{{ number(target, 0) }}</text></svg>
     </button>
-    <svg v-else-if="target !== null" class="notch still" :style="{ left: `${x(target)}px`, top: `${BEAM_Y - 30}px` }" width="56" height="56" viewBox="0 0 56 56" aria-hidden="true"><path d="M16 4 h24 v13 l-12 13 l-12 -13 z" /><text x="28" y="16">{{ number(target, 0) }}</text></svg>
     <figcaption class="visually-hidden">{{ label }}</figcaption>
   </figure>
 </template>
@@ -121,8 +120,7 @@ text { font-family: var(--sans); font-size: 12.5px; fill: var(--soft); text-anch
 .more { text-anchor: start; font-size: 14px; }
 .mid { text-anchor: middle; }
 .notch { position: absolute; background: none; border: 0; width: 56px; height: 56px; margin-left: -28px; padding: 0; cursor: ew-resize; touch-action: none; }
-.notch.still { cursor: default; pointer-events: none; }
-.notch path { fill: var(--heather); }
-.notch text { fill: var(--bone); font-weight: 700; font-size: 12.5px; }
-@media print { .notch path { fill: #000; } .span { fill: #999; } }
+.notch-mark path { fill: var(--heather); }
+.notch-mark text { fill: var(--bone); font-weight: 700; font-size: 12.5px; }
+@media print { svg { max-width: 100%; height: auto; } .notch { display: none; } .notch-mark path { fill: #000; } .span { fill: #999; } }
 </style>

@@ -12,5 +12,5 @@ const picture = computed(() => `data:image/svg+xml;utf8,${encodeURIComponent(toS
 </template>
 
 <style scoped>
-figure { margin: 0; text-align: center; background: #fff; padding: .5rem .7rem .3rem; color: #000; } img { width: 150px; height: 44px; display: block; }
+figure { margin: 0; justify-self: start; text-align: center; background: #fff; padding: .5rem .7rem .3rem; color: #000; } img { width: 150px; height: 44px; display: block; }
 </style>

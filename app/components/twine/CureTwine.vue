@@ -76,5 +76,6 @@ text { font-family: var(--sans); font-size: 12px; text-anchor: middle; fill: var
 .fray { stroke: #8A6A35; stroke-width: 1.6; fill: none; }
 .dot { fill: var(--hair-strong); }
 .today { font-weight: 700; fill: var(--peat); font-size: 14px; text-decoration: underline; }
+@media print { .twine { max-width: 100%; height: auto; } }
 .night .ready path { stroke: #1B1714; }
 </style>
