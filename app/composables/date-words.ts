@@ -1,20 +1,11 @@
 import { localDay, localTime } from '#core/calendar/local-day'
 import { MS_PER_DAY, MS_PER_MINUTE } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-
-/** "23 Nov", "Nov 23" or "2026-11-23"; `iso` is a calendar date. */
-export function dateWords(iso: string, dates: Notation['dates']): string {
-  if (dates === 'iso') return iso
-  const month = MONTHS[Number(iso.slice(5, 7)) - 1]
-  const day = Number(iso.slice(8, 10))
-  return dates === 'mdy' ? `${month} ${day}` : `${day} ${month}`
-}
+import { formatDate } from '#core/units/format-date'
 
 /** Date and clock on the shop's wall. */
 export const momentWords = (ms: number, zone: string, dates: Notation['dates']): string =>
-  `${dateWords(localDay(ms, zone), dates)} ${localTime(ms, zone)}`
+  `${formatDate(localDay(ms, zone), dates)} ${localTime(ms, zone)}`
 
 export const clockWords = (ms: number, zone: string): string => localTime(ms, zone)
 

@@ -2,8 +2,9 @@ import { computed } from 'vue'
 import {
   formatIngredient, formatLength, formatLimit, formatMeat, formatNumber, formatPercent, formatPpm, formatTemperature,
 } from '#core/units/format'
+import { formatDate } from '#core/units/format-date'
 import { useSession } from '~/stores/session'
-import { clockWords, dateWords, momentWords } from '~/composables/date-words'
+import { clockWords, momentWords } from '~/composables/date-words'
 
 /** Figures and dates in the signed-in person's way of writing. */
 export function useNotation() {
@@ -19,7 +20,7 @@ export function useNotation() {
     percent: (share: number, decimals = 1) => formatPercent(share, as.value, decimals),
     length: (lengthMm: number) => formatLength(lengthMm, as.value),
     number: (value: number, decimals: number) => formatNumber(value, decimals, as.value.decimal),
-    date: (iso: string) => dateWords(iso, as.value.dates),
+    date: (iso: string) => formatDate(iso, as.value.dates),
     moment: (ms: number) => momentWords(ms, session.zone, as.value.dates),
     clock: (ms: number) => clockWords(ms, session.zone),
   }

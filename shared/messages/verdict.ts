@@ -1,4 +1,5 @@
 import { formatIngredient, formatLimit, formatMeat, formatPpm, type Notation } from '#core/units/format'
+import { formatDate } from '#core/units/format-date'
 import type { Judgement } from '../contracts/judgement'
 
 const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
@@ -35,15 +36,15 @@ export function verdictWords(j: Judgement, as: Notation, readabilityG: number): 
 }
 
 export const STATUS_WORDS: Record<Judgement['status'], string> = {
-  inside: 'inside the law', above_limit: 'above the limit', limit_not_shown: 'may be above the limit',
+  inside: 'inside the limits', above_limit: 'above the limit', limit_not_shown: 'may be above the limit',
   below_floor: 'below the floor', floor_not_shown: 'may be below the floor', no_nitrite: 'salt only',
 }
 
 /** The line under every verdict. */
-export const standingWords = (j: Judgement): string => {
+export const standingWords = (j: Judgement, as: Notation): string => {
   const rules = `${j.jurisdiction} rules: ${j.row.source}`
   const confirmed = j.confirmed
-    ? `confirmed by ${j.confirmed.by} on ${j.confirmed.on}`
+    ? `confirmed by ${j.confirmed.by} on ${formatDate(j.confirmed.on, as.dates)} ${as.dates === 'iso' ? '' : j.confirmed.on.slice(0, 4)}`.trimEnd()
     : 'not confirmed by this shop'
   return `${rules}; ${confirmed}. An aid: your inspector and local code decide.`
 }

@@ -14,13 +14,17 @@ export interface TestShop {
   client: () => Client
   signedIn: (who: { signIn: string, password: string }) => Promise<Client>
   sql: FreshDatabase['sql']
+  /** One more process on the same database, with the same secret. */
+  another: () => Promise<{ address: string, pid: number | undefined, stop: () => Promise<void> }>
   close: () => Promise<void>
 }
 
 /** A shop of its own: a fresh database on the throwaway server, and the built application on a free port. */
 export async function openTestShop({ demo = false, setUp = true } = {}): Promise<TestShop> {
   const database = await freshDatabase()
-  const app = await startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret: randomBytes(32).toString('hex'), demo })
+  const sessionSecret = randomBytes(32).toString('hex')
+  const start = async () => startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret, demo })
+  const app = await start()
   const client = () => new Client(app.address)
   const signedIn = async (who: { signIn: string, password: string }) => {
     const one = client()
@@ -38,6 +42,7 @@ export async function openTestShop({ demo = false, setUp = true } = {}): Promise
   return {
     address: app.address, databaseUrl: database.url, client, signedIn,
     sql: database.sql,
+    another: start,
     close: async () => {
       await app.stop()
       await database.drop()

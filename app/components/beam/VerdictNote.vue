@@ -15,7 +15,7 @@ const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : hol
   <div class="verdict" :class="tone" aria-live="polite">
     <div class="row"><strong class="about">{{ about }}</strong><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark></div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
-    <p class="small soft">{{ standingWords(judgement) }}</p>
+    <p class="small soft">{{ standingWords(judgement, as) }}</p>
   </div>
 </template>
 

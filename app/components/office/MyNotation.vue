@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { formatMeat, formatTemperature, type Notation } from '#core/units/format'
-import { dateWords } from '~/composables/date-words'
+import { formatDate } from '#core/units/format-date'
 import { useNotice } from '~/composables/use-notice'
 import { useSession } from '~/stores/session'
 
@@ -9,7 +9,7 @@ const session = useSession()
 const { say } = useNotice()
 const mine = ref<Notation>({ ...session.notation })
 const failed = ref(false)
-const sample = computed(() => `${formatMeat(1840, mine.value)}, ${formatTemperature(63, mine.value)}, ${dateWords('2026-11-23', mine.value.dates)}`)
+const sample = computed(() => `${formatMeat(1840, mine.value)}, ${formatTemperature(63, mine.value)}, ${formatDate('2026-11-23', mine.value.dates)}`)
 const CHOICES = [
   { key: 'mass', label: 'Weights', options: [['metric', 'g and kg'], ['us', 'lb and oz']] }, { key: 'temperature', label: 'Temperature', options: [['C', '°C'], ['F', '°F']] },
   { key: 'decimal', label: 'Decimals', options: [['.', '2.5'], [',', '2,5']] }, { key: 'dates', label: 'Dates', options: [['dmy', '23 Nov'], ['mdy', 'Nov 23'], ['iso', '2026-11-23']] },
