@@ -6,13 +6,14 @@ import { run } from './run.mjs'
 
 const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json']
 
+/** Every file that a build is made of; tests lie beside them and are none. */
 function* filesIn(path) {
   if (!existsSync(path)) return
   const entries = readdirSync(path, { withFileTypes: true }).toSorted((a, b) => a.name < b.name ? -1 : 1)
   for (const entry of entries) {
     const full = join(path, entry.name)
     if (entry.isDirectory()) yield* filesIn(full)
-    else yield full
+    else if (!entry.name.endsWith('.test.ts')) yield full
   }
 }
 
