@@ -43,7 +43,7 @@ onMounted(load)
       <section aria-labelledby="meat-list">
         <h2 id="meat-list">Meat</h2>
         <p v-if="!view.meat.length" class="empty">No delivery yet. Press “Receive meat” when the first one is at the door.</p>
-        <MeatTable v-else :meat="view.meat" />
+        <MeatTable v-else :meat="view.meat" @corrected="load" />
       </section>
       <section aria-labelledby="dry-list">
         <h2 id="dry-list">Salts, sugars, spices</h2>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { FRIDGE_CHECKS, judgeFridge } from '#core/fridge/excursion'
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import type { FridgeView } from '#shared/contracts/lots'
+import CorrectButton from '~/components/common/CorrectButton.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
@@ -50,6 +51,7 @@ async function record(): Promise<void> {
     <div class="now">
       <h3>{{ fridge.name }}</h3>
       <span class="temp">{{ last ? temperature(last.tempC) : '–' }}</span>
+      <CorrectButton v-if="last" :id="last.id" what="fridge_reading" :about="`${fridge.name} at ${moment(last.atMs)}`" :now="temperature(last.tempC)" @corrected="floor.load" />
       <StateMark :tone="TONES[verdict]">{{ WORDS[verdict] }}</StateMark>
       <span v-if="last" class="small soft">{{ moment(last.atMs) }}</span>
     </div>

@@ -40,7 +40,7 @@ async function set(): Promise<void> {
 
 <template>
   <span v-if="session.mayWrite" class="no-print">
-    <VBtn variant="text" density="comfortable" :icon="mdiPencilOutline" :aria-label="`Correct ${about}`" @click="start" />
+    <VBtn class="pencil" variant="text" size="small" :icon="mdiPencilOutline" :aria-label="`Correct ${about}`" @click="start" />
     <VDialog v-model="open" :aria-label="`Correct ${about}`">
       <form class="sheet stack" @submit.prevent="set">
         <h2>Correct {{ about }}</h2>
@@ -55,5 +55,8 @@ async function set(): Promise<void> {
 </template>
 
 <style scoped>
+/* There when wanted, quiet otherwise. */
+.pencil { color: var(--soft); margin: -9px 0; }
+.pencil:deep(.v-icon) { font-size: 18px; }
 .sheet { background: var(--bone); color: var(--peat); padding: 1.4rem; }
 </style>
