@@ -1,4 +1,4 @@
-import { addDays, instantOf, localDay, localTime, type IsoDate } from '../calendar/local-day'
+import { addDays, instantOf, type IsoDate } from '../calendar/local-day'
 import type { Milliseconds } from '../units/quantities'
 
 /** `coming`: not yet; `due`: to be done today; `late`: past its hour; `missed`: its time is over. */
@@ -83,7 +83,3 @@ export function twine(q: TwineQuestion): Knot[] {
 /** The turn to do now, if any: the late or due knot. */
 export const openKnot = (knots: readonly Knot[]): Knot | null =>
   knots.find(knot => knot.state === 'late' || knot.state === 'due') ?? null
-
-/** When it is due, in the words of the shop's clock. */
-export const dueClock = (knot: Knot, zone: string): { day: IsoDate, time: string } =>
-  ({ day: localDay(knot.dueMs, zone), time: localTime(knot.dueMs, zone) })

@@ -2,8 +2,8 @@ import { said, type Words } from './params'
 
 /** Words for what was typed: what is wrong, and how to write it. */
 export const ENTRY_WORDS: Record<string, Words> = {
-  empty: () => 'Nothing is entered here yet.',
-  missing: () => 'This is missing.',
+  empty: () => 'Nothing is entered here yet. Fill it in.',
+  missing: () => 'This is missing. Fill it in or choose it.',
   foreign_digits: () => 'Write the figure with the digits 0 to 9.',
   not_a_number: () => 'This is not a number. Write it like 2.5 or 2,5.',
   ambiguous_comma: p => `${said.plain(p, 'typed')} could be thousands or a decimal. Leave the comma out, or write kg.`,
@@ -21,12 +21,12 @@ export const ENTRY_WORDS: Record<string, Words> = {
   reason_missing: () => 'Say why, in a few words.',
   not_a_date: () => 'This is not a date. Choose the day.',
   not_a_code: () => 'This is not a code. Codes look like L-0042.',
-  too_small: () => 'This is too short or too small.',
-  too_short: () => 'This is too short.',
+  too_small: () => 'This is too short or too small. Enter more.',
+  too_short: () => 'This is too short. Write it out.',
   too_long: () => 'This is too long or too large. Shorten it.',
-  not_in_list: () => 'This is not one of the choices.',
-  not_in_form: () => 'This is not written in a way we can read.',
-  unknown_field: () => 'There is a field here that does not belong.',
+  not_in_list: () => 'This is not one of the choices. Choose from the list.',
+  not_in_form: () => 'This is not written in a way we can read. Type it again.',
+  unknown_field: () => 'There is a field here that does not belong. Load the page again.',
   password_short: () => 'A password needs 10 characters or more.',
   sign_in_letters: () => 'A sign-in name has letters, digits, dots, dashes and @ only.',
   unknown_zone: () => 'This time zone is not known. Choose one from the list.',

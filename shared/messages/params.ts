@@ -8,7 +8,12 @@ const number = (params: NonNullable<Params>, key: string): number => Number(para
 /** Figures of a refusal in one person's way of writing. */
 export const said = {
   meat: (p: NonNullable<Params>, key: string, as: Notation) => formatMeat(number(p, key), as),
-  grams: (p: NonNullable<Params>, key: string, as: Notation) => `${formatNumber(number(p, key), 1, as.decimal)} g`,
+  /** One decimal, or two where one would drop something: 0.34 g to take off must not become 0.3. */
+  grams: (p: NonNullable<Params>, key: string, as: Notation) => {
+    const massG = number(p, key)
+    const tenths = massG * 10
+    return `${formatNumber(massG, Math.abs(tenths - Math.round(tenths)) < 1e-6 ? 1 : 2, as.decimal)} g`
+  },
   ppm: (p: NonNullable<Params>, key: string, as: Notation) => formatPpm(number(p, key), as),
   temperature: (p: NonNullable<Params>, key: string, as: Notation) => formatTemperature(number(p, key), as),
   plain: (p: NonNullable<Params>, key: string) => String(p[key] ?? ''),

@@ -26,6 +26,7 @@ describe('words', () => {
     const params = { ppm: 212.3, maxPpm: 200, takeOffG: 1.9, addMeatG: 530, source: '9 CFR 424.22(b)' }
     expect(wordsFor('rub_above_limit', params, DEFAULT_NOTATION)).toBe('212 ppm is above the limit of 200 ppm (9 CFR 424.22(b)). Take off 1.9 g of curing salt or add 530 g of meat.')
     expect(wordsFor('rub_above_limit', params, { ...DEFAULT_NOTATION, mass: 'us', decimal: ',' })).toContain('1 lb 2,7 oz of meat')
+    expect(wordsFor('rub_above_limit', { ...params, takeOffG: 0.34 }, DEFAULT_NOTATION)).toContain('Take off 0.34 g')
   })
   it('never print a broken figure', () => {
     const params = { netG: 1.98, grossG: 100, tareG: 200, minG: 50, maxG: 60_000, ppm: 1, maxPpm: 2, highPpm: 3, takeOffG: 1, addMeatG: 1, leastG: 1, carriedG: 1, wantedG: 1, leftG: 1, tempC: 9, outG: 1, readyG: 1, min: 0, max: 1, row: 1, count: 2, reason: 'cooling_late' }

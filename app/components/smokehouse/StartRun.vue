@@ -62,5 +62,5 @@ async function start(): Promise<void> {
 
 <style scoped>
 .lot { display: grid; gap: .4rem; }
-.fields { display: grid; grid-template-columns: 1fr 1fr; gap: .7rem; max-width: 620px; }
+.fields { align-items: start; display: grid; grid-template-columns: 1fr 1fr; gap: .7rem; max-width: 620px; }
 </style>
