@@ -8,7 +8,7 @@ await main(() => {
     announce: (address) => {
       console.log(`\n  ${address}\n`)
       console.log('  sign in as  marit (owner), tam (maker) or quill (inspector, reads only)')
-      console.log('  password    bacon-and-brine')
+      console.log('  password    bacon-and-brine; PINs on a shared tablet: marit 4071, tam 2846')
       console.log('\n  Ctrl-C stops it; --fresh starts over.')
     },
   })

@@ -6,6 +6,7 @@ import { ensureBuild } from './lib/build.mjs'
 import { startMariadb } from './lib/mariadb.mjs'
 import { ensureChromium, ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { at } from './lib/paths.mjs'
+import { prepare } from './lib/prepare.mjs'
 import { freePort } from './lib/processes.mjs'
 import { main, step } from './lib/steps.mjs'
 
@@ -54,6 +55,7 @@ await main(async () => {
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-pictures-'))
   const build = await step('build', ensureBuild)
   const database = await startMariadb(join(folder, 'db'))
+  await step('schema', () => prepare(database))
   const app = await startApp({ entry: build.entry, port: await freePort(), databaseUrl: database.url, sessionSecret: database.sessionSecret, demo: true })
   const { default: puppeteer } = await import('puppeteer-core')
   const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'], userDataDir: join(folder, 'profile') })

@@ -7,13 +7,14 @@ await main(() => {
   if (existsSync(at('.env'))) process.loadEnvFile(at('.env'))
   // An empty setting is one that was left at its default.
   const databaseUrl = process.env.DATABASE_URL || null
+  const adminUrl = process.env.DATABASE_ADMIN_URL || null
   const sessionSecret = process.env.SESSION_SECRET || null
   if (databaseUrl && !sessionSecret) throw new Advice('With DATABASE_URL set, SESSION_SECRET is needed too (32 characters or more, the same for every process). .env.example shows how.')
   const options = readOptions(process.argv.slice(2))
   console.log('Veldmoor')
   return serve({
     // On a database of its own choosing, several processes may run side by side, one a port.
-    name: databaseUrl ? `shop-${options.port}` : 'shop', demo: false, options, databaseUrl, sessionSecret,
+    name: databaseUrl ? `shop-${options.port}` : 'shop', demo: false, options, databaseUrl, adminUrl, sessionSecret,
     announce: address => console.log(`\n  ${address}\n\n  The first visit creates the owner's account. Ctrl-C stops it.`),
   })
 })

@@ -37,7 +37,7 @@ await main(async () => {
     count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
     const build = await step('build', ensureBuild)
     database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { manyDatabases: true }))
-    const env = { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_APP_ENTRY: build.entry }
+    const env = { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_ADMIN_URL: database.adminUrl, TEST_APP_ENTRY: build.entry }
     count(await step('integration tests', () => suite('integration', env)))
     count(await step('browser tests', () => suite('browser', env)))
   }

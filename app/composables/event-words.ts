@@ -10,9 +10,25 @@ type Teller = (typed: Bag, computed: Bag, as: Notation) => string
 const text = (value: unknown): string => String(value ?? '')
 const typedOf = (value: unknown): string => text((value as Bag | undefined)?.typed)
 
+/** What a void took back, in a few words; kinds that cannot be voided have none. */
+const KIND_WORDS: Partial<Record<EventKind, string>> = {
+  turned: 'the turn', drained: 'the draining', cure_ended: 'the end of the cure', fridge_read: 'the fridge reading', run_started: 'the start of the smoke',
+  run_read: 'the readings', run_pulled: 'the pull', sliced: 'the slicing and its packs', sent: 'the sending', lot_rubbed: 'the rub', meat_received: 'the delivery',
+  ingredient_received: 'the delivery',
+}
+export const mayBeVoided = (event: EventView): boolean => event.kind in KIND_WORDS && event.voided === null
+
 const TELL: Record<EventKind, Teller> = {
   shop_opened: t => `Shop opened: ${text(t.shopName)}.`,
   person_added: t => `Account added: ${text(t.name)}, ${text(t.role)}.`,
+  person_changed: (t, c) => {
+    const before = c.before as Bag
+    return `Account of ${text(before.name)} (${text(before.role)}) changed: ${text(t.name)}, ${text(t.role)}, ${t.active ? 'open' : 'closed'}.`
+  },
+  password_reset: t => `New password given to ${text(t.person)}.`,
+  password_changed: t => `${text(t.person)} changed their password.`,
+  pin_chosen: t => `${text(t.person)} chose a PIN.`,
+  device_ended: t => `Signed out by the owner: ${text(t.station)}.`,
   rules_confirmed: t => `Rule set confirmed by ${text(t.confirmedBy)} on ${text(t.confirmedOn)} (${text(t.reference)}).`,
   scale_added: t => `Scale added: ${text(t.name)}, reads to ${text(t.readabilityG)} g.`,
   fridge_added: t => `Fridge added: ${text(t.name)}.`,
@@ -38,6 +54,7 @@ const TELL: Record<EventKind, Teller> = {
   sliced: (t, c, as) => `Sliced: ${(t.packs as unknown[]).length} packs${t.readyWeight ? `, ready to slice “${typedOf(t.readyWeight)}”` : ''}; ${formatMeat(Number(c.outG), as)} in all.`,
   sent: t => `${(t.packCodes as unknown[]).length} packs sent to ${text(t.customer)}.`,
   corrected: (_t, c) => `Corrected ${text(c.about)}: “${text(c.from)}” to “${text(c.to)}”.`,
+  voided: t => `Voided: ${KIND_WORDS[t.kind as EventKind] ?? text(t.kind)}.`,
   held: (_t, c, as) => `Held: ${holdWords(c.reason as HoldReason, as)}.`,
   disposed: (t, c, as) => `Owner decided on “${holdWords(c.hold as HoldReason, as)}”: ${text(t.disposition)}.`,
 }

@@ -3,21 +3,25 @@ import type { z } from 'zod'
 import { faultsOf, type FieldFault } from '#shared/contracts/issues'
 import { wordsFor } from '#shared/messages/en'
 import type { Problem } from '#shared/contracts/problem'
-import { problemWords, send } from '~/api/client'
+import { problemWords } from '~/api/client'
+import { sendSigned } from '~/api/signed-send'
 import { useSession } from '~/stores/session'
+
+/** Every write's answer names its record in the book, by which it can be undone; null when it made none. */
+export interface Recorded { eventId: number | null }
 
 /**
  * One save button. Checks with the same contract as the server, sends under a key that stays the same until an answer is
  * sure, and keeps the problem beside the fields. Nothing typed is touched on failure.
  */
-export function useSave<T>(contract?: z.ZodType) {
+export function useSave<T = object>(contract?: z.ZodType) {
   const session = useSession()
   const saving = ref(false)
   const problem = ref<Problem | null>(null)
   const faults = ref<FieldFault[]>([])
   let key = crypto.randomUUID()
 
-  async function save(path: string, body: unknown, method: 'POST' | 'PUT' = 'POST'): Promise<T | null> {
+  async function save(path: string, body: unknown, method: 'POST' | 'PUT' = 'POST'): Promise<(T & Recorded) | null> {
     if (saving.value) return null
     problem.value = null
     faults.value = []
@@ -27,7 +31,7 @@ export function useSave<T>(contract?: z.ZodType) {
       return null
     }
     saving.value = true
-    const reply = await send<T>(method, path, body, key)
+    const reply = await sendSigned<T & Recorded>(method, path, body, key)
     saving.value = false
     if (reply.ok) {
       key = crypto.randomUUID()

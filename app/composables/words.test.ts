@@ -21,6 +21,11 @@ describe('dates and spans as people read them', () => {
 const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: string]> = {
   shop_opened: [{ shopName: 'Shed' }, {}, 'Shop opened: Shed.'],
   person_added: [{ name: 'Ben', role: 'maker' }, {}, 'Account added: Ben, maker.'],
+  person_changed: [{ name: 'Ben', role: 'owner', active: true }, { before: { name: 'Ben', role: 'maker' } }, 'Account of Ben (maker) changed: Ben, owner, open.'],
+  password_reset: [{ person: 'Ben' }, {}, 'New password given to Ben.'],
+  password_changed: [{ person: 'Ben' }, {}, 'Ben changed their password.'],
+  pin_chosen: [{ person: 'Ben' }, {}, 'Ben chose a PIN.'],
+  device_ended: [{ station: 'Wall' }, {}, 'Signed out by the owner: Wall.'],
   rules_confirmed: [{ confirmedBy: 'Ada', confirmedOn: '2026-11-01', reference: 'folder' }, {}, 'Rule set confirmed by Ada on 2026-11-01 (folder).'],
   scale_added: [{ name: 'Fine', readabilityG: 0.1 }, {}, 'Scale added: Fine, reads to 0.1 g.'],
   fridge_added: [{ name: 'Big' }, {}, 'Fridge added: Big.'],
@@ -38,6 +43,7 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   sliced: [{ packs: [1, 2], readyWeight: { typed: '3.5 kg' } }, { outG: 3400 }, 'Sliced: 2 packs, ready to slice “3.5 kg”; 3.400 kg in all.'],
   sent: [{ packCodes: ['P-1', 'P-2'], customer: 'Corner' }, {}, '2 packs sent to Corner.'],
   corrected: [{}, { about: 'L-0001 / 2', from: '2.98 kg', to: '2.89 kg' }, 'Corrected L-0001 / 2: “2.98 kg” to “2.89 kg”.'],
+  voided: [{ kind: 'turned' }, {}, 'Voided: the turn.'],
   held: [{}, { reason: 'fridge_warm' }, 'Held: fridge above 7 °C for over 2 h.'],
   disposed: [{ disposition: 'release' }, { hold: 'cooling_late' }, 'Owner decided on “cooled too slowly”: release.'],
 }

@@ -5,6 +5,7 @@ import { useTheme } from 'vuetify'
 import KeyList from '~/components/shell/KeyList.vue'
 import NoticeLine from '~/components/shell/NoticeLine.vue'
 import RoomStrip from '~/components/shell/RoomStrip.vue'
+import SignPad from '~/components/shell/SignPad.vue'
 import ShellHead from '~/components/shell/ShellHead.vue'
 import { useShellKeys } from '~/composables/use-shell-keys'
 import { useSession } from '~/stores/session'
@@ -33,6 +34,7 @@ watch(() => route.path, () => document.getElementById('room')?.focus({ preventSc
       <slot />
     </main>
     <NoticeLine />
+    <SignPad v-if="inside" />
     <KeyList v-model="showKeys" />
   </div>
 </template>

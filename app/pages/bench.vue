@@ -20,13 +20,13 @@ import PageHead from '~/components/common/PageHead.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
 const { as, meat } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const view = ref<BenchView | null>(null)
 const lost = ref<Problem | null>(null)
 const { draft, clear } = useDraft('bench', emptyBench)
@@ -48,7 +48,7 @@ async function rub(): Promise<void> {
   const made = await save('/api/lots', body.value)
   if (!made) return
   clear()
-  say(`${made.code} is rubbed: day 0.`)
+  recorded(`${made.code} is rubbed: day 0.`, made.eventId, () => navigateTo('/bench') as Promise<unknown>)
   await navigateTo(`/lots/${made.code}`)
 }
 onMounted(load)

@@ -8,6 +8,7 @@ import type { ThreadView } from '#shared/contracts/thread'
 import { problemWords, read } from '~/api/client'
 import BookList from '~/components/common/BookList.vue'
 import PageHead from '~/components/common/PageHead.vue'
+import BookCheck from '~/components/ledger/BookCheck.vue'
 import LotTable from '~/components/ledger/LotTable.vue'
 import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
 import { useFloor } from '~/stores/floor'
@@ -41,9 +42,12 @@ async function show(): Promise<void> {
 }
 onMounted(async () => {
   await Promise.all([show(), floor.load()])
+  await loadBook()
+})
+async function loadBook(): Promise<void> {
   const reply = await read<EventView[]>('/api/events')
   if (reply.ok) events.value = reply.value
-})
+}
 watch(() => route.query.code, show)
 </script>
 
@@ -57,7 +61,8 @@ watch(() => route.query.code, show)
     <p v-if="words" class="caution grave" role="alert">{{ words }}</p>
     <ThreadDrawing v-if="thread" :thread="thread" />
     <LotTable v-if="floor.view" :lots="floor.lots" />
-    <BookList :events="events" with-subjects />
+    <BookCheck />
+    <BookList :events="events" with-subjects @changed="loadBook" />
   </div>
 </template>
 

@@ -1,16 +1,21 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
-import type { ScaleView, ShopView } from '#shared/contracts/lots'
+import { computed, onMounted, ref } from 'vue'
+import type { OfficeView } from '#shared/contracts/office'
 import type { Problem } from '#shared/contracts/problem'
 import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
+import DeviceList from '~/components/office/DeviceList.vue'
+import MyAccount from '~/components/office/MyAccount.vue'
 import ConfirmRules from '~/components/office/ConfirmRules.vue'
 import MyNotation from '~/components/office/MyNotation.vue'
 import PeopleList from '~/components/office/PeopleList.vue'
 import ScaleList from '~/components/office/ScaleList.vue'
+import { useSession } from '~/stores/session'
 
-export interface OfficeView { shop: ShopView, scales: ScaleView[], fridges: { id: number, name: string }[], people: { name: string, initials: string, signIn: string, role: string }[] }
+const session = useSession()
+const shared = computed(() => session.view?.station?.shared ?? false)
+const mine = computed(() => view.value?.people.find(person => person.id === session.user?.id))
 const view = ref<OfficeView | null>(null)
 const lost = ref<Problem | null>(null)
 async function load(): Promise<void> {
@@ -27,9 +32,11 @@ onMounted(load)
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Opening the drawer…</p>
     <div v-else class="office">
-      <MyNotation />
+      <MyNotation v-if="!shared" />
+      <MyAccount v-if="!shared" :has-pin="mine?.hasPin ?? false" @saved="load" />
       <ConfirmRules :shop="view.shop" @saved="load" />
       <PeopleList :people="view.people" @saved="load" />
+      <DeviceList v-if="session.isOwner" :devices="view.devices" @saved="load" />
       <ScaleList :scales="view.scales" @saved="load" />
     </div>
   </div>

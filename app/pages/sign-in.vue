@@ -8,11 +8,15 @@ import { useSession } from '~/stores/session'
 
 const session = useSession()
 const route = useRoute()
-const form = reactive({ signIn: '', password: '' })
+const REMEMBERED = 'veldmoor-station'
+/** What this device was called last time. */
+const form = reactive({ signIn: '', password: '', shared: false, station: localStorage.getItem(REMEMBERED) ?? '' })
 const { save, saving, errorAt, message } = useSave(signInInput)
 
 async function enter(): Promise<void> {
-  if (!await save('/api/session', { ...form })) return
+  const { station, ...rest } = form
+  if (!await save('/api/session', form.shared ? { ...rest, station } : rest)) return
+  if (form.shared) localStorage.setItem(REMEMBERED, station)
   await session.load()
   const then = String(route.query.then ?? '/')
   // Only a path of ours: "//elsewhere" is another site.
@@ -28,6 +32,8 @@ async function enter(): Promise<void> {
     </div>
     <VTextField v-model="form.signIn" label="Name" autocomplete="username" autocapitalize="none" autofocus :error-messages="errorAt('signIn')" />
     <VTextField v-model="form.password" label="Password" type="password" autocomplete="current-password" :error-messages="errorAt('password')" />
+    <VCheckbox v-model="form.shared" label="This is a shared tablet: each record is signed with a PIN" hide-details class="shared" />
+    <VTextField v-if="form.shared" v-model="form.station" label="What the tablet is called" placeholder="Cold-room tablet" maxlength="60" :error-messages="errorAt('station')" />
     <SaveProblem :message="message" />
     <VBtn type="submit" color="primary" class="floor" :loading="saving">Sign in</VBtn>
     <div v-if="session.view?.demoSignIns" class="caution calm">
@@ -43,5 +49,6 @@ async function enter(): Promise<void> {
 <style scoped>
 .door { max-width: 430px; margin: 9vh auto 0; }
 h1 { font-size: 3rem; }
+.shared :deep(.v-label) { opacity: 1; color: var(--peat); white-space: normal; }
 .as { font: inherit; font-weight: 700; text-decoration: underline; text-underline-offset: 3px; min-height: 24px; }
 </style>

@@ -8,7 +8,7 @@ const READY_WITHIN_MS = 60_000
 export async function startApp({ entry, port, databaseUrl, sessionSecret, demo = false, pidFile = null, env = {}, onLine = () => {} }) {
   const child = spawn(process.execPath, [entry], {
     detached: true, stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), DATABASE_URL: databaseUrl, SESSION_SECRET: sessionSecret, VELDMOOR_DEMO: demo ? '1' : '', ...env },
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), DATABASE_URL: databaseUrl, DATABASE_ADMIN_URL: '', SESSION_SECRET: sessionSecret, VELDMOOR_DEMO: demo ? '1' : '', ...env },
   })
   let ended = false
   let output = ''

@@ -6,6 +6,7 @@ import { startMariadb } from './mariadb.mjs'
 import { ensureMariadb, ensureNodePackages } from './packages.mjs'
 import { livingPid, portIsTaken, stopLeftover, takeLock } from './processes.mjs'
 import { at, stateFolder } from './paths.mjs'
+import { prepare } from './prepare.mjs'
 import { Advice, step } from './steps.mjs'
 
 const USUAL_PORT = 4750
@@ -21,7 +22,7 @@ export function readOptions(argv, env = process.env) {
 
 /** The application's own lines: its opening steps in our columns, the rest as they are. */
 function showLine(line) {
-  const opening = /^(schema|demo shop): (.*) \(([\d.]+ s)\)$/.exec(line)
+  const opening = /^(demo shop): (.*) \(([\d.]+ s)\)$/.exec(line)
   if (opening) console.log(`  ${opening[1].padEnd(22)} ${opening[2]}, ${opening[3]}`)
   else if (!/^Listening on/.test(line)) console.log(`  ${line}`)
 }
@@ -52,7 +53,7 @@ async function untilStopped(stop, servers) {
 }
 
 /** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock. */
-export async function serve({ name, demo, options, databaseUrl = null, sessionSecret = null, announce }) {
+export async function serve({ name, demo, options, databaseUrl = null, adminUrl = null, sessionSecret = null, announce }) {
   const folder = join(stateFolder(), name)
   mkdirSync(folder, { recursive: true })
   const lock = join(folder, 'lock')
@@ -76,6 +77,8 @@ export async function serve({ name, demo, options, databaseUrl = null, sessionSe
     starting?.catch(() => {})
     const build = await step('build', ensureBuild)
     const database = starting && await step('database', () => starting)
+    // Without the owner's address, another process has brought the schema up to date, or the application says what it lacks.
+    if (database || adminUrl) await step('schema', () => prepare(database ?? { adminUrl, url: databaseUrl }))
     const app = await step('application', async () => {
       const started = await startApp({
         entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,

@@ -1,4 +1,4 @@
 import { readRoute } from '../http/read-route'
-import { officeView } from '../services/office/office'
+import { officeView } from '../services/office/office-view'
 
-export default readRoute(({ tables }) => officeView(tables))
+export default readRoute(({ tables, ...reader }) => officeView(tables, reader))

@@ -1,25 +1,19 @@
-import { defineEventHandler, getRequestIP } from 'h3'
-import { faultsOf } from '#shared/contracts/issues'
+import { getRequestIP } from 'h3'
 import { signInInput } from '#shared/contracts/people'
 import { appState } from '../http/app-state'
-import { refuse, replyFailure, replyFaults, replyRefusal } from '../http/reply'
-import { isSameOrigin, sessionOf } from '../http/session'
-import { readJson } from '../http/write-route'
-import { signIn } from '../services/people/sign-in'
+import { doorRoute } from '../http/door-route'
+import { cookieOf } from '../http/session'
+import { refuse } from '../services/context'
+import { startSession } from '../services/people/sessions'
+import { signedIn, signIn } from '../services/people/sign-in'
 
-export default defineEventHandler(async (event) => {
-  try {
-    if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
-    const body = await readJson(event)
-    if (!body.ok) return replyRefusal(event, body)
-    const input = signInInput.safeParse(body.value)
-    if (!input.success) return replyFaults(event, faultsOf(input.error))
-    const answer = await signIn(appState().store, input.data, getRequestIP(event) ?? 'unknown', Date.now())
-    if (!answer.ok) return replyRefusal(event, answer)
-    await (await sessionOf(event)).update({ userId: answer.value.id })
-    return answer.value
-  }
-  catch (error) {
-    return replyFailure(event, error)
-  }
+export default doorRoute(signInInput, async (event, { signIn: name, password, station, shared }) => {
+  const { store } = appState()
+  const nowMs = Date.now()
+  const found = await signIn(store, { signIn: name, password }, getRequestIP(event) ?? 'unknown', nowMs)
+  if (!found.ok) return found
+  if (shared && found.value.role === 'inspector') return refuse('not_your_role', { role: 'inspector' })
+  const token = await startSession(store.tables, { userId: found.value.id, station, shared }, nowMs)
+  await (await cookieOf(event)).update({ token })
+  return { ok: true, value: signedIn(found.value) }
 })

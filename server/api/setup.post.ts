@@ -1,25 +1,16 @@
-import { defineEventHandler } from 'h3'
-import { faultsOf } from '#shared/contracts/issues'
-import { setupInput } from '#shared/contracts/people'
+import { OWN_DEVICE, setupInput } from '#shared/contracts/people'
 import { appState } from '../http/app-state'
-import { refuse, replyFailure, replyFaults, replyRefusal } from '../http/reply'
-import { isSameOrigin, sessionOf } from '../http/session'
-import { readJson } from '../http/write-route'
+import { doorRoute } from '../http/door-route'
+import { cookieOf } from '../http/session'
 import { setUpShop } from '../services/people/set-up-shop'
+import { startSession } from '../services/people/sessions'
 
-export default defineEventHandler(async (event) => {
-  try {
-    if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
-    const body = await readJson(event)
-    if (!body.ok) return replyRefusal(event, body)
-    const input = setupInput.safeParse(body.value)
-    if (!input.success) return replyFaults(event, faultsOf(input.error))
-    const made = await setUpShop(appState().store, input.data, Date.now())
-    if (!made.ok) return replyRefusal(event, made)
-    await (await sessionOf(event)).update({ userId: made.value.id })
-    return made.value
-  }
-  catch (error) {
-    return replyFailure(event, error)
-  }
+export default doorRoute(setupInput, async (event, input) => {
+  const { store } = appState()
+  const nowMs = Date.now()
+  const made = await setUpShop(store, input, nowMs)
+  if (!made.ok) return made
+  const token = await startSession(store.tables, { userId: made.value.id, station: OWN_DEVICE, shared: false }, nowMs)
+  await (await cookieOf(event)).update({ token })
+  return made
 })

@@ -13,6 +13,10 @@ const GRAM_DIGITS = { whole: 13, decimals: 4 }
 
 export const int = () => column(DataTypes.INTEGER, Number)
 export const text = <T extends string = string>(length = 255) => column<T>(DataTypes.STRING(length), value => String(value) as T)
+/** Kept to the byte: what a hash covers must come back as it went in. */
+export const longText = () => column(DataTypes.TEXT('medium'), String)
+/** Whole numbers up to 2^53. */
+export const bigint = () => column(DataTypes.BIGINT, Number)
 export const uuid = () => column(DataTypes.UUID, String)
 /** Exact in the database, a number here: DECIMAL arrives as a string. */
 export const decimal = (whole: number, decimals: number) => column(DataTypes.DECIMAL(whole, decimals), Number)

@@ -1,18 +1,29 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import * as first from './migrations/2026-11-23-first-slice'
+import * as chainedBook from './migrations/2026-11-23-chained-book'
+import * as stations from './migrations/2026-11-23-stations'
+import * as voids from './migrations/2026-11-23-voids'
+import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
 const LOCK_SECONDS = 60
+const HISTORY = 'migrations'
 
 /** In order of age; a list, because a bundled server has no folder to search. */
-const MIGRATIONS = [first]
+const MIGRATIONS: readonly Migration[] = [first, chainedBook, stations, voids]
 
-/** Brings the schema up to date. Several processes may start at once: one migrates, the others wait. */
+/** Brings the schema up to date, as a user who may change it. Several may begin at once: one migrates, the others wait. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: MIGRATIONS.map(m => ({ name: m.name, up: async () => { for (const sql of m.up) await sequelize.query(sql, { type: QueryTypes.RAW }) } })),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    migrations: MIGRATIONS.map(m => ({
+      name: m.name,
+      up: async () => {
+        for (const sql of m.up) await sequelize.query(sql, { type: QueryTypes.RAW })
+        await m.after?.(sequelize)
+      },
+    })),
+    storage: new SequelizeStorage({ sequelize, tableName: HISTORY }),
     logger: undefined,
   })
   return await sequelize.transaction(async (transaction) => {
@@ -26,4 +37,13 @@ export async function migrate(sequelize: Sequelize): Promise<string[]> {
       await sequelize.query(`SELECT RELEASE_LOCK('${LOCK}') AS released`, select)
     }
   })
+}
+
+/** Names of migrations that this version knows and the database has not had. A database without a history lacks all. */
+export async function missingMigrations(sequelize: Sequelize): Promise<string[]> {
+  const select = { type: QueryTypes.SELECT } as const
+  const tables = await sequelize.query(`SHOW TABLES LIKE '${HISTORY}'`, select)
+  const done = tables.length ? await sequelize.query<{ name: string }>(`SELECT name FROM ${HISTORY}`, select) : []
+  const names = new Set(done.map(row => row.name))
+  return MIGRATIONS.map(m => m.name).filter(name => !names.has(name))
 }

@@ -10,19 +10,24 @@ export type NewRowOf<T> = T extends TableSpec<infer C>
   & { [K in keyof C as null extends ReadAs<C[K]> ? K : never]?: ReadAs<C[K]> }
   : never
 
-export interface TableSpec<C extends Columns> { name: string, columns: C }
+export interface TableSpec<C extends Columns> { name: string, columns: C, voidable: boolean }
 /** One declaration a table; select and insert types derive from it. Every table has an `id`. */
-export const tableSpec = <C extends Columns>(name: string, columns: C): TableSpec<C> => ({ name, columns })
+export const tableSpec = <C extends Columns>(name: string, columns: C): TableSpec<C> => ({ name, columns, voidable: false })
+/** Rows that a later record may void: they stay in the table and out of every answer. */
+export const voidableSpec = <C extends Columns>(name: string, columns: C): TableSpec<C> => ({ name, columns, voidable: true })
 
-export interface FindOptions { order?: Order, limit?: number, offset?: number, lock?: boolean }
+export interface FindOptions { order?: Order, limit?: number, offset?: number, lock?: boolean, withVoided?: boolean }
 
 /** A table inside one transaction (or none). Only plain rows come out, never a model. */
 export interface Table<T> {
   insert: (row: NewRowOf<T>) => Promise<number>
-  insertMany: (rows: NewRowOf<T>[]) => Promise<void>
+  /** Rows may bring their id, where the order is theirs to give. */
+  insertMany: (rows: (NewRowOf<T> & { id?: number })[]) => Promise<void>
   find: (where?: WhereOptions, options?: FindOptions) => Promise<RowOf<T>[]>
   one: (where: WhereOptions, options?: FindOptions) => Promise<RowOf<T> | null>
   count: (where?: WhereOptions) => Promise<number>
+  /** Takes rows out of the current state; only voidable tables have it done. */
+  setVoid: (ids: readonly number[]) => Promise<void>
   update: (id: number, change: Partial<NewRowOf<T>>) => Promise<void>
 }
 
@@ -36,6 +41,7 @@ export function defineModel<C extends Columns>(sequelize: Sequelize, spec: Table
   for (const [name, column] of Object.entries(spec.columns)) {
     attributes[name] = { ...column.options, field: snake(name) }
   }
+  if (spec.voidable) attributes.voided = { ...int().options, defaultValue: 0 }
   return sequelize.define(spec.name, attributes, { tableName: spec.name, timestamps: false, freezeTableName: true })
 }
 
@@ -48,17 +54,22 @@ export function bindTable<C extends Columns>(
     for (const [name, column] of Object.entries(spec.columns)) row[name] = column.read(raw[name])
     return row as Row
   }
+  const live = (where: WhereOptions): WhereOptions => spec.voidable ? { ...where, voided: 0 } : where
   const find = async (where: WhereOptions = {}, options: FindOptions = {}) => {
-    const { lock, ...rest } = options
-    const rows = await model.findAll({ where, ...rest, transaction, raw: true, ...(lock ? { lock: true } : {}) })
+    const { lock, withVoided, ...rest } = options
+    const rows = await model.findAll({ where: withVoided ? where : live(where), ...rest, transaction, raw: true, ...(lock ? { lock: true } : {}) })
     return (rows as unknown as Record<string, unknown>[]).map(read)
   }
   return {
     find,
     one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
-    count: where => model.count({ where, transaction }),
+    count: where => model.count({ where: live(where ?? {}), transaction }),
     insert: async row => Number((await model.create(row, { transaction })).get('id')),
-    insertMany: async (rows) => { await model.bulkCreate(rows, { transaction }) },
+    insertMany: async (rows) => { if (rows.length > 0) await model.bulkCreate(rows, { transaction }) },
+    // A voided row's mark is its own id: unique keys then leave its place to another.
+    setVoid: async (ids) => {
+      for (const id of ids) await model.update({ voided: id }, { where: { id }, transaction })
+    },
     update: async (id, change) => { await model.update(change, { where: { id }, transaction }) },
   }
 }

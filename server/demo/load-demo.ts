@@ -19,6 +19,10 @@ async function addPeople(store: Store): Promise<{ owner: number, maker: number }
   for (const { signIn, name, initials, role } of DEMO_SIGN_INS.slice(1)) {
     await store.tables.users.insert({ signIn, name, initials, role, passwordHash, notation: DEFAULT_NOTATION, active: true })
   }
+  for (const { signIn, pin } of DEMO_SIGN_INS) {
+    const user = await store.tables.users.one({ signIn })
+    if (pin) await store.tables.users.update(user!.id, { pinHash: await hashPassword(pin) })
+  }
   const users = await store.tables.users.find()
   const idOf = (signIn: string) => users.find(user => user.signIn === signIn)!.id
   return { owner: idOf('marit'), maker: idOf('tam') }

@@ -1,9 +1,10 @@
 import { addDays, instantOf, localDay } from '#core/calendar/local-day'
 import type { Store } from '../db/store'
-import type { Answer, WriteContext } from '../services/context'
+import { appendEvents } from '../services/book/append-events'
+import type { Answer, NewEvent, WriteContext } from '../services/context'
 
 type Write<T> = (ctx: WriteContext) => Promise<Answer<T>>
-interface Action { atMs: number, who: number, run: (ctx: WriteContext) => Promise<void> }
+interface Action { atMs: number, who: number, station: string, run: (ctx: WriteContext) => Promise<void> }
 
 /** A sequence of records on the shop's clock, played in order of time through the same services as real ones. */
 export class Scene {
@@ -28,10 +29,10 @@ export class Scene {
   }
 
   /** Plans a write; what lies in the future is left out. `name` remembers the code that the answer carries. */
-  add<T>(atMs: number, who: number, write: Write<T>, name?: string): void {
+  add<T>(atMs: number, who: number, write: Write<T>, name?: string, station = 'Cold-room tablet'): void {
     if (atMs > this.nowMs) return
     this.actions.push({
-      atMs, who,
+      atMs, who, station,
       run: async (ctx) => {
         const answer = await write(ctx)
         if (!answer.ok) throw new Error(`demo record ${name ?? ''} refused: ${answer.code} ${JSON.stringify(answer.params ?? {})}`)
@@ -43,9 +44,13 @@ export class Scene {
 
   async play(store: Store): Promise<number> {
     const inOrder = this.actions.toSorted((a, b) => a.atMs - b.atMs)
+    const names = new Map((await store.tables.users.find()).map(user => [user.id, user.name]))
     await store.transaction(async (tables) => {
-      for (const action of inOrder) {
-        await action.run({ tables, actor: { id: action.who, role: 'owner' }, nowMs: action.atMs, zone: this.zone })
+      for (const { atMs, who, station, run } of inOrder) {
+        const writer = { actor: { id: who, role: 'owner' as const, name: names.get(who)! }, station, nowMs: atMs, zone: this.zone }
+        const entries: NewEvent[] = []
+        await run({ ...writer, tables, entries })
+        await appendEvents(tables, writer, entries)
       }
     })
     return inOrder.length

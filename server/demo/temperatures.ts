@@ -1,8 +1,9 @@
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import { correctionInput } from '#shared/contracts/corrections'
-import { turnLot, voidTurn } from '../services/cold-room/cure-steps'
+import { turnLot } from '../services/cold-room/cure-steps'
 import { readFridge } from '../services/cold-room/read-fridge'
 import { correct } from '../services/corrections/correct'
+import { undoRecord } from '../services/voids/void-record'
 import { seeded } from './curves'
 import type { Scene } from './scene'
 
@@ -33,11 +34,9 @@ export function planCorrections(scene: Scene, who: { owner: number, maker: numbe
     const piece = await ctx.tables.pieces.one({ lotId: lot!.id, number: 2 })
     return correct(ctx, correctionInput.parse({ what: 'piece_weight', id: piece!.id, value: '2.89 kg', reason: 'read 2.98 for 2.89; weighed again' }))
   })
-  let turnId = 0
-  scene.add(scene.at(-7, '12:00'), who.maker, async (ctx) => {
-    const turned = await turnLot(ctx, scene.code('shoulder 2'))
-    if (turned.ok) turnId = turned.value.turnId
-    return turned
+  scene.add(scene.at(-7, '12:00'), who.maker, ctx => turnLot(ctx, scene.code('shoulder 2')))
+  scene.add(scene.at(-7, '12:04'), who.maker, async (ctx) => {
+    const [turned] = await ctx.tables.events.find({ kind: 'turned', atMs: scene.at(-7, '12:00') })
+    return undoRecord(ctx, turned!.id)
   })
-  scene.add(scene.at(-7, '12:04'), who.maker, ctx => voidTurn(ctx, turnId, 'pressed the wrong lot'))
 }

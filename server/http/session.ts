@@ -1,26 +1,28 @@
 import { getRequestHeader, useSession, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
+import { MS_PER_SECOND } from '#core/units/quantities'
+import { openSession, SHARED_MS, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
 import { appState } from './app-state'
 
-const TWELVE_HOURS_S = 12 * 60 * 60
-
-/** The sealed, signed cookie of a browser: holds only who signed in. */
-export const sessionOf = (event: H3Event) => {
+/** The sealed, signed cookie of a browser: holds only the token of its session, which the database may end. */
+export const cookieOf = (event: H3Event) => {
   const { settings } = appState()
-  return useSession<{ userId?: number }>(event, {
-    password: settings.sessionSecret, name: 'veldmoor', maxAge: TWELVE_HOURS_S,
+  return useSession<{ token?: string }>(event, {
+    password: settings.sessionSecret, name: 'veldmoor', maxAge: SHARED_MS / MS_PER_SECOND,
     cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: settings.secureCookies },
   })
 }
 
-/** Who is signed in, looked up afresh: a closed account is out at once. */
-export async function personOf(event: H3Event): Promise<SignedIn | null> {
-  const { userId } = (await sessionOf(event)).data
-  if (userId === undefined) return null
-  const user = await appState().store.tables.users.one({ id: userId, active: true })
-  return user && signedIn(user)
+/** Who is at the door, looked up afresh: a closed account or an ended session is out at once. */
+export async function atDoor(event: H3Event): Promise<OpenSession | null> {
+  const { token } = (await cookieOf(event)).data
+  return token === undefined ? null : await openSession(appState().store.tables, token, Date.now())
 }
+
+/** Who reads: on a shared tablet nobody reads as more than a maker, whoever opened it. */
+export const readerOf = ({ session, user }: OpenSession): SignedIn =>
+  ({ ...signedIn(user), ...(session.shared && user.role === 'owner' ? { role: 'maker' as const } : {}) })
 
 export const WRITERS: readonly Role[] = ['owner', 'maker']
 

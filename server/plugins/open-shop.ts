@@ -1,9 +1,9 @@
 import type { NitroApp } from 'nitropack'
 import { loadDemo } from '../demo/load-demo'
-import { migrate } from '../db/migrate'
+import { missingMigrations } from '../db/migrate'
 import { appState } from '../http/app-state'
 
-/** Before the first answer: schema up to date, and the demo shop when asked for. Its times are printed for the start command. */
+/** Before the first answer: the schema is looked at, and the demo shop loaded when asked for. Its times are printed for the start command. */
 async function open(): Promise<void> {
   const { store, settings } = appState()
   const timed = async (what: string, work: () => Promise<string>) => {
@@ -11,10 +11,8 @@ async function open(): Promise<void> {
     const outcome = await work()
     console.log(`${what}: ${outcome} (${((performance.now() - startedMs) / 1000).toFixed(1)} s)`)
   }
-  await timed('schema', async () => {
-    const applied = await migrate(store.sequelize)
-    return applied.length ? `${applied.length} migration(s) applied` : 'up to date'
-  })
+  const missing = await missingMigrations(store.sequelize)
+  if (missing.length) throw new Error(`the schema lacks ${missing.join(', ')}: start with "npm start", which brings it up to date`)
   if (settings.demo) await timed('demo shop', () => loadDemo(store, Date.now()))
 }
 

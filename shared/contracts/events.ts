@@ -1,7 +1,9 @@
+import type { BreakKind } from '#core/book/walk-chain'
+
 /** Kinds of record in the book. */
 export const EVENT_KINDS = [
-  'shop_opened', 'person_added', 'rules_confirmed', 'scale_added', 'fridge_added', 'meat_received', 'ingredient_received', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
-  'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'corrected', 'held', 'disposed',
+  'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'fridge_added', 'meat_received', 'ingredient_received', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
+  'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'corrected', 'voided', 'held', 'disposed',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 
@@ -12,8 +14,27 @@ export interface EventView {
   zone: string
   who: string
   initials: string
+  /** The device it was recorded on. */
+  station: string
   typed: unknown
   computed: unknown
   reason: string | null
   subjects: string[]
+  /** The record that this one voids. */
+  voidsId: number | null
+  /** The record that voids this one. */
+  voided: { id: number, who: string, atMs: number, reason: string | null } | null
+  /** How far the computer's clock lay behind the record before; null when it did not. */
+  clockBehindMs: number | null
+  hash: string
+}
+
+/** What a check of the whole book found. */
+export interface BookCheckView {
+  records: number
+  end: { id: number, hash: string }
+  broken: { id: number, why: BreakKind } | null
+  ms: number
+  /** True when the application's database user may change or remove records, which it should not. */
+  changeable: boolean
 }

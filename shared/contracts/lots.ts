@@ -4,7 +4,7 @@ import type { RuleSet } from '#core/rules/rule-set'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
 import type { SmokeOutcome } from '#core/smoke/outcome'
-import { code, decimal, INGREDIENT_RANGE, note, percent, PIECE_RANGE, reason, THICKNESS_RANGE_MM, weight } from './fields'
+import { code, decimal, INGREDIENT_RANGE, note, percent, PIECE_RANGE, THICKNESS_RANGE_MM, weight } from './fields'
 import type { EventView } from './events'
 import type { HoldReason } from './holds'
 import type { Judgement } from './judgement'
@@ -32,7 +32,6 @@ export const rubInput = z.strictObject({
 export type RubInput = z.output<typeof rubInput>
 
 export const emptyInput = z.strictObject({})
-export const voidTurnInput = z.strictObject({ reason: reason() })
 
 export interface ScaleView { id: number, name: string, purpose: 'meat' | 'mix', readabilityG: number }
 export interface ShopView {

@@ -11,7 +11,29 @@ export const signInName = () => z.string().trim().toLowerCase().min(2, { error: 
   .regex(/^[a-z0-9._@-]+$/, { error: 'sign_in_letters' })
 const password = () => z.string().min(LEAST_PASSWORD, { error: 'password_short' }).max(200)
 
-export const signInInput = z.strictObject({ signIn: z.string().trim().toLowerCase().min(1, { error: 'empty' }).max(64), password: z.string().min(1, { error: 'empty' }).max(200) })
+const enteredPassword = () => z.string().min(1, { error: 'empty' }).max(200)
+const LONGEST_STATION = 60
+/** What a device is called in the book when nobody named it. */
+export const OWN_DEVICE = 'own device'
+
+export const signInInput = z.strictObject({
+  signIn: z.string().trim().toLowerCase().min(1, { error: 'empty' }).max(64), password: enteredPassword(),
+  /** The device's name, "Cold-room tablet". */
+  station: name(LONGEST_STATION).default(OWN_DEVICE),
+  /** A shared tablet: whoever records signs with a PIN. */
+  shared: z.boolean().default(false),
+})
+
+/** All one digit, or running up or down: the first that anyone tries. */
+const isEasyPin = (pin: string): boolean => {
+  const steps = new Set([...pin].slice(1).map((digit, i) => Number(digit) - Number(pin[i])))
+  return steps.size === 1 && [0, 1, -1].includes([...steps][0]!)
+}
+const PIN = /^\d{4,6}$/
+const pinDigits = () => z.string().regex(PIN, { error: 'pin_digits' })
+export const pinInput = z.strictObject({ password: enteredPassword(), pin: pinDigits().refine(pin => !PIN.test(pin) || !isEasyPin(pin), { error: 'pin_easy' }) })
+export const signatureInput = z.strictObject({ userId: z.number().int().positive(), pin: pinDigits() })
+export const ownPasswordInput = z.strictObject({ password: enteredPassword(), next: password() })
 
 export const notationInput = z.strictObject({
   mass: z.enum(['metric', 'us']), temperature: z.enum(['C', 'F']),
@@ -22,6 +44,10 @@ export const personInput = z.strictObject({
   name: name(), initials: name(4), signIn: signInName(), password: password(), role: z.enum(ROLES),
 })
 
+/** What the owner may change of an account; the sign-in name stays, because the book and people know it. */
+export const personChangeInput = personInput.pick({ name: true, initials: true, role: true }).extend({ active: z.boolean() })
+export const passwordResetInput = z.strictObject({ password: password() })
+
 export const setupInput = z.strictObject({
   shopName: name(), zone: z.string().max(64).refine(isZone, { error: 'unknown_zone' }),
   owner: personInput.omit({ role: true }),
@@ -29,6 +55,16 @@ export const setupInput = z.strictObject({
 
 export const rulesConfirmationInput = z.strictObject({ confirmedBy: name(), confirmedOn: isoDate(), reference: name(250) })
 export const scaleInput = z.strictObject({ name: name(), purpose: z.enum(['meat', 'mix']), readabilityG: decimal(0.001, 1000) })
+
+/** The device someone is at. On a shared one, `signer` is whose PIN signs until `signedUntilMs`. */
+export interface StationView {
+  name: string
+  shared: boolean
+  signer: { id: number, name: string, initials: string } | null
+  signedUntilMs: number | null
+  /** Who may sign here: those with a PIN. */
+  signers: { id: number, name: string, initials: string }[]
+}
 
 export interface SignedIn {
   id: number
@@ -38,4 +74,10 @@ export interface SignedIn {
   notation: Notation
 }
 
-export interface SessionView { needsSetup: boolean, user: SignedIn | null, shopName: string | null, zone: string, nowMs: number, demoSignIns: { signIn: string, role: Role }[] | null }
+export interface PersonView { id: number, name: string, initials: string, signIn: string, role: Role, active: boolean, hasPin: boolean }
+export interface DeviceView { id: number, station: string, shared: boolean, who: string, startedAtMs: number, endsAtMs: number, thisOne: boolean }
+
+export interface SessionView {
+  needsSetup: boolean, user: SignedIn | null, station: StationView | null, shopName: string | null, zone: string, nowMs: number
+  demoSignIns: { signIn: string, role: Role }[] | null
+}

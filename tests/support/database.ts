@@ -1,8 +1,12 @@
 import { randomBytes } from 'node:crypto'
 import * as mariadb from 'mariadb'
+import { prepareDatabase } from '../../server/db/prepare'
 
 export interface FreshDatabase {
+  /** As the application reaches it. */
   url: string
+  /** As the one who owns it does. */
+  adminUrl: string
   sql: <T = Record<string, unknown>>(text: string, values?: unknown[]) => Promise<T[]>
   drop: () => Promise<void>
 }
@@ -13,16 +17,17 @@ export const setting = (name: string): string => {
   return value
 }
 
-/** An empty database of its own on the throwaway server. */
-export async function freshDatabase(): Promise<FreshDatabase> {
-  const url = new URL(setting('TEST_DATABASE_URL'))
+/** A database of its own on the throwaway server, its schema ready unless told otherwise. */
+export async function freshDatabase({ ready = true } = {}): Promise<FreshDatabase> {
+  const [url, adminUrl] = [new URL(setting('TEST_DATABASE_URL')), new URL(setting('TEST_ADMIN_URL'))]
   const name = `veldmoor_${randomBytes(6).toString('hex')}`
-  const admin = await mariadb.createConnection({ host: url.hostname, port: Number(url.port), user: url.username, password: url.password, bigIntAsNumber: true })
+  const admin = await mariadb.createConnection({ host: url.hostname, port: Number(url.port), user: adminUrl.username, password: adminUrl.password, bigIntAsNumber: true })
   await admin.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`)
   await admin.query(`USE ${name}`)
-  url.pathname = `/${name}`
+  url.pathname = adminUrl.pathname = `/${name}`
+  if (ready) await prepareDatabase({ admin: adminUrl.toString(), app: url.toString() })
   return {
-    url: url.toString(),
+    url: url.toString(), adminUrl: adminUrl.toString(),
     sql: <T>(text: string, values: unknown[] = []) => admin.query(text, values) as Promise<T[]>,
     drop: async () => {
       await admin.query(`DROP DATABASE ${name}`)

@@ -11,11 +11,12 @@ export const INSPECTOR = { signIn: 'cyd', password: 'reading only here' }
 export interface TestShop {
   address: string
   databaseUrl: string
+  adminUrl: string
   client: () => Client
   signedIn: (who: { signIn: string, password: string }) => Promise<Client>
   sql: FreshDatabase['sql']
   /** One more process on the same database, with the same secret. */
-  another: () => Promise<{ address: string, pid: number | undefined, stop: () => Promise<void> }>
+  another: (env?: Record<string, string>) => Promise<{ address: string, pid: number | undefined, stop: () => Promise<void> }>
   close: () => Promise<void>
 }
 
@@ -23,7 +24,7 @@ export interface TestShop {
 export async function openTestShop({ demo = false, setUp = true } = {}): Promise<TestShop> {
   const database = await freshDatabase()
   const sessionSecret = randomBytes(32).toString('hex')
-  const start = async () => startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret, demo })
+  const start = async (env: Record<string, string> = {}) => startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret, demo, env })
   const app = await start()
   const client = () => new Client(app.address)
   const signedIn = async (who: { signIn: string, password: string }) => {
@@ -40,7 +41,7 @@ export async function openTestShop({ demo = false, setUp = true } = {}): Promise
     }
   }
   return {
-    address: app.address, databaseUrl: database.url, client, signedIn,
+    address: app.address, databaseUrl: database.url, adminUrl: database.adminUrl, client, signedIn,
     sql: database.sql,
     another: start,
     close: async () => {

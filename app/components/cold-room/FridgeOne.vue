@@ -9,7 +9,7 @@ import StateMark from '~/components/common/StateMark.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
@@ -18,7 +18,7 @@ const props = defineProps<{ fridge: FridgeView, nowMs: number }>()
 const floor = useFloor()
 const session = useSession()
 const { as, temperature, moment } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const { draft, clear } = useDraft(`fridge-${props.fridge.id}`, () => ({ typed: '' }))
 const { save, saving, errorAt, message } = useSave(fridgeReadingInput)
 const last = computed(() => props.fridge.readings.at(-1))
@@ -39,8 +39,9 @@ const trace = computed(() => {
 
 async function record(): Promise<void> {
   const body = { temperature: { typed: draft.value.typed, unit: as.value.temperature } }
-  if (!await save(`/api/fridges/${props.fridge.id}/readings`, body)) return
-  say(`${props.fridge.name}: ${draft.value.typed} recorded.`)
+  const done = await save(`/api/fridges/${props.fridge.id}/readings`, body)
+  if (!done) return
+  recorded(`${props.fridge.name}: ${draft.value.typed} recorded.`, done.eventId, floor.load)
   clear()
   await floor.load()
 }

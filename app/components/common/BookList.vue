@@ -2,11 +2,15 @@
 import { computed, ref } from 'vue'
 import type { EventView } from '#shared/contracts/events'
 import LotCode from './LotCode.vue'
+import StateMark from './StateMark.vue'
+import VoidButton from './VoidButton.vue'
+import { spanWords } from '~/composables/date-words'
 import { eventWords } from '~/composables/event-words'
 import { useNotation } from '~/composables/use-notation'
 
-/** Records as the book has them: when, who, what; a correction prints both values. */
+/** Records as the book has them: when, who, where, what. A correction prints both values, a void the record and its void. */
 const props = defineProps<{ events: EventView[], withSubjects?: boolean }>()
+const emit = defineEmits<{ changed: [] }>()
 const { moment, as } = useNotation()
 /** Twice a day for weeks, they would bury the rest; one press shows them. */
 const withFridge = ref(false)
@@ -20,13 +24,20 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
     <p v-if="!events.length" class="empty">No record yet.</p>
     <div v-else class="scroll-x">
       <table class="ruled">
-        <thead><tr><th scope="col">No.</th><th scope="col">When</th><th scope="col">Who</th><th scope="col">What</th><th v-if="withSubjects" scope="col">About</th></tr></thead>
+        <thead><tr><th scope="col">No.</th><th scope="col">When</th><th scope="col">Who</th><th scope="col">Where</th><th scope="col">What</th><th v-if="withSubjects" scope="col">About</th></tr></thead>
         <tbody>
-          <tr v-for="event in shown" :key="event.id">
+          <tr v-for="event in shown" :key="event.id" :class="{ voided: event.voided }">
             <td class="soft">{{ event.id }}</td>
             <td class="when">{{ moment(event.atMs) }}</td>
             <td><abbr :title="event.who">{{ event.initials }}</abbr></td>
-            <td>{{ eventWords(event, as) }}<span v-if="event.reason" class="soft"> Why: {{ event.reason }}</span></td>
+            <td class="soft">{{ event.station }}</td>
+            <td>
+              <span class="words">{{ eventWords(event, as) }}</span><span v-if="event.reason" class="soft"> Why: {{ event.reason }}</span>
+              <span v-if="event.voidsId" class="soft"> It was record {{ event.voidsId }}.</span>
+              <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }}, {{ event.voided.who }}, {{ moment(event.voided.atMs) }}: {{ event.voided.reason }}</span>
+              <StateMark v-if="event.clockBehindMs" tone="watch">clock {{ spanWords(event.clockBehindMs) }} behind the record before</StateMark>
+              <VoidButton :event="event" @voided="emit('changed')" />
+            </td>
             <td v-if="withSubjects"><span v-for="code in event.subjects.slice(0, 4)" :key="code" class="mr-2"><LotCode :code="code" /></span><span v-if="event.subjects.length > 4" class="soft">and {{ event.subjects.length - 4 }} more</span></td>
           </tr>
         </tbody>
@@ -37,5 +48,8 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
 
 <style scoped>
 .head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
-.when { white-space: nowrap; } abbr { text-decoration: none; font-weight: 600; }
+.when { white-space: nowrap; }
+.voided .words { text-decoration: line-through; text-decoration-thickness: 1.5px; }
+.mark { display: block; border-left: 4px solid var(--straw); padding-left: .5rem; margin-top: .15rem; }
+ abbr { text-decoration: none; font-weight: 600; }
 </style>

@@ -1,16 +1,22 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { personInput, ROLES } from '#shared/contracts/people'
+import { personInput, ROLES, type PersonView } from '#shared/contracts/people'
+import PersonEdit from './PersonEdit.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
-defineProps<{ people: { name: string, initials: string, signIn: string, role: string }[] }>()
+defineProps<{ people: PersonView[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { say } = useNotice()
 const adding = ref(false)
+const editing = ref<number | null>(null)
+function changed(): void {
+  editing.value = null
+  emit('saved')
+}
 const empty = () => ({ name: '', initials: '', signIn: '', password: '', role: 'maker' as (typeof ROLES)[number] })
 const form = reactive(empty())
 const { save, saving, errorAt, message } = useSave(personInput)
@@ -28,8 +34,18 @@ async function add(): Promise<void> {
     <h2 id="people-head">People</h2>
     <div class="scroll-x">
       <table class="ruled">
-        <thead><tr><th scope="col">Initials</th><th scope="col">Name</th><th scope="col">Sign-in</th><th scope="col">May</th></tr></thead>
-        <tbody><tr v-for="p in people" :key="p.signIn"><td><strong>{{ p.initials }}</strong></td><td>{{ p.name }}</td><td>{{ p.signIn }}</td><td>{{ p.role === 'owner' ? 'all, and decide on holds' : p.role === 'maker' ? 'record' : 'read only (inspector)' }}</td></tr></tbody>
+        <thead><tr><th scope="col">Initials</th><th scope="col">Name</th><th scope="col">Sign-in</th><th scope="col">May</th><th scope="col">PIN</th><th v-if="session.isOwner" scope="col"><span class="visually-hidden">Change</span></th></tr></thead>
+        <tbody>
+          <template v-for="p in people" :key="p.id">
+            <tr :class="{ soft: !p.active }">
+              <td><strong>{{ p.initials }}</strong></td><td>{{ p.name }}</td><td>{{ p.signIn }}</td>
+              <td>{{ !p.active ? 'account closed' : p.role === 'owner' ? 'all, and decide on holds' : p.role === 'maker' ? 'record' : 'read only (inspector)' }}</td>
+              <td>{{ p.hasPin ? 'chosen' : '–' }}</td>
+              <td v-if="session.isOwner"><VBtn variant="outlined" :aria-label="`Change ${p.name}`" :aria-expanded="editing === p.id" @click="editing = editing === p.id ? null : p.id">{{ editing === p.id ? 'Put aside' : 'Change' }}</VBtn></td>
+            </tr>
+            <tr v-if="editing === p.id"><td :colspan="6"><PersonEdit :person="p" @saved="changed" /></td></tr>
+          </template>
+        </tbody>
       </table>
     </div>
     <template v-if="session.isOwner">

@@ -4,6 +4,7 @@ import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { mdiKeyboardOutline, mdiMagnify, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { readCode } from '#core/trace/code'
+import StationMark from './StationMark.vue'
 import { useSession } from '~/stores/session'
 
 const night = defineModel<boolean>('night', { required: true })
@@ -37,14 +38,18 @@ async function leave(): Promise<void> {
     </form>
     <VBtn class="keys-button" variant="text" :icon="mdiKeyboardOutline" aria-label="Keys" @click="emit('keys')" />
     <VBtn variant="text" :icon="night ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="night ? 'Day colours' : 'Night colours'" @click="night = !night" />
+    <StationMark />
     <VMenu>
       <template #activator="{ props }">
         <VBtn v-bind="props" variant="text" class="who" :aria-label="`${session.user?.initials}: ${session.user?.name}, ${session.user?.role}`">{{ session.user?.initials }}</VBtn>
       </template>
       <VList>
         <VListItem :title="session.user?.name" :subtitle="session.user?.role" />
-        <VListItem title="How I write figures" @click="navigateTo('/office#notation')" />
-        <VListItem title="Sign out" @click="leave" />
+        <template v-if="!session.view?.station?.shared">
+          <VListItem title="How I write figures" @click="navigateTo('/office#notation')" />
+          <VListItem title="My password and PIN" @click="navigateTo('/office#account')" />
+        </template>
+        <VListItem :title="session.view?.station?.shared ? 'Close this tablet' : 'Sign out'" @click="leave" />
       </VList>
     </VMenu>
   </header>

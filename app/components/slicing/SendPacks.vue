@@ -9,7 +9,7 @@ import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
@@ -18,7 +18,7 @@ const emit = defineEmits<{ sent: [] }>()
 const session = useSession()
 const nowMs = useClock()
 const { meat, date } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const { draft, clear } = useDraft('send', () => ({ customer: '', codes: [] as string[] }))
 const { save, saving, errorAt, message } = useSave<{ packs: number }>(dispatchInput)
 const packs = ref<LotView['packList']>([])
@@ -34,7 +34,7 @@ const toggle = (code: string) => {
 async function sendOut(): Promise<void> {
   const done = await save('/api/dispatches', { customer: draft.value.customer, sentOn: localDay(nowMs.value, session.zone), packCodes: draft.value.codes })
   if (!done) return
-  say(`${done.packs} packs sent to ${draft.value.customer}.`)
+  recorded(`${done.packs} packs sent to ${draft.value.customer}.`, done.eventId, async () => emit('sent'))
   clear()
   emit('sent')
 }

@@ -13,7 +13,7 @@ import WeightField from '~/components/common/WeightField.vue'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 import BalanceTable from './BalanceTable.vue'
@@ -23,7 +23,7 @@ const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const nowMs = useClock()
 const { as, meat } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const READY_RANGE = { ...PIECE_RANGE, maxG: 500_000 }
 interface Draft { ready: string, entry: string, kind: 'sliced' | 'ends', packs: { kind: 'sliced' | 'ends', weight: string }[], offcuts: Partial<Record<OffcutKind, string>> }
 const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({ ready: '', entry: '', kind: 'sliced', packs: [], offcuts: {} }))
@@ -58,7 +58,7 @@ async function record(): Promise<void> {
   })
   if (!done) return
   clear()
-  say(done.packCodes.length ? `${done.packCodes.length} packs: ${done.packCodes[0]} to ${done.packCodes.at(-1)}.` : 'Recorded.')
+  recorded(done.packCodes.length ? `${done.packCodes.length} packs: ${done.packCodes[0]} to ${done.packCodes.at(-1)}.` : 'Recorded.', done.eventId, async () => emit('saved'))
   emit('saved')
 }
 </script>

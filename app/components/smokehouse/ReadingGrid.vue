@@ -9,7 +9,7 @@ import { wordsFor } from '#shared/messages/en'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useReadingsFile } from '~/composables/use-readings-file'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
@@ -19,7 +19,7 @@ const props = defineProps<{ run: RunView, phase: 'smoke' | 'cool', nowMs: number
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { as, number, clock } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const { save, saving, message, errorAt, forget } = useSave<{ added: number }>(runReadingsInput)
 const { read, busy } = useReadingsFile()
 const newRow = () => ({ time: localTime(props.nowMs, session.zone), chamber: '', core: '' })
@@ -60,7 +60,7 @@ async function send(body: unknown, after: () => void): Promise<void> {
   const done = await save(`/api/runs/${props.run.code}/readings`, body)
   if (!done) return
   after()
-  say(`${props.run.code}: ${done.added} ${done.added === 1 ? 'reading' : 'readings'} recorded.`)
+  recorded(`${props.run.code}: ${done.added} ${done.added === 1 ? 'reading' : 'readings'} recorded.`, done.eventId, async () => emit('saved'))
   emit('saved')
 }
 async function takeFile(event: Event): Promise<void> {

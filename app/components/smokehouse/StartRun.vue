@@ -10,12 +10,12 @@ import StateMark from '~/components/common/StateMark.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
 const props = defineProps<{ lots: LotSummary[] }>()
 const { as, meat, limit } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const { draft, clear } = useDraft('smoke', () => ({ smoker: 'Brick smoker', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[] }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
 const free = computed(() => props.lots.filter(lot => !lot.openHolds.length))
@@ -32,7 +32,7 @@ async function start(): Promise<void> {
   const made = await save('/api/runs', { smoker: draft.value.smoker, pieceIds: draft.value.pieceIds, targetCore: { typed: draft.value.target, unit: as.value.temperature } })
   if (!made) return
   clear()
-  say(`${made.code} is in the smoke.`)
+  recorded(`${made.code} is in the smoke.`, made.eventId, () => navigateTo('/smokehouse') as Promise<unknown>)
   await navigateTo(`/runs/${made.code}`)
 }
 </script>

@@ -4,12 +4,12 @@ import { ingredientInput } from '#shared/contracts/store'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useDraft } from '~/composables/use-draft'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
 defineProps<{ suppliers: string[] }>()
 const emit = defineEmits<{ saved: [] }>()
-const { say } = useNotice()
+const recorded = useRecorded()
 const KINDS = [{ value: 'curing_salt', title: 'Curing salt' }, { value: 'salt', title: 'Salt' }, { value: 'sugar', title: 'Sugar' }, { value: 'spice', title: 'Spice' }]
 const COMPOUNDS = [{ value: 'NaNO2', title: 'sodium nitrite' }, { value: 'KNO2', title: 'potassium nitrite' }, { value: 'NO2', title: 'nitrite ion' }]
 const { draft, clear } = useDraft('ingredient', () => ({
@@ -23,7 +23,7 @@ async function receive(): Promise<void> {
   const made = await save('/api/ingredients', { ...rest, bestBefore: bestBefore || null, certificate: draft.value.kind === 'curing_salt' ? certificate : null })
   if (!made) return
   clear()
-  say(`${made.code} is on the shelf.`)
+  recorded(`${made.code} is on the shelf.`, made.eventId, async () => emit('saved'))
   emit('saved')
 }
 </script>

@@ -9,13 +9,13 @@ import TemperatureField from '~/components/common/TemperatureField.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
 defineProps<{ suppliers: string[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const { as, limit } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const { draft, clear } = useDraft('meat', () => ({ supplier: '', supplierLot: '', cut: 'belly' as (typeof CUTS)[number], rind: 'off' as 'off' | 'on', weight: '', temperature: '', packDate: '', note: '' }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(meatInput)
 const arrivedC = computed(() => {
@@ -28,7 +28,7 @@ async function receive(): Promise<void> {
   const made = await save('/api/meat', { ...rest, temperature: { typed: temperature, unit: as.value.temperature }, packDate: packDate || null, note: note || null })
   if (!made) return
   clear()
-  say(`${made.code} is in the store.`)
+  recorded(`${made.code} is in the store.`, made.eventId, async () => emit('saved'))
   emit('saved')
 }
 </script>

@@ -53,7 +53,7 @@ watch(() => route.params.code, load)
       <LotWeights :lot="lot" @corrected="load" />
       <LotPacks :lot="lot" @corrected="load" />
       <BalanceTable v-if="lot.readyG !== null" :green-g="lot.greenG" :parts="parts" :balance="massBalance({ greenG: lot.greenG, ...parts })" />
-      <BookList :events="lot.events" />
+      <BookList :events="lot.events" @changed="load" />
     </article>
   </div>
 </template>

@@ -17,7 +17,7 @@ import RunFigures from '~/components/smokehouse/RunFigures.vue'
 import SmokeLine from '~/components/smokehouse/SmokeLine.vue'
 import { useClock } from '~/composables/use-clock'
 import { useNotation } from '~/composables/use-notation'
-import { useNotice } from '~/composables/use-notice'
+import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
@@ -25,7 +25,7 @@ const route = useRoute()
 const session = useSession()
 const nowMs = useClock()
 const { moment, temperature, limit } = useNotation()
-const { say } = useNotice()
+const recorded = useRecorded()
 const { save, saving, message } = useSave()
 const run = ref<RunView | null>(null)
 const lost = ref<Problem | null>(null)
@@ -38,8 +38,9 @@ async function load(): Promise<void> {
   lost.value = reply.ok ? null : reply.problem
 }
 async function pull(): Promise<void> {
-  if (!await save(`/api/runs/${run.value!.code}/pull`, {})) return
-  say(`${run.value!.code} is pulled. Now the cooling counts.`)
+  const done = await save(`/api/runs/${run.value!.code}/pull`, {})
+  if (!done) return
+  recorded(`${run.value!.code} is pulled. Now the cooling counts.`, done.eventId, load)
   await load()
 }
 onMounted(load)
@@ -62,7 +63,7 @@ watch(() => route.params.code, load)
       <p v-if="!run.pulledAtMs" class="caution">Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under {{ limit(71) }} so that fat does not render out. Probe the thickest lean, not fat, not air.</p>
       <ReadingGrid v-if="session.mayWrite" :key="run.pulledAtMs ? 'cool' : 'smoke'" :run="run" :phase="run.pulledAtMs ? 'cool' : 'smoke'" :now-ms="nowMs" @saved="load" />
       <ReadingTable :run="run" @corrected="load" />
-      <BookList :events="run.events" />
+      <BookList :events="run.events" @changed="load" />
     </div>
   </div>
 </template>

@@ -2,4 +2,4 @@ import { notationInput, ROLES } from '#shared/contracts/people'
 import { writeRoute } from '../../http/write-route'
 import { chooseNotation } from '../../services/office/office'
 
-export default writeRoute({ contract: notationInput, roles: ROLES, write: chooseNotation })
+export default writeRoute({ contract: notationInput, roles: ROLES, ownSignIn: true, write: chooseNotation })

@@ -1,15 +1,7 @@
+import { AT, CELSIUS, GRAMS, ref, SHARE, table } from './migration'
+
 /** The first schema. Masses and temperatures are DECIMAL, instants DATETIME(3) in UTC. Frozen: change it by a later migration. */
 export const name = '2026-11-23-first-slice'
-
-const ID = 'id INT NOT NULL AUTO_INCREMENT PRIMARY KEY'
-const GRAMS = 'DECIMAL(13,4)'
-const CELSIUS = 'DECIMAL(7,3)'
-const SHARE = 'DECIMAL(10,8)'
-const AT = 'DATETIME(3) NOT NULL'
-const ref = (column: string, table: string, nullable = false) =>
-  `${column} INT ${nullable ? 'NULL' : 'NOT NULL'}, FOREIGN KEY (${column}) REFERENCES ${table} (id)`
-const table = (tableName: string, ...lines: string[]) =>
-  `CREATE TABLE ${tableName} (${[ID, ...lines].join(', ')}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`
 
 export const up: readonly string[] = [
   table('shops', 'name VARCHAR(255) NOT NULL', 'zone VARCHAR(64) NOT NULL', 'rule_set_id VARCHAR(32) NOT NULL',

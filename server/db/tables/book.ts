@@ -1,14 +1,19 @@
 import type { EventKind } from '#shared/contracts/events'
-import { instant, int, json, nullable, text, uuid } from '../column'
+import { bigint, instant, int, json, longText, nullable, text, uuid } from '../column'
 import { tableSpec } from '../table'
 
-/** The book: every write, never changed. */
+/** The book: every write, chained by hash. The application may read it and add to it, nothing else. */
 export const events = tableSpec('events', {
-  kind: text<EventKind>(32), userId: int(), atMs: instant(), zone: text(64), arithmetic: text(16),
-  typed: json<unknown>(), computed: json<unknown>(), reason: nullable(text(500)),
+  kind: text<EventKind>(32), userId: int(), who: text(), station: text(120), atMs: instant(), zone: text(64), arithmetic: text(16),
+  typed: longText(), computed: longText(), reason: nullable(text(500)), subjects: longText(),
+  voidsId: nullable(int()), clockBehindMs: nullable(bigint()), hash: text(64),
 })
 
+/** Which records are about a code: the book's index, and like it only added to. */
 export const eventSubjects = tableSpec('event_subjects', { eventId: int(), code: text(16) })
+
+/** The end of the chain, in one row that every writer locks in turn. */
+export const bookHead = tableSpec('book_head', { lastId: int(), hash: text(64), lastAtMs: instant() })
 
 /** Answers already given, by the key the client made: the same write sent twice is stored once. */
 export const answers = tableSpec('answers', { clientKey: uuid(), userId: int(), requestHash: text(64), answer: nullable(json<unknown>()) })

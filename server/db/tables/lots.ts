@@ -4,9 +4,9 @@ import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
 import { bool, day, decimal, grams, instant, int, json, nullable, text } from '../column'
-import { tableSpec } from '../table'
+import { tableSpec, voidableSpec } from '../table'
 
-export const lots = tableSpec('lots', {
+export const lots = voidableSpec('lots', {
   code: text(16), cut: text<Cut>(16), rind: text<Rind>(8), saltOnly: bool(), fridgeId: int(),
   rubbedAtMs: instant(), rubbedOn: day(), zone: text(64), rubbedById: int(),
   thicknessMm: decimal(7, 2), readyFromDay: int(), bestByDay: int(), turnEveryDays: decimal(3, 1), turnBy: text(5),
@@ -15,16 +15,16 @@ export const lots = tableSpec('lots', {
   readyG: nullable(grams()), readyTyped: nullable(text(64)), note: nullable(text(500)),
 })
 
-export const pieces = tableSpec('pieces', {
+export const pieces = voidableSpec('pieces', {
   lotId: int(), number: int(), meatLotId: int(), greenG: grams(), greenTyped: text(64), readings: int(),
 })
 
-export const lotIngredients = tableSpec('lot_ingredients', {
+export const lotIngredients = voidableSpec('lot_ingredients', {
   lotId: int(), ingredientLotId: int(), role: text<'agent' | 'salt' | 'sugar'>(8),
   plannedG: grams(), weighedG: grams(), weighedTyped: text(64),
 })
 
-export const turns = tableSpec('turns', { lotId: int(), atMs: instant(), byId: int(), voided: bool() })
+export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId: int() })
 
 export const holds = tableSpec('holds', {
   lotId: int(), reason: text<HoldReason>(32), placedAtMs: instant(),
@@ -32,13 +32,13 @@ export const holds = tableSpec('holds', {
   disposedAtMs: nullable(instant()), disposedById: nullable(int()),
 })
 
-export const offcuts = tableSpec('offcuts', {
+export const offcuts = voidableSpec('offcuts', {
   lotId: int(), kind: text<OffcutKind>(16), massG: grams(), massTyped: text(64), atMs: instant(), byId: int(),
 })
 
-export const packs = tableSpec('packs', {
+export const packs = voidableSpec('packs', {
   code: text(16), lotId: int(), kind: text<'sliced' | 'ends'>(16), netG: grams(), netTyped: text(64),
   packedOn: day(), packedAtMs: instant(), packedById: int(), dispatchId: nullable(int()),
 })
 
-export const dispatches = tableSpec('dispatches', { customerId: int(), sentOn: day(), sentAtMs: instant(), sentById: int() })
+export const dispatches = voidableSpec('dispatches', { customerId: int(), sentOn: day(), sentAtMs: instant(), sentById: int() })

@@ -1,6 +1,6 @@
 import type { Notation } from '#core/units/format'
 import type { Role } from '#shared/contracts/people'
-import { bool, day, decimal, grams, instant, json, nullable, text } from '../column'
+import { bool, day, decimal, grams, instant, int, json, nullable, text } from '../column'
 import { tableSpec } from '../table'
 
 export const shops = tableSpec('shops', {
@@ -11,11 +11,17 @@ export const shops = tableSpec('shops', {
 
 export const users = tableSpec('users', {
   signIn: text(64), name: text(), initials: text(8), role: text<Role>(16), passwordHash: text(),
-  notation: json<Notation>(), active: bool(),
+  notation: json<Notation>(), active: bool(), pinHash: nullable(text()),
+})
+
+/** Browsers that are signed in. A shared one is a station: its records are signed with PINs. */
+export const sessions = tableSpec('sessions', {
+  tokenHash: text(64), userId: int(), station: text(120), shared: bool(), startedAtMs: instant(), endsAtMs: instant(),
+  endedAtMs: nullable(instant()), signerId: nullable(int()), signedUntilMs: nullable(instant()),
 })
 
 export const signInAttempts = tableSpec('sign_in_attempts', {
-  signIn: text(64), address: text(64), atMs: instant(), succeeded: bool(),
+  kind: text<'password' | 'pin'>(8), signIn: text(64), address: text(64), atMs: instant(), succeeded: bool(),
 })
 
 export const scales = tableSpec('scales', { name: text(), purpose: text<'meat' | 'mix'>(8), readabilityG: grams() })

@@ -1,21 +1,21 @@
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { celsius, instant, int, nullable, text } from '../column'
-import { tableSpec } from '../table'
+import { tableSpec, voidableSpec } from '../table'
 
 export const fridges = tableSpec('fridges', { name: text() })
 
-export const fridgeReadings = tableSpec('fridge_readings', {
+export const fridgeReadings = voidableSpec('fridge_readings', {
   fridgeId: int(), atMs: instant(), tempC: celsius(), typed: text(32), byId: int(),
 })
 
-export const runs = tableSpec('runs', {
+export const runs = voidableSpec('runs', {
   code: text(16), smoker: text(), targetCoreC: celsius(), startedAtMs: instant(), startedById: int(),
   pulledAtMs: nullable(instant()), pulledById: nullable(int()), outcome: nullable(text<SmokeOutcome>(16)),
 })
 
-export const runPieces = tableSpec('run_pieces', { runId: int(), pieceId: int() })
+export const runPieces = voidableSpec('run_pieces', { runId: int(), pieceId: int() })
 
-export const runReadings = tableSpec('run_readings', {
+export const runReadings = voidableSpec('run_readings', {
   runId: int(), phase: text<'smoke' | 'cool'>(8), atMs: instant(), chamberC: nullable(celsius()), coreC: nullable(celsius()),
   typed: text(64), source: text<'hand' | 'csv'>(8), byId: int(),
 })

@@ -7,15 +7,12 @@ export async function eventViews(tables: Tables, about: string | null, limit = 5
   const events = ids === null
     ? await tables.events.find({}, { order: [['id', 'DESC']], limit })
     : await tables.events.find({ id: ids }, { order: [['id', 'ASC']] })
-  const [users, subjects] = await Promise.all([
-    tables.users.find(), tables.eventSubjects.find({ eventId: events.map(event => event.id) }),
-  ])
-  return events.map((event) => {
-    const who = users.find(user => user.id === event.userId)!
-    return {
-      id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, who: who.name, initials: who.initials,
-      typed: event.typed, computed: event.computed, reason: event.reason,
-      subjects: subjects.filter(subject => subject.eventId === event.id).map(subject => subject.code),
-    }
-  })
+  const [users, voids] = await Promise.all([tables.users.find(), tables.events.find({ voidsId: events.map(event => event.id) })])
+  const initials = new Map(users.map(user => [user.id, user.initials]))
+  const voidOf = new Map(voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]))
+  return events.map(event => ({
+    id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
+    typed: JSON.parse(event.typed), computed: JSON.parse(event.computed), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
+    voidsId: event.voidsId, voided: voidOf.get(event.id) ?? null, clockBehindMs: event.clockBehindMs, hash: event.hash,
+  }))
 }

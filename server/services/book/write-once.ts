@@ -1,6 +1,6 @@
 import type { Store } from '../../db/store'
-import type { Answer, WriteContext } from '../context'
-import { refuse } from '../context'
+import { refuse, type Answer, type WriteContext, type Writer } from '../context'
+import { appendEvents } from './append-events'
 
 export interface WriteRequest {
   /** Made by the client, once for one press of a button, however often it is sent. */
@@ -13,36 +13,43 @@ class RolledBack extends Error {
   constructor(readonly answer: Extract<Answer<never>, { ok: false }>) { super('rolled back') }
 }
 
-const isDuplicateKey = (error: unknown): boolean =>
-  (error as { name?: string }).name === 'SequelizeUniqueConstraintError'
-  && JSON.stringify((error as { fields?: unknown }).fields ?? '').includes('client_key')
+/** The unique column that a write ran into, or null. */
+function duplicateOf(error: unknown): string | null {
+  const { name, fields } = error as { name?: string, fields?: object }
+  return name === 'SequelizeUniqueConstraintError' ? Object.keys(fields ?? {})[0] ?? '' : null
+}
 
 /**
  * Runs a write in one transaction under its client key. Sent twice, or five times at once, it is stored once and every
  * sender gets the first answer. A refusal rolls everything back and keeps the key free for the corrected try.
  */
 export async function writeOnce<T>(
-  store: Store, request: WriteRequest, ctx: Omit<WriteContext, 'tables'>,
-  write: (ctx: WriteContext) => Promise<Answer<T>>,
-): Promise<Answer<T>> {
+  store: Store, request: WriteRequest, writer: Writer, write: (ctx: WriteContext) => Promise<Answer<T>>,
+): Promise<Answer<T & { eventId: number | null }>> {
   try {
-    return await store.transaction(async (tables) => {
+    const value = await store.transaction(async (tables) => {
       const answerId = await tables.answers.insert({
-        clientKey: request.clientKey, userId: ctx.actor.id, requestHash: request.requestHash,
+        clientKey: request.clientKey, userId: writer.actor.id, requestHash: request.requestHash,
       })
-      const answer = await write({ ...ctx, tables })
+      const ctx: WriteContext = { ...writer, tables, entries: [] }
+      const answer = await write(ctx)
       if (!answer.ok) throw new RolledBack(answer)
-      await tables.answers.update(answerId, { answer: answer.value ?? {} })
-      return answer
+      const found = { ...answer.value, eventId: await appendEvents(tables, writer, ctx.entries) }
+      await tables.answers.update(answerId, { answer: found })
+      return found
     })
+    return { ok: true, value }
   }
   catch (error) {
     if (error instanceof RolledBack) return error.answer
-    if (!isDuplicateKey(error)) throw error
+    const duplicate = duplicateOf(error)
+    // Two voids of one record at the same moment: the table lets one through.
+    if (duplicate?.startsWith('voids')) return { ...refuse('already_voided'), status: 409 }
+    if (duplicate === null || !duplicate.includes('client_key')) throw error
     const first = await store.tables.answers.one({ clientKey: request.clientKey })
-    if (!first || first.userId !== ctx.actor.id || first.requestHash !== request.requestHash) {
+    if (!first || first.userId !== writer.actor.id || first.requestHash !== request.requestHash) {
       return { ...refuse('key_reused'), status: 409 }
     }
-    return { ok: true, value: first.answer as T }
+    return { ok: true, value: first.answer as T & { eventId: number | null } }
   }
 }

@@ -1,7 +1,11 @@
+import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/events'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
+
+/** Turned again so soon is the same turn, told by another tablet. */
+const SAME_TURN_MS = 10 * MS_PER_MINUTE
 
 /** A lot that is in the cure, locked until the record is made. */
 async function curingLot(tables: Tables, code: string) {
@@ -15,27 +19,22 @@ async function curingLot(tables: Tables, code: string) {
 export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{ turnId: number }>> {
   const lot = await curingLot(ctx.tables, code)
   if (!lot.ok) return lot
-  const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id, voided: false })
-  await recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId } })
+  // Two tablets, one turn: whoever came second is told, and the lot keeps one.
+  const [last] = await ctx.tables.turns.find({ lotId: lot.value.id }, { order: [['atMs', 'DESC']], limit: 1 })
+  if (last && Math.abs(ctx.nowMs - last.atMs) < SAME_TURN_MS) {
+    const by = await ctx.tables.users.one({ id: last.byId })
+    return { ...refuse('turned_just_now', { code, who: by!.name, minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE) }), status: 409 }
+  }
+  const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id })
+  recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId } })
   return { ok: true, value: { turnId } }
-}
-
-/** A turn that was not one is voided, with the reason; it stays in the book. */
-export async function voidTurn(ctx: WriteContext, turnId: number, reason: string): Promise<Answer<object>> {
-  const turn = await ctx.tables.turns.one({ id: turnId }, { lock: true })
-  if (!turn) return notFound('no_such_turn')
-  if (turn.voided) return { ...refuse('already_voided'), status: 409 }
-  const lot = (await ctx.tables.lots.one({ id: turn.lotId }))!
-  await ctx.tables.turns.update(turnId, { voided: true })
-  await recordEvent(ctx, { kind: 'turn_voided', subjects: [lot.code], typed: { turnId }, computed: { turnedAtMs: turn.atMs }, reason })
-  return { ok: true, value: {} }
 }
 
 async function markLot(ctx: WriteContext, code: string, field: 'drainedAtMs' | 'cureEndedAtMs', kind: EventKind): Promise<Answer<object>> {
   const lot = await curingLot(ctx.tables, code)
   if (!lot.ok) return lot
   await ctx.tables.lots.update(lot.value.id, { [field]: ctx.nowMs })
-  await recordEvent(ctx, { kind, subjects: [code], typed: {} })
+  recordEvent(ctx, { kind, subjects: [code], typed: {}, computed: { beforeMs: lot.value[field] } })
   return { ok: true, value: {} }
 }
 

@@ -29,8 +29,8 @@ export async function checkFridge(ctx: WriteContext, fridgeId: number): Promise<
 export async function readFridge(ctx: WriteContext, fridgeId: number, temperature: TypedTemperature): Promise<Answer<{ verdict: FridgeVerdict }>> {
   const fridge = await ctx.tables.fridges.one({ id: fridgeId }, { lock: true })
   if (!fridge) return notFound('no_such_fridge')
-  await ctx.tables.fridgeReadings.insert({ fridgeId, atMs: ctx.nowMs, tempC: temperature.tempC, typed: temperature.typed, byId: ctx.actor.id })
+  const readingId = await ctx.tables.fridgeReadings.insert({ fridgeId, atMs: ctx.nowMs, tempC: temperature.tempC, typed: temperature.typed, byId: ctx.actor.id })
   const lots = await lotsIn(ctx, fridgeId)
-  await recordEvent(ctx, { kind: 'fridge_read', subjects: lots.map(lot => lot.code), typed: { fridge: fridge.name, temperature: temperature.typed }, computed: { tempC: temperature.tempC } })
+  recordEvent(ctx, { kind: 'fridge_read', subjects: lots.map(lot => lot.code), typed: { fridge: fridge.name, temperature: temperature.typed }, computed: { tempC: temperature.tempC, readingId, fridgeId } })
   return { ok: true, value: { verdict: await checkFridge(ctx, fridgeId) } }
 }

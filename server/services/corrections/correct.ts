@@ -99,6 +99,6 @@ export async function correct(ctx: WriteContext, input: CorrectionInput): Promis
   const done = await apply(ctx, input)
   if (!done.ok) return done
   const { subjects, ...computed } = done.value
-  await recordEvent(ctx, { kind: 'corrected', subjects, typed: input, computed: { what: input.what, ...computed }, reason: input.reason })
+  recordEvent(ctx, { kind: 'corrected', subjects, typed: input, computed: { what: input.what, ...computed }, reason: input.reason })
   return { ok: true, value: {} }
 }

@@ -16,7 +16,7 @@ export async function holdLot(ctx: WriteContext, lot: { id: number, code: string
   if (known.some(hold => hold.disposition === null)) return
   if (known.length > 0 && !again) return
   await ctx.tables.holds.insert({ lotId: lot.id, reason, placedAtMs: ctx.nowMs })
-  await recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...figures } })
+  recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...figures } })
 }
 
 /** A held lot goes nowhere. Lots of which one is held, or was destroyed, give its refusal. */
@@ -37,6 +37,6 @@ export async function dispose(ctx: WriteContext, holdId: number, input: z.output
   await ctx.tables.holds.update(holdId, {
     disposition: input.disposition, dispositionText: input.text, disposedAtMs: ctx.nowMs, disposedById: ctx.actor.id,
   })
-  await recordEvent(ctx, { kind: 'disposed', subjects: [lot.code], typed: input, computed: { hold: hold.reason }, reason: input.text })
+  recordEvent(ctx, { kind: 'disposed', subjects: [lot.code], typed: input, computed: { hold: hold.reason }, reason: input.text })
   return { ok: true, value: {} }
 }

@@ -32,7 +32,7 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const [pieces, turns, holds, packs, fridges, users] = await Promise.all([
-    tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId, voided: false }, { order: [['atMs', 'ASC']] }),
+    tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
     tables.holds.find({ lotId }), tables.packs.find({ lotId }), tables.fridges.find(), tables.users.find(),
   ])
   const meat = await tables.meatLots.find({ id: [...new Set(pieces.map(piece => piece.meatLotId))] })

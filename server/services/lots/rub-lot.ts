@@ -84,9 +84,9 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
     lotId, ingredientLotId: part.lot.id, role: part.role, plannedG: planned[part.role],
     weighedG: part.weighedG, weighedTyped: part.weighedTyped,
   })))
-  await recordEvent(ctx, {
+  recordEvent(ctx, {
     kind: 'lot_rubbed', subjects: [code, ...meat.value.keys(), ...parts.value.map(part => part.lot.code)],
-    typed: input, computed: { plan: plan.value, judgement },
+    typed: input, computed: { plan: plan.value, judgement, lotId },
   })
   if (holdsLot(judgement.status)) {
     await holdLot(ctx, { id: lotId, code }, { reason: judgement.status as HoldReason, figures: { ppm: judgement.lot?.ppm, lowPpm: judgement.lot?.lowPpm } })

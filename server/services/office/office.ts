@@ -28,24 +28,17 @@ export async function confirmRules(ctx: WriteContext, input: z.output<typeof rul
   await ctx.tables.shops.update(shop.id, {
     rulesConfirmedBy: input.confirmedBy, rulesConfirmedOn: input.confirmedOn, rulesReference: input.reference,
   })
-  await recordEvent(ctx, { kind: 'rules_confirmed', subjects: [], typed: input, computed: { ruleSetId: shop.ruleSetId } })
+  recordEvent(ctx, { kind: 'rules_confirmed', subjects: [], typed: input, computed: { ruleSetId: shop.ruleSetId } })
   return { ok: true, value: {} }
 }
 
 export async function addScale(ctx: WriteContext, input: z.output<typeof scaleInput>): Promise<Answer<{ id: number }>> {
   const id = await ctx.tables.scales.insert(input)
-  await recordEvent(ctx, { kind: 'scale_added', subjects: [], typed: input })
+  recordEvent(ctx, { kind: 'scale_added', subjects: [], typed: input })
   return { ok: true, value: { id } }
 }
 
 export async function chooseNotation(ctx: WriteContext, notation: Notation): Promise<Answer<object>> {
   await ctx.tables.users.update(ctx.actor.id, { notation })
   return { ok: true, value: {} }
-}
-
-export async function officeView(tables: Tables) {
-  const [shop, people, scales, fridges] = await Promise.all([
-    shopView(tables), tables.users.find({}, { order: [['id', 'ASC']] }), tables.scales.find(), tables.fridges.find(),
-  ])
-  return { shop, scales, fridges, people: people.map(({ name, initials, signIn, role }) => ({ name, initials, signIn, role })) }
 }

@@ -11,6 +11,6 @@ export async function addPerson(ctx: WriteContext, input: z.output<typeof person
   if (taken) return refuse('sign_in_taken', { signIn: input.signIn }, ['signIn'])
   const { password, ...known } = input
   const id = await ctx.tables.users.insert({ ...known, passwordHash: await hashPassword(password), notation: DEFAULT_NOTATION, active: true })
-  await recordEvent(ctx, { kind: 'person_added', subjects: [], typed: known })
+  recordEvent(ctx, { kind: 'person_added', subjects: [], typed: known })
   return { ok: true, value: { id } }
 }

@@ -1,9 +1,9 @@
 import type { z } from 'zod'
 import { HOUSE_TARGET_PPM, US_RULES } from '#core/rules/us-rules'
 import { DEFAULT_NOTATION } from '#core/units/format'
-import type { setupInput, SignedIn } from '#shared/contracts/people'
+import { OWN_DEVICE, type setupInput, type SignedIn } from '#shared/contracts/people'
 import type { Store } from '../../db/store'
-import { recordEvent } from '../book/record-event'
+import { appendEvents } from '../book/append-events'
 import { refuse, type Answer } from '../context'
 import { hashPassword } from './passwords'
 import { signedIn } from './sign-in'
@@ -16,6 +16,7 @@ const FIRST_SCALES = [
 /** First visit: the shop, its owner, two scales and a fridge to begin with. Refused once a shop exists. */
 export async function setUpShop(store: Store, input: z.output<typeof setupInput>, nowMs: number): Promise<Answer<SignedIn>> {
   const passwordHash = await hashPassword(input.owner.password)
+  const { password: _unkept, ...known } = input.owner
   return await store.transaction(async (tables) => {
     // The counter row stands in for a lock, so that two first visits cannot both win.
     await tables.codeCounters.one({ kind: 'lot' }, { lock: true })
@@ -25,10 +26,9 @@ export async function setUpShop(store: Store, input: z.output<typeof setupInput>
     })
     for (const scale of FIRST_SCALES) await tables.scales.insert(scale)
     await tables.fridges.insert({ name: 'Cold room' })
-    const { password: _unkept, ...known } = input.owner
     const id = await tables.users.insert({ ...known, role: 'owner', passwordHash, notation: DEFAULT_NOTATION, active: true })
-    const ctx = { tables, actor: { id, role: 'owner' as const }, nowMs, zone: input.zone }
-    await recordEvent(ctx, { kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, owner: known } })
+    const writer = { actor: { id, role: 'owner' as const, name: known.name }, station: OWN_DEVICE, nowMs, zone: input.zone }
+    await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, owner: known } }])
     return { ok: true, value: signedIn((await tables.users.one({ id }))!) } as const
   })
 }

@@ -1,22 +1,12 @@
-import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { SignedIn } from '#shared/contracts/people'
-import type { RowOf } from '../../db/table'
-import type { users } from '../../db/tables/people'
-import type { Store, Tables } from '../../db/store'
+import type { Store } from '../../db/store'
 import { refuse, type Answer } from '../context'
+import { beginAttempt, markRight, WINDOW_MINUTES } from './attempts'
 import { hashPassword, verifyPassword } from './passwords'
+import type { User } from './sessions'
 
-const WINDOW_MINUTES = 15
-const MOST_FAILURES_A_NAME = 6
-const MOST_FAILURES_AN_ADDRESS = 30
-
-export const signedIn = (user: RowOf<typeof users>): SignedIn =>
+export const signedIn = (user: User): SignedIn =>
   ({ id: user.id, name: user.name, initials: user.initials, role: user.role, notation: user.notation })
-
-async function failures(tables: Tables, who: { signIn: string } | { address: string }, nowMs: number): Promise<number> {
-  const recent = await tables.signInAttempts.find({ ...who, succeeded: false }, { order: [['id', 'DESC']], limit: MOST_FAILURES_AN_ADDRESS })
-  return recent.filter(attempt => attempt.atMs > nowMs - WINDOW_MINUTES * MS_PER_MINUTE).length
-}
 
 let decoy: Promise<string> | null = null
 
@@ -26,14 +16,13 @@ let decoy: Promise<string> | null = null
  */
 export async function signIn(
   store: Store, input: { signIn: string, password: string }, address: string, nowMs: number,
-): Promise<Answer<SignedIn>> {
+): Promise<Answer<User>> {
   const { tables } = store
-  const closed = await failures(tables, { signIn: input.signIn }, nowMs) >= MOST_FAILURES_A_NAME
-    || await failures(tables, { address }, nowMs) >= MOST_FAILURES_AN_ADDRESS
-  if (closed) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
+  const attempt = await beginAttempt(tables, { kind: 'password', signIn: input.signIn, address }, nowMs)
+  if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
   const user = await tables.users.one({ signIn: input.signIn, active: true })
   const fits = await verifyPassword(user?.passwordHash ?? await (decoy ??= hashPassword('nobody has this')), input.password)
-  const succeeded = user !== null && fits
-  await tables.signInAttempts.insert({ signIn: input.signIn, address, atMs: nowMs, succeeded })
-  return succeeded ? { ok: true, value: signedIn(user) } : refuse('sign_in_wrong')
+  if (user === null || !fits) return refuse('sign_in_wrong')
+  await markRight(tables, attempt)
+  return { ok: true, value: user }
 }

@@ -34,10 +34,12 @@ export async function recordSlicing(ctx: WriteContext, code: string, input: z.ou
     code: packCodes[i]!, lotId: lot.id, kind: pack.kind, netG: pack.weight.netG, netTyped: pack.weight.typed,
     packedOn: input.packedOn, packedAtMs: ctx.nowMs, packedById: ctx.actor.id,
   })))
-  await ctx.tables.offcuts.insertMany(input.offcuts.map(offcut => ({
-    lotId: lot.id, kind: offcut.kind, massG: offcut.weight.netG, massTyped: offcut.weight.typed, atMs: ctx.nowMs, byId: ctx.actor.id,
-  })))
-  await recordEvent(ctx, { kind: 'sliced', subjects: [code, ...packCodes], typed: input, computed: { packCodes, outG } })
+  const offcutIds: number[] = []
+  for (const { kind, weight } of input.offcuts) {
+    offcutIds.push(await ctx.tables.offcuts.insert({ lotId: lot.id, kind, massG: weight.netG, massTyped: weight.typed, atMs: ctx.nowMs, byId: ctx.actor.id }))
+  }
+  const before = { readyG: lot.readyG, readyTyped: lot.readyTyped }
+  recordEvent(ctx, { kind: 'sliced', subjects: [code, ...packCodes], typed: input, computed: { packCodes, outG, lotId: lot.id, offcutIds, before } })
   if (lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {
     await holdLot(ctx, lot, { reason: 'over_green_weight', figures: { readyG, greenG: summary.greenG } })
   }

@@ -22,6 +22,6 @@ export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispat
   const customerId = await partyNamed(ctx.tables, 'customer', input.customer)
   const dispatchId = await ctx.tables.dispatches.insert({ customerId, sentOn: input.sentOn, sentAtMs: ctx.nowMs, sentById: ctx.actor.id })
   for (const pack of packs) await ctx.tables.packs.update(pack.id, { dispatchId })
-  await recordEvent(ctx, { kind: 'sent', subjects: [...codes, ...lots.map(lot => lot.code)], typed: input })
+  recordEvent(ctx, { kind: 'sent', subjects: [...codes, ...lots.map(lot => lot.code)], typed: input, computed: { dispatchId } })
   return { ok: true, value: { packs: packs.length } }
 }

@@ -32,7 +32,7 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     code, smoker: input.smoker, targetCoreC: input.targetCore.tempC, startedAtMs: ctx.nowMs, startedById: ctx.actor.id,
   })
   await ctx.tables.runPieces.insertMany(ids.map(pieceId => ({ runId, pieceId })))
-  await recordEvent(ctx, { kind: 'run_started', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { targetCoreC: input.targetCore.tempC } })
+  recordEvent(ctx, { kind: 'run_started', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { targetCoreC: input.targetCore.tempC, runId } })
   return { ok: true, value: { code } }
 }
 
@@ -60,7 +60,7 @@ export async function addReadings(ctx: WriteContext, code: string, input: z.outp
     typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`, source: input.source, byId: ctx.actor.id,
   })))
   const { lots } = await lotsOfRun(ctx, run.id)
-  await recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input })
+  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { runId: run.id } })
   await checkRun(ctx, run.id)
   return { ok: true, value: { added: input.readings.length } }
 }
@@ -76,7 +76,7 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
   const outcome = outcomeOf(hottestC)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
   const { lots } = await lotsOfRun(ctx, found.value.id)
-  await recordEvent(ctx, { kind: 'run_pulled', subjects: [code, ...lots.map(lot => lot.code)], typed: {}, computed: { hottestC, outcome } })
+  recordEvent(ctx, { kind: 'run_pulled', subjects: [code, ...lots.map(lot => lot.code)], typed: {}, computed: { hottestC, outcome, runId: found.value.id } })
   await checkRun(ctx, found.value.id)
   return { ok: true, value: { outcome } }
 }

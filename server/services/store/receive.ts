@@ -12,13 +12,13 @@ export async function receiveMeat(ctx: WriteContext, input: z.output<typeof meat
     return refuse('arrival_too_warm', { tempC: input.temperature.tempC }, ['note'])
   }
   const code = await nextCode(ctx.tables, 'meat')
-  await ctx.tables.meatLots.insert({
+  const meatLotId = await ctx.tables.meatLots.insert({
     code, supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier), supplierLot: input.supplierLot,
     cut: input.cut, rind: input.rind, weightG: input.weight.netG, weightTyped: input.weight.typed,
     temperatureC: input.temperature.tempC, temperatureTyped: input.temperature.typed,
     packDate: input.packDate, note: input.note || null, receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
   })
-  await recordEvent(ctx, { kind: 'meat_received', subjects: [code], typed: input, computed: { weightG: input.weight.netG, temperatureC: input.temperature.tempC } })
+  recordEvent(ctx, { kind: 'meat_received', subjects: [code], typed: input, computed: { weightG: input.weight.netG, temperatureC: input.temperature.tempC, meatLotId } })
   return { ok: true, value: { code } }
 }
 
@@ -30,13 +30,13 @@ export async function receiveIngredient(ctx: WriteContext, input: z.output<typeo
   const certificate = input.kind === 'curing_salt' ? input.certificate : null
   const nitriteFraction = certificate?.nitritePercent ?? 0
   const saltFraction = certificate ? PURE_SALT - nitriteFraction : input.kind === 'salt' ? PURE_SALT : 0
-  await ctx.tables.ingredientLots.insert({
+  const ingredientLotId = await ctx.tables.ingredientLots.insert({
     code, kind: input.kind, name: input.name, supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier),
     supplierLot: input.supplierLot, amountG: input.amount.netG, amountTyped: input.amount.typed, bestBefore: input.bestBefore,
     certificate: certificate?.number ?? null, nitriteFraction, nitriteAs: certificate?.nitriteAs ?? CURING_SALT_NO_1.nitriteAs,
     nitrateFraction: 0, saltFraction, labelTolerance: certificate?.tolerancePercent ?? 0,
     receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
   })
-  await recordEvent(ctx, { kind: 'ingredient_received', subjects: [code], typed: input, computed: { amountG: input.amount.netG, nitriteFraction, saltFraction } })
+  recordEvent(ctx, { kind: 'ingredient_received', subjects: [code], typed: input, computed: { amountG: input.amount.netG, nitriteFraction, saltFraction, ingredientLotId } })
   return { ok: true, value: { code } }
 }

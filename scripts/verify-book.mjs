@@ -1,0 +1,30 @@
+import { withDatabase } from './lib/database.mjs'
+import { main } from './lib/steps.mjs'
+import { importSource } from './lib/typescript.mjs'
+
+const WHY = {
+  changed: 'does not fit its hash: it was changed',
+  missing: 'is missing: records were taken out',
+  end_differs: 'is where the book and its head part: records were cut off the end, or the rest was written anew',
+  subjects_differ: 'is not found under the codes that it names',
+}
+
+/** Walks the whole book and names the first broken record. Leaves with 1 when it is broken. */
+await main(() => withDatabase(process.argv.slice(2), async ({ adminUrl }) => {
+  const [{ connect }, { verifyBook }] = await Promise.all([importSource('server/db/connect.ts'), importSource('server/db/verify-book.ts')])
+  const sequelize = connect(adminUrl, 2)
+  try {
+    const { records, broken, end, ms } = await verifyBook(sequelize)
+    console.log(`${records} records walked in ${(ms / 1000).toFixed(1)} s`)
+    if (broken) {
+      console.error(`BROKEN: record ${broken.id} ${WHY[broken.why]}. Every record before it is sound.`)
+      process.exitCode = 1
+    }
+    else {
+      console.log(`The chain is unbroken. Record ${end.id}, hash ${end.hash}`)
+    }
+  }
+  finally {
+    await sequelize.close()
+  }
+}))

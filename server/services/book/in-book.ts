@@ -1,0 +1,14 @@
+import type { Store } from '../../db/store'
+import type { WriteContext, Writer } from '../context'
+import { appendEvents } from './append-events'
+
+/** Work that was written, and the number of its first record in the book. */
+export interface Written<T> { value: T, eventId: number | null }
+
+/** Runs a use case in one transaction: the change and its records stand together or not at all. */
+export const inBook = <T>(store: Store, writer: Writer, work: (ctx: WriteContext) => Promise<T>): Promise<Written<T>> =>
+  store.transaction(async (tables) => {
+    const ctx: WriteContext = { ...writer, tables, entries: [] }
+    const value = await work(ctx)
+    return { value, eventId: await appendEvents(tables, writer, ctx.entries) }
+  })

@@ -1,0 +1,22 @@
+import type { OfficeView } from '#shared/contracts/office'
+import type { DeviceView, SignedIn } from '#shared/contracts/people'
+import type { Tables } from '../../db/store'
+import { shopView } from './office'
+
+async function deviceViews(tables: Tables, sessionId: number, nowMs: number): Promise<DeviceView[]> {
+  const [sessions, users] = await Promise.all([tables.sessions.find({ endedAtMs: null }, { order: [['id', 'DESC']] }), tables.users.find()])
+  return sessions.filter(session => session.endsAtMs > nowMs).map(({ id, station, shared, userId, startedAtMs, endsAtMs }) =>
+    ({ id, station, shared, startedAtMs, endsAtMs, who: users.find(user => user.id === userId)!.name, thisOne: id === sessionId }))
+}
+
+/** What the Office keeps: people, devices, scales, fridges, rules. */
+export async function officeView(tables: Tables, reader: { person: SignedIn, sessionId: number, nowMs: number }): Promise<OfficeView> {
+  const [shop, people, scales, fridges, devices] = await Promise.all([
+    shopView(tables), tables.users.find({}, { order: [['id', 'ASC']] }), tables.scales.find(), tables.fridges.find(),
+    reader.person.role === 'owner' ? deviceViews(tables, reader.sessionId, reader.nowMs) : [],
+  ])
+  return {
+    shop, scales, fridges, devices,
+    people: people.map(({ id, name, initials, signIn, role, active, pinHash }) => ({ id, name, initials, signIn, role, active, hasPin: pinHash !== null })),
+  }
+}

@@ -1,0 +1,100 @@
+import type { EventKind } from '#shared/contracts/events'
+import { refuse, type Refusal, type WriteContext } from '../context'
+import { checkFridge } from '../cold-room/read-fridge'
+import { checkRun } from '../smoke/check-run'
+
+/** A record as the book tells it. */
+export interface Told { atMs: number, subjects: string[], typed: Record<string, unknown>, computed: Record<string, unknown> }
+export interface TakeBack {
+  /** Kinds of later record about the same thing that must be voided first. */
+  builtOn: readonly EventKind[]
+  /** What stands in its way, or null when it is done. */
+  undo: (ctx: WriteContext, event: Told) => Promise<Refusal | null>
+}
+
+/** Work that nothing stands in the way of. */
+const free = (work: (ctx: WriteContext, event: Told) => Promise<unknown>) => async (ctx: WriteContext, event: Told) => {
+  await work(ctx, event)
+  return null
+}
+const num = (event: Told, key: string): number => {
+  const value = event.computed[key]
+  if (typeof value !== 'number') throw new Error(`the record names no ${key}`)
+  return value
+}
+const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
+const lotOf = async (ctx: WriteContext, event: Told) => (await ctx.tables.lots.one({ code: event.subjects[0] }, { lock: true }))!
+
+/** What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not voided. */
+export const takeBack: Partial<Record<EventKind, TakeBack>> = {
+  turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([num(event, 'turnId')])) },
+  drained: {
+    builtOn: ['drained'],
+    undo: free(async (ctx, event) => ctx.tables.lots.update((await lotOf(ctx, event)).id, { drainedAtMs: (event.computed.beforeMs as number | null | undefined) ?? null })),
+  },
+  cure_ended: {
+    builtOn: ['run_started', 'sliced'],
+    undo: free(async (ctx, event) => ctx.tables.lots.update((await lotOf(ctx, event)).id, { cureEndedAtMs: null })),
+  },
+  fridge_read: {
+    builtOn: [],
+    undo: free(async (ctx, event) => {
+      await ctx.tables.fridgeReadings.setVoid([num(event, 'readingId')])
+      await checkFridge(ctx, num(event, 'fridgeId'))
+    }),
+  },
+  run_started: {
+    builtOn: ['run_read', 'run_pulled'],
+    undo: free(async (ctx, event) => {
+      const runId = num(event, 'runId')
+      await ctx.tables.runPieces.setVoid(ids(await ctx.tables.runPieces.find({ runId })))
+      await ctx.tables.runs.setVoid([runId])
+    }),
+  },
+  run_read: {
+    builtOn: ['run_pulled', 'sliced'],
+    undo: free(async (ctx, event) => {
+      const runId = num(event, 'runId')
+      const { phase, readings } = event.typed as { phase: string, readings: { atMs: number }[] }
+      const rows = await ctx.tables.runReadings.find({ runId, phase })
+      const added = new Set(readings.map(reading => reading.atMs))
+      await ctx.tables.runReadings.setVoid(ids(rows.filter(row => added.has(row.atMs))))
+      await checkRun(ctx, runId, true)
+    }),
+  },
+  run_pulled: {
+    builtOn: ['run_read', 'sliced'],
+    undo: free((ctx, event) => ctx.tables.runs.update(num(event, 'runId'), { pulledAtMs: null, pulledById: null, outcome: null })),
+  },
+  sliced: {
+    builtOn: ['sent'],
+    undo: async (ctx, event) => {
+      const packs = await ctx.tables.packs.find({ code: event.computed.packCodes as string[] }, { lock: true })
+      const sent = packs.find(pack => pack.dispatchId !== null)
+      if (sent) return refuse('already_sent', { code: sent.code })
+      await ctx.tables.packs.setVoid(ids(packs))
+      await ctx.tables.offcuts.setVoid(event.computed.offcutIds as number[])
+      await ctx.tables.lots.update(num(event, 'lotId'), event.computed.before as { readyG: number | null, readyTyped: string | null })
+      return null
+    },
+  },
+  sent: {
+    builtOn: [],
+    undo: free(async (ctx, event) => {
+      const dispatchId = num(event, 'dispatchId')
+      for (const pack of await ctx.tables.packs.find({ dispatchId })) await ctx.tables.packs.update(pack.id, { dispatchId: null })
+      await ctx.tables.dispatches.setVoid([dispatchId])
+    }),
+  },
+  lot_rubbed: {
+    builtOn: ['turned', 'drained', 'cure_ended', 'run_started', 'sliced'],
+    undo: free(async (ctx, event) => {
+      const lotId = num(event, 'lotId')
+      await ctx.tables.pieces.setVoid(ids(await ctx.tables.pieces.find({ lotId })))
+      await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId })))
+      await ctx.tables.lots.setVoid([lotId])
+    }),
+  },
+  meat_received: { builtOn: ['lot_rubbed'], undo: free((ctx, event) => ctx.tables.meatLots.setVoid([num(event, 'meatLotId')])) },
+  ingredient_received: { builtOn: ['lot_rubbed'], undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])) },
+}

@@ -1,0 +1,42 @@
+import { MS_PER_MINUTE } from '#core/units/quantities'
+import type { EventKind } from '#shared/contracts/events'
+import type { Tables } from '../../db/store'
+import { recordEvent } from '../book/record-event'
+import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { takeBack } from './take-back'
+
+/** How long a tap may be undone without saying why. */
+export const UNDO_MS = 10 * MS_PER_MINUTE
+const UNDO_REASON = 'undone within ten minutes'
+
+/** The first later record that rests on this one and stands, if any. */
+async function builtUpon(tables: Tables, eventId: number, subject: string | undefined, kinds: readonly EventKind[]) {
+  if (subject === undefined || kinds.length === 0) return null
+  const about = (await tables.eventSubjects.find({ code: subject })).map(row => row.eventId).filter(id => id > eventId)
+  const later = await tables.events.find({ id: about, kind: [...kinds] }, { order: [['id', 'ASC']] })
+  const voided = new Set((await tables.events.find({ voidsId: later.map(event => event.id) })).map(event => event.voidsId))
+  return later.find(event => !voided.has(event.id)) ?? null
+}
+
+/** Voids a record: the current state goes back to before it, and both stay in the book, with who and why. */
+export async function voidRecord(ctx: WriteContext, eventId: number, reason: string): Promise<Answer<object>> {
+  const event = await ctx.tables.events.one({ id: eventId })
+  if (!event) return notFound('no_such_record')
+  const step = takeBack[event.kind]
+  if (!step) return refuse('cannot_void')
+  if (await ctx.tables.events.one({ voidsId: eventId })) return { ...refuse('already_voided'), status: 409 }
+  const subjects = JSON.parse(event.subjects) as string[]
+  const later = await builtUpon(ctx.tables, eventId, subjects[0], step.builtOn)
+  if (later) return refuse('built_upon', { record: later.id })
+  const inTheWay = await step.undo(ctx, { atMs: event.atMs, subjects, typed: JSON.parse(event.typed), computed: JSON.parse(event.computed) })
+  if (inTheWay) return inTheWay
+  recordEvent(ctx, { kind: 'voided', subjects, typed: { kind: event.kind }, computed: { recordedAtMs: event.atMs }, reason, voidsId: eventId })
+  return { ok: true, value: {} }
+}
+
+/** The floor's undo: within ten minutes, with its reason filled in. Later it is a void like any other. */
+export async function undoRecord(ctx: WriteContext, eventId: number): Promise<Answer<object>> {
+  const event = await ctx.tables.events.one({ id: eventId })
+  if (event && Math.abs(ctx.nowMs - event.atMs) > UNDO_MS) return refuse('undo_too_late')
+  return await voidRecord(ctx, eventId, UNDO_REASON)
+}
