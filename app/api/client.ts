@@ -6,14 +6,16 @@ export type Reply<T> = { ok: true, value: T } | { ok: false, problem: Problem }
 
 const offline = (): Problem => ({ type: 'urn:veldmoor:problem:offline', title: 'Not reached', status: 0, code: 'offline', detail: '' })
 
-async function call<T>(method: string, path: string, body?: unknown, key?: string): Promise<Reply<T>> {
+const call = <T>(method: string, path: string, body?: unknown, key?: string): Promise<Reply<T>> => ask<T>(path, {
+  method,
+  headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(key ? { 'idempotency-key': key } : {}) },
+  ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+})
+
+async function ask<T>(path: string, init: RequestInit): Promise<Reply<T>> {
   let answer: Response
   try {
-    answer = await fetch(path, {
-      method, credentials: 'same-origin',
-      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(key ? { 'idempotency-key': key } : {}) },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    })
+    answer = await fetch(path, { credentials: 'same-origin', ...init })
   }
   catch {
     // The browser tells no more than that nothing came back.
@@ -27,6 +29,9 @@ async function call<T>(method: string, path: string, body?: unknown, key?: strin
 
 export const read = <T>(path: string): Promise<Reply<T>> => call('GET', path)
 export const send = <T>(method: 'POST' | 'PUT' | 'DELETE', path: string, body: unknown, key?: string): Promise<Reply<T>> => call(method, path, body, key)
+
+/** A file's bytes as they are. */
+export const upload = <T>(path: string, file: Blob): Promise<Reply<T>> => ask<T>(path, { method: 'POST', body: file })
 
 /** A problem in words, in one person's way of writing figures. */
 export const problemWords = (problem: Problem, as: Notation): string => {

@@ -1,6 +1,7 @@
-import { formatMeat, formatPpm, formatTemperature, type Notation } from '#core/units/format'
+import { formatIngredient, formatMeat, formatOffset, formatPpm, formatTemperature, type Notation } from '#core/units/format'
 import type { EventKind, EventView } from '#shared/contracts/events'
 import type { Judgement } from '#shared/contracts/judgement'
+import type { CuttingKind } from '#shared/contracts/store'
 import type { HoldReason } from '#shared/contracts/holds'
 import { holdWords } from '#shared/messages/holds'
 
@@ -8,13 +9,17 @@ type Bag = Record<string, unknown>
 type Teller = (typed: Bag, computed: Bag, as: Notation) => string
 
 const text = (value: unknown): string => String(value ?? '')
+const SCALE_ERROR_G = 0.01
+const GRAMS_SHOWN = 0.1
+const CUTTING_WORDS: Record<CuttingKind, string> = { cut: 'Cut', bone: 'Boned', split: 'Split', trim: 'Trimmed' }
 const typedOf = (value: unknown): string => text((value as Bag | undefined)?.typed)
 
 /** What a void took back, in a few words; kinds that cannot be voided have none. */
 const KIND_WORDS: Partial<Record<EventKind, string>> = {
   turned: 'the turn', drained: 'the draining', cure_ended: 'the end of the cure', fridge_read: 'the fridge reading', run_started: 'the start of the smoke',
   run_read: 'the readings', run_pulled: 'the pull', sliced: 'the slicing and its packs', sent: 'the sending', lot_rubbed: 'the rub', meat_received: 'the delivery',
-  ingredient_received: 'the delivery',
+  delivery_received: 'the delivery', meat_cut: 'the cutting', ingredient_opened: 'the opening', stock_moved: 'the stock move', stock_counted: 'the count',
+  ingredient_received: 'the delivery', instrument_checked: 'the check',
 }
 export const mayBeVoided = (event: EventView): boolean => event.kind in KIND_WORDS && event.voided === null
 
@@ -31,8 +36,31 @@ const TELL: Record<EventKind, Teller> = {
   device_ended: t => `Signed out by the owner: ${text(t.station)}.`,
   rules_confirmed: t => `Rule set confirmed by ${text(t.confirmedBy)} on ${text(t.confirmedOn)} (${text(t.reference)}).`,
   scale_added: t => `Scale added: ${text(t.name)}, reads to ${text(t.readabilityG)} g.`,
+  instrument_added: t => `${t.kind === 'scale' ? 'Scale' : 'Thermometer'} added: ${text(t.name)}.`,
+  instrument_changed: t => `Instrument changed: ${text(t.name)}, checked every ${text(t.everyDays)} days${t.inUse ? '' : ', out of use'}.`,
+  instrument_checked: (_t, c, as) => {
+    const error = Number(c.error)
+    const off = c.is === 'scale' ? `${error >= 0 ? '+' : '−'}${formatIngredient(Math.abs(error), as, SCALE_ERROR_G)}` : formatOffset(error, as)
+    return `${text(c.instrument)} checked: off by ${off}, ${c.passed ? 'passed' : 'NOT passed, not to be used'}${Number(c.offsetC) === 0 ? '' : '; from now on the offset is taken off'}.`
+  },
+  fridge_changed: t => `Fridge changed: ${text(t.name)}.`,
   fridge_added: t => `Fridge added: ${text(t.name)}.`,
   meat_received: t => `Received ${text(t.cut)}, “${typedOf(t.weight)}”, at “${typedOf(t.temperature)}”, from ${text(t.supplier)}, their lot ${text(t.supplierLot)}.`,
+  delivery_received: (t, c) => {
+    const lines = t.lines as Bag[]
+    const states = c.meat as { code: string, state: string }[]
+    const each = lines.map((line, i) => `${states[i]!.code} ${text(line.cut)} “${typedOf(line.weight)}” at “${typedOf(line.temperature)}”${states[i]!.state === 'in' ? '' : `, ${states[i]!.state === 'held' ? 'held' : 'sent back'}: ${text(line.reason)}`}`)
+    return `Delivery from ${text(t.supplier)}${t.document ? `, ${text(t.document)}` : ''}: ${each.join('; ')}.`
+  },
+  meat_cut: (t, c, as) => {
+    const gone = (['trim', 'bone', 'rind'] as const).flatMap(part => t[part] ? [`${part} “${typedOf(t[part])}”`] : [])
+    return `${CUTTING_WORDS[t.kind as CuttingKind]} ${text(c.from)}: ${(t.pieces as Bag[]).map((piece, i) => `${(c.labels as string[])[i]} “${typedOf(piece)}”`).join(', ')}${gone.length ? `; ${gone.join(', ')}` : ''}; ${formatMeat(Number(c.unaccountedG), as)} unaccounted.`
+  },
+  ingredient_opened: () => 'Opened.',
+  stock_moved: t => `${t.kind === 'discarded' ? 'Thrown away' : 'Used without a lot'}: “${typedOf(t.amount)}”.`,
+  stock_counted: (t, c, as) => `Counted “${typedOf(t.counted)}”; the book said ${formatIngredient(Number(c.bookG), as, GRAMS_SHOWN)}, off by ${formatIngredient(Number(c.differenceG), as, GRAMS_SHOWN)}${c.off ? ', more than the scales explain' : ''}.`,
+  party_added: t => `${t.kind === 'supplier' ? 'Supplier' : 'Customer'} added: ${text(t.name)}.`,
+  party_changed: (t, c) => `${text((c.before as Bag).name)} changed: ${[t.name, t.contact, t.approval, t.note].filter(Boolean).map(text).join(', ')}.`,
   ingredient_received: t => `Received ${text(t.name)}, “${typedOf(t.amount)}”, from ${text(t.supplier)}, their lot ${text(t.supplierLot)}.`,
   lot_rubbed: (t, c, as) => {
     const judgement = c.judgement as Judgement

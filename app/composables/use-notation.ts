@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import {
-  formatIngredient, formatLength, formatLimit, formatMeat, formatNumber, formatPercent, formatPpm, formatTemperature,
+  formatIngredient, formatLength, formatLimit, formatMeat, formatNumber, formatOffset, formatPercent, formatPpm, formatTemperature,
 } from '#core/units/format'
 import { formatDate } from '#core/units/format-date'
 import { useSession } from '~/stores/session'
@@ -15,6 +15,7 @@ export function useNotation() {
     meat: (massG: number) => formatMeat(massG, as.value),
     grams: (massG: number, readabilityG = 0.1) => formatIngredient(massG, as.value, readabilityG),
     temperature: (tempC: number) => formatTemperature(tempC, as.value),
+    offset: (offsetC: number) => formatOffset(offsetC, as.value),
     limit: (tempC: number) => formatLimit(tempC, as.value),
     ppm: (ppm: number) => formatPpm(ppm, as.value),
     percent: (share: number, decimals = 1) => formatPercent(share, as.value, decimals),

@@ -5,11 +5,12 @@ import { useRun } from './use-run'
 
 const MINUTE = 60_000
 type Point = [minute: number, coreC: number | null]
+const UNMARKED = { coreOffsetC: 0, chamberOffsetC: 0, core: null, chamber: null }
 const run = (smoke: Point[], cool: Point[] = [], pulled: number | null = null): RunView => ({
   code: 'S-0001', smoker: 'A', targetCoreC: 63, startedAtMs: 0, pulledAtMs: pulled === null ? null : pulled * MINUTE, outcome: null, startedBy: 'A', pulledBy: null, zone: 'UTC', events: [], nowMs: 0,
   lots: [{ code: 'L-0001', cut: 'belly', saltOnly: false, ppm: 150, lowPpm: 143, pieces: [1], held: false }, { code: 'L-0002', cut: 'belly', saltOnly: true, ppm: null, lowPpm: null, pieces: [1], held: false }],
-  readings: [...smoke.map(([minute, coreC], id) => ({ id, phase: 'smoke' as const, atMs: minute * MINUTE, chamberC: 80, coreC, typed: '', source: 'hand' as const })),
-    ...cool.map(([minute, coreC], id) => ({ id: 100 + id, phase: 'cool' as const, atMs: minute * MINUTE, chamberC: null, coreC, typed: '', source: 'csv' as const }))],
+  readings: [...smoke.map(([minute, coreC], id) => ({ id, phase: 'smoke' as const, atMs: minute * MINUTE, chamberC: 80, coreC, typed: '', source: 'hand' as const, ...UNMARKED })),
+    ...cool.map(([minute, coreC], id) => ({ id: 100 + id, phase: 'cool' as const, atMs: minute * MINUTE, chamberC: null, coreC, typed: '', source: 'csv' as const, ...UNMARKED }))],
 })
 
 it('a lot without nitrite in the load sets the stricter come-up', () => {

@@ -10,7 +10,9 @@ import MyAccount from '~/components/office/MyAccount.vue'
 import ConfirmRules from '~/components/office/ConfirmRules.vue'
 import MyNotation from '~/components/office/MyNotation.vue'
 import PeopleList from '~/components/office/PeopleList.vue'
-import ScaleList from '~/components/office/ScaleList.vue'
+import TakeAlong from '~/components/office/TakeAlong.vue'
+import FridgeList from '~/components/office/FridgeList.vue'
+import InstrumentList from '~/components/office/InstrumentList.vue'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
@@ -37,7 +39,9 @@ onMounted(load)
       <ConfirmRules :shop="view.shop" @saved="load" />
       <PeopleList :people="view.people" @saved="load" />
       <DeviceList v-if="session.isOwner" :devices="view.devices" @saved="load" />
-      <ScaleList :scales="view.scales" @saved="load" />
+      <FridgeList :fridges="view.fridges" :instruments="view.instruments" @saved="load" />
+      <InstrumentList :instruments="view.instruments" @saved="load" />
+      <TakeAlong :tables="view.tables" />
     </div>
   </div>
 </template>

@@ -49,6 +49,12 @@ export function formatTemperature(tempC: Celsius, as: Notation): string {
   return `${formatNumber(shown, 1, as.decimal)} °${as.temperature}`
 }
 
+/** A difference of temperatures with its sign: "+0.8 °C", "−1.4 °F". No zero point: 9/5 only. */
+export function formatOffset(offsetC: Celsius, as: Notation): string {
+  const shown = as.temperature === 'F' ? offsetC * 9 / 5 : offsetC
+  return `${Math.round(shown * 10) > 0 ? '+' : ''}${formatNumber(shown, 1, as.decimal)} °${as.temperature}`
+}
+
 /** A limit in running words: "7 °C", "44.6 °F"; no needless ".0". */
 export const formatLimit = (tempC: Celsius, as: Notation): string =>
   formatTemperature(tempC, as).replace(/[.,]0 °/, ' °')

@@ -1,4 +1,4 @@
 import { readRoute } from '../http/read-route'
 import { benchView } from '../services/lots/bench-view'
 
-export default readRoute(({ tables }) => benchView(tables))
+export default readRoute(({ tables, nowMs }) => benchView(tables, nowMs))

@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 
 /** What only grows: the application's user may read it and add to it, and has no right to change or remove a row. */
-export const ONLY_GROWS: readonly string[] = ['events', 'event_subjects']
+export const ONLY_GROWS: readonly string[] = ['events', 'event_subjects', 'files']
 /** Not the application's business at all. */
 const NOT_ITS_OWN: readonly string[] = ['migrations']
 

@@ -31,7 +31,8 @@ export interface Table<T> {
   update: (id: number, change: Partial<NewRowOf<T>>) => Promise<void>
 }
 
-const snake = (name: string): string => name.replace(/Ms$/, '').replace(/[A-Z]/g, ch => `_${ch.toLowerCase()}`)
+/** A column's name in the database: snake_case, instants without their `Ms`. */
+export const snake = (name: string): string => name.replace(/Ms$/, '').replace(/[A-Z]/g, ch => `_${ch.toLowerCase()}`)
 
 /** Registers the table with Sequelize; columns are snake_case, instants without their `Ms`. */
 export function defineModel<C extends Columns>(sequelize: Sequelize, spec: TableSpec<C>): ModelStatic<Model> {

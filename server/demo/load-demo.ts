@@ -5,7 +5,10 @@ import type { Store } from '../db/store'
 import { confirmRules } from '../services/office/office'
 import { hashPassword } from '../services/people/passwords'
 import { setUpShop } from '../services/people/set-up-shop'
-import { DEMO_LOTS, planGoods } from './goods'
+import { planCuttings } from './cuttings'
+import { DEMO_LOTS } from './demo-lots'
+import { planGoods } from './goods'
+import { demoInstruments, planChecks } from './instruments'
 import { planLot } from './lots'
 import { DEMO_PASSWORD, DEMO_SHOP, DEMO_SIGN_INS } from './people'
 import { Scene } from './scene'
@@ -28,10 +31,10 @@ async function addPeople(store: Store): Promise<{ owner: number, maker: number }
   return { owner: idOf('marit'), maker: idOf('tam') }
 }
 
-function planSmokes(scene: Scene, who: { owner: number, maker: number }): void {
-  planSmoke(scene, { name: 'smoke 1', lots: ['belly 1', 'loin 1'], startMs: scene.at(-9, '08:05'), minutes: 345, chamberC: 81, perMinute: 0.0072, targetC: 63, seed: 11, who: who.owner, pull: { coolPerMinute: 0.0061, coolMinutes: 780 } })
-  planSmoke(scene, { name: 'smoke 2', lots: ['shoulder 1'], startMs: scene.at(-3, '07:50'), minutes: 420, chamberC: 83, perMinute: 0.0060, targetC: 66, seed: 23, who: who.maker, pull: { coolPerMinute: 0.0056, coolMinutes: 840 } })
-  planSmoke(scene, { name: 'smoke 3', lots: ['belly 2', 'jowl 1'], startMs: scene.nowMs - 3.6 * MS_PER_HOUR, minutes: 210, chamberC: 79, perMinute: 0.0055, targetC: 64, seed: 37, who: who.maker })
+function planSmokes(scene: Scene, who: { owner: number, maker: number }, probe: number): void {
+  planSmoke(scene, { name: 'smoke 1', lots: ['belly 1', 'loin 1'], startMs: scene.at(-9, '08:05'), minutes: 345, chamberC: 81, perMinute: 0.0072, targetC: 63, seed: 11, who: who.owner, probe, pull: { coolPerMinute: 0.0061, coolMinutes: 780 } })
+  planSmoke(scene, { name: 'smoke 2', lots: ['shoulder 1'], startMs: scene.at(-3, '07:50'), minutes: 420, chamberC: 83, perMinute: 0.0060, targetC: 66, seed: 23, who: who.maker, probe, pull: { coolPerMinute: 0.0056, coolMinutes: 840 } })
+  planSmoke(scene, { name: 'smoke 3', lots: ['belly 2', 'jowl 1'], startMs: scene.nowMs - 3.6 * MS_PER_HOUR, minutes: 210, chamberC: 79, perMinute: 0.0055, targetC: 64, seed: 37, who: who.maker, probe })
   planSlicing(scene, { lot: 'belly 1', day: -7, readyKg: '6.94 kg', packs: Array.from({ length: 27 }, (_, i) => String(224 + (i * 7) % 13)), ends: ['310', '285'], who: who.maker })
   planSlicing(scene, { lot: 'loin 1', day: -7, readyKg: '4.02 kg', packs: Array.from({ length: 16 }, (_, i) => String(226 + (i * 5) % 11)), ends: ['264'], who: who.owner })
   planSending(scene, 'belly 1', -6, 'The Tin Lantern Café', 0, 15, who.owner)
@@ -49,16 +52,19 @@ export async function loadDemo(store: Store, nowMs: number): Promise<string> {
   }), scene.at(OPENED_DAY, '08:00'))
   if (!made.ok) throw new Error(made.code)
   const who = await addPeople(store)
-  const reachIn = await store.tables.fridges.insert({ name: 'Reach-in fridge' })
-  const [coldRoom, scales] = [await store.tables.fridges.one({ name: 'Cold room' }), await store.tables.scales.find()]
-  const scaleIds = { meat: scales.find(scale => scale.purpose === 'meat')!.id, mix: scales.find(scale => scale.purpose === 'mix')!.id }
+  const instruments = await demoInstruments(store)
+  const reachIn = await store.tables.fridges.insert({ name: 'Reach-in fridge', thermometerId: instruments.reachIn })
+  const coldRoom = await store.tables.fridges.one({ name: 'Cold room' })
+  const scaleIds = { meat: instruments.meatScale, mix: instruments.fineScale }
   scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx => confirmRules(ctx, { confirmedBy: name, confirmedOn: scene.day(OPENED_DAY), reference: 'printed text in the green folder' }))
 
-  planGoods(scene, who)
+  planChecks(scene, instruments, who.owner)
+  planGoods(scene, who, instruments)
+  planCuttings(scene, who.maker, instruments.meatScale)
   const fridgeId = { coldRoom: coldRoom!.id, reachIn }
   for (const lot of DEMO_LOTS) planLot(scene, { ...lot, fridge: fridgeId[lot.fridge] }, who, scaleIds)
   planTemperatures(scene, who.maker, fridgeId)
-  planSmokes(scene, who)
+  planSmokes(scene, who, instruments.probe)
   planCorrections(scene, who)
   const records = await scene.play(store)
   return `${DEMO_LOTS.length} lots, ${records} records`

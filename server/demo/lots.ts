@@ -3,6 +3,7 @@ import { formulate, type Targets } from '#core/cure/formulate'
 import { suggestedSpan } from '#core/curing/day-rules'
 import type { Cut, Rind } from '#core/rules/cuts'
 import { rubInput } from '#shared/contracts/lots'
+import type { Tables } from '../db/store'
 import { drainLot, endCure, turnLot } from '../services/cold-room/cure-steps'
 import { rubLot } from '../services/lots/rub-lot'
 import type { Scene } from './scene'
@@ -15,6 +16,8 @@ export interface DemoLot {
   rubDay: number
   rubTime: string
   weights: string[]
+  /** Labels of pieces cut in the Store, in the order of the weights. */
+  labels?: string[]
   ppm: number
   salt: number
   sugar: number
@@ -28,6 +31,12 @@ export interface DemoLot {
   note?: string
 }
 
+async function cutPieceId(tables: Tables, meatCode: string, label: string | undefined): Promise<number | null> {
+  if (label === undefined) return null
+  const meat = await tables.meatLots.one({ code: meatCode })
+  return (await tables.meatPieces.one({ meatLotId: meat!.id, label }))!.id
+}
+
 const gramsOf = (typed: string): number => typed.endsWith('kg') ? Number(typed.slice(0, -2)) * 1000 : Number(typed)
 
 /** Plans a lot's rub, turns, drain and end of cure. `who` are ids of people in turn. */
@@ -37,9 +46,9 @@ export function planLot(scene: Scene, lot: DemoLot, who: { maker: number, owner:
   const plan = formulate(greenG, lot.saltOnly ? null : CURING_SALT_NO_1, targets, 0.1)
   if (!plan.ok) throw new Error(plan.code)
   const weighed = (code: string, massG: number) => ({ lotCode: scene.code(code), weighed: massG.toFixed(1) })
-  scene.add(scene.at(lot.rubDay, lot.rubTime), who.maker, ctx => rubLot(ctx, rubInput.parse({
+  scene.add(scene.at(lot.rubDay, lot.rubTime), who.maker, async ctx => rubLot(ctx, rubInput.parse({
     cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly ?? false, note: lot.note ?? null,
-    pieces: lot.weights.map(weight => ({ meatCode: scene.code(lot.meat), weight })),
+    pieces: await Promise.all(lot.weights.map(async (weight, i) => ({ meatCode: scene.code(lot.meat), weight, meatPieceId: await cutPieceId(ctx.tables, scene.code(lot.meat), lot.labels?.[i]) }))),
     meatScaleId: scaleIds.meat, mixScaleId: scaleIds.mix,
     targets: { saltShare: String(lot.salt), sugarShare: String(lot.sugar), saltBasis: 'total', nitritePpm: String(lot.ppm) },
     agent: lot.saltOnly ? null : weighed('no1', plan.value.agentG), salt: weighed('salt', plan.value.saltG),

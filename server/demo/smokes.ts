@@ -5,11 +5,12 @@ import { recordSlicing } from '../services/slicing/record-slicing'
 import { sendPacks } from '../services/slicing/send-packs'
 import { addReadings, pullRun, startRun } from '../services/smoke/runs'
 import { coolingCurve, smokeCurve, type CurvePoint } from './curves'
+import { PROBE_OFFSET_C } from './instruments'
 import type { Scene } from './scene'
 
 const celsius = (tempC: number) => ({ typed: tempC.toFixed(1), unit: 'C' as const })
 const readings = (points: readonly (Pick<CurvePoint, 'atMs' | 'coreC'> & { chamberC?: number })[]) => points.map(point => ({
-  atMs: point.atMs, chamber: point.chamberC === undefined ? null : celsius(point.chamberC), core: celsius(point.coreC),
+  atMs: point.atMs, chamber: point.chamberC === undefined ? null : celsius(point.chamberC), core: celsius(point.coreC + PROBE_OFFSET_C),
 }))
 
 export interface DemoSmoke {
@@ -22,6 +23,7 @@ export interface DemoSmoke {
   targetC: number
   seed: number
   who: number
+  probe: number
   /** Left out while it is still smoking. */
   pull?: { coolPerMinute: number, coolMinutes: number }
 }
@@ -31,7 +33,7 @@ export function planSmoke(scene: Scene, smoke: DemoSmoke): void {
   scene.add(smoke.startMs, smoke.who, async (ctx) => {
     const lots = await ctx.tables.lots.find({ code: smoke.lots.map(name => scene.code(name)) })
     const pieces = await ctx.tables.pieces.find({ lotId: lots.map(lot => lot.id) })
-    return startRun(ctx, runInput.parse({ smoker: 'Brick smoker', pieceIds: pieces.map(piece => piece.id), targetCore: celsius(smoke.targetC) }))
+    return startRun(ctx, runInput.parse({ smoker: 'Brick smoker', pieceIds: pieces.map(piece => piece.id), targetCore: celsius(smoke.targetC), coreThermometerId: smoke.probe }))
   }, smoke.name)
   const points = smokeCurve({ startMs: smoke.startMs, minutes: smoke.minutes, everyMinutes: 15, chamberC: smoke.chamberC, startCoreC: 5.5, perMinute: smoke.perMinute, seed: smoke.seed })
     .filter(point => point.atMs <= scene.nowMs)

@@ -7,7 +7,7 @@ import { problemOf } from './words'
 const UNPROCESSABLE = 422
 const STATUS_OF_CODE: Record<string, number> = {
   key_missing: 400, not_json: 400, sign_in_wrong: 401, pin_wrong: 401, not_signed_in: 401, not_your_role: 403, cross_site: 403, pin_needed: 403,
-  own_sign_in_needed: 403, too_large: 413, sign_in_closed: 429, pin_closed: 429,
+  own_sign_in_needed: 403, too_large: 413, file_too_large: 413, sign_in_closed: 429, pin_closed: 429,
 }
 
 export function replyProblem(event: H3Event, problem: Problem): Problem {

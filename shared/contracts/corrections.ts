@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { DELIVERY_RANGE, INGREDIENT_RANGE, name, PACK_RANGE, PIECE_RANGE, reason, temperature, weight } from './fields'
+import { code, DELIVERY_RANGE, INGREDIENT_RANGE, name, PACK_RANGE, PIECE_RANGE, reason, temperature, weight } from './fields'
 
 const id = () => z.number().int().positive()
 const why = { reason: reason() }
@@ -12,6 +12,8 @@ export const correctionInput = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('ingredient_weighed'), id: id(), value: weight(INGREDIENT_RANGE), ...why }),
   z.strictObject({ what: z.literal('fridge_reading'), id: id(), value: temperature(), ...why }),
   z.strictObject({ what: z.literal('core_reading'), id: id(), value: temperature(), ...why }),
+  /** Another curing salt went on than was written down; null when nobody knows which. */
+  z.strictObject({ what: z.literal('agent_used'), id: id(), value: code().nullable(), ...why }),
   z.strictObject({ what: z.literal('pack_weight'), id: id(), value: weight(PACK_RANGE), ...why }),
 ])
 export type CorrectionInput = z.output<typeof correctionInput>

@@ -2,7 +2,7 @@ import type { BreakKind } from '#core/book/walk-chain'
 
 /** Kinds of record in the book. */
 export const EVENT_KINDS = [
-  'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'fridge_added', 'meat_received', 'ingredient_received', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
+  'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'instrument_added', 'instrument_changed', 'instrument_checked', 'fridge_added', 'fridge_changed', 'meat_received', 'delivery_received', 'meat_cut', 'ingredient_received', 'ingredient_opened', 'stock_moved', 'stock_counted', 'party_added', 'party_changed', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
   'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'corrected', 'voided', 'held', 'disposed',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]

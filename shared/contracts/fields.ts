@@ -37,6 +37,11 @@ export const weight = (range: WeightRange) => typedText().transform((typed, ctx)
   typed: typed.trim(), ...parsed(text => parseWeight(text, range))(typed, ctx),
 }))
 
+/** What is there when it is counted: a weight, or 0 for an empty jar. */
+export const stockWeight = (maxG: number) => typedText().transform((typed, ctx): TypedWeight => /^0+([.,]0+)?\s*(g|kg|oz|lb)?$/i.test(typed.trim())
+  ? { typed: typed.trim(), netG: 0, grossG: 0, tareG: 0, readings: 1 }
+  : { typed: typed.trim(), ...parsed(text => parseWeight(text, { minG: 0.01, maxG }))(typed, ctx) })
+
 export interface TypedTemperature { typed: string, tempC: number }
 /** A temperature as typed, with the unit a bare number has for this person. */
 export const temperature = () => z.strictObject({ typed: typedText(), unit: z.enum(['C', 'F']) })

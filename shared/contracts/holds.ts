@@ -1,8 +1,16 @@
 import { z } from 'zod'
 import { reason } from './fields'
 
-export const HOLD_REASONS = ['below_floor', 'floor_not_shown', 'above_limit', 'limit_not_shown', 'fridge_warm', 'come_up_late', 'cooling_late', 'target_not_reached', 'over_green_weight'] as const
+export const HOLD_REASONS = [
+  'below_floor', 'floor_not_shown', 'above_limit', 'limit_not_shown', 'fridge_warm', 'come_up_late', 'cooling_late', 'target_not_reached', 'over_green_weight',
+  'arrival_warm', 'arrival_poor', 'wrong_agent', 'unknown_agent', 'by_hand',
+] as const
 export type HoldReason = (typeof HOLD_REASONS)[number]
 export const DISPOSITIONS = ['release', 'rework', 'destroy'] as const
 
 export const dispositionInput = z.strictObject({ disposition: z.enum(DISPOSITIONS), text: reason() })
+
+/** Anyone who records may hold a lot; only the owner lets it go. */
+export const holdInput = z.strictObject({ text: reason() })
+
+export interface HoldView { id: number, reason: HoldReason, note: string | null, placedAtMs: number, disposition: string | null, text: string | null, by: string | null, disposedAtMs: number | null }

@@ -5,8 +5,10 @@ import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { code, decimal, INGREDIENT_RANGE, note, percent, PIECE_RANGE, THICKNESS_RANGE_MM, weight } from './fields'
+import type { InstrumentState } from '#core/instruments/instrument-state'
 import type { EventView } from './events'
-import type { HoldReason } from './holds'
+import type { HoldReason, HoldView } from './holds'
+import type { InstrumentMark } from './instruments'
 import type { Judgement } from './judgement'
 import type { IngredientView, MeatView } from './store'
 
@@ -15,7 +17,7 @@ const weighed = z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RAN
 
 export const rubInput = z.strictObject({
   cut: z.enum(CUTS), rind: z.enum(RINDS), saltOnly: z.boolean(),
-  pieces: z.array(z.strictObject({ meatCode: code(), weight: weight(PIECE_RANGE) })).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
+  pieces: z.array(z.strictObject({ meatCode: code(), weight: weight(PIECE_RANGE), meatPieceId: z.number().int().positive().nullable().default(null) })).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
   meatScaleId: z.number().int(), mixScaleId: z.number().int(),
   targets: z.strictObject({
     saltShare: percent(1, 6), sugarShare: percent(0, 6), saltBasis: z.enum(['total', 'added']), nitritePpm: decimal(0, 700),
@@ -33,15 +35,15 @@ export type RubInput = z.output<typeof rubInput>
 
 export const emptyInput = z.strictObject({})
 
-export interface ScaleView { id: number, name: string, purpose: 'meat' | 'mix', readabilityG: number }
+export interface ScaleView { id: number, name: string, purpose: 'meat' | 'mix', readabilityG: number, state: InstrumentState }
 export interface ShopView {
   name: string, zone: string, houseTargetPpm: number, turnEveryDays: number, turnBy: string
   confirmed: Judgement['confirmed']
 }
-export interface FridgeView { id: number, name: string, readings: { id: number, atMs: number, tempC: number }[] }
+export interface FridgeView { id: number, name: string, readings: FridgeReadingView[] }
+/** `tempC` is what was read less `offsetC`, the thermometer's. */
+export interface FridgeReadingView { id: number, atMs: number, tempC: number, offsetC: number, instrument: InstrumentMark | null }
 export interface BenchView { shop: ShopView, rules: RuleSet, meat: MeatView[], ingredients: IngredientView[], scales: ScaleView[], fridges: { id: number, name: string }[] }
-
-export interface HoldView { id: number, reason: HoldReason, placedAtMs: number, disposition: string | null, text: string | null, by: string | null, disposedAtMs: number | null }
 
 /** What every room needs to know of a lot. */
 export interface LotSummary {
@@ -61,10 +63,13 @@ export interface LotSummary {
 export interface LotView extends LotSummary {
   targets: Targets
   note: string | null
+  /** What pieces and ingredients were weighed on, as it stood then. */
+  meatScale: InstrumentMark | null
+  mixScale: InstrumentMark | null
   readyTyped: string | null
   ingredients: { role: string, code: string, name: string, plannedG: number, weighedG: number, weighedTyped: string, id: number }[]
   holds: HoldView[]
-  packList: { id: number, code: string, kind: string, netG: number, netTyped: string, packedOn: string, customer: string | null, sentOn: string | null }[]
+  packList: { id: number, code: string, kind: string, netG: number, netTyped: string, packedOn: string, scale: InstrumentMark | null, customer: string | null, sentOn: string | null }[]
   offcuts: { kind: OffcutKind, massG: number, typed: string, atMs: number }[]
   events: EventView[]
 }

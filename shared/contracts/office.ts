@@ -1,11 +1,15 @@
-import type { ScaleView, ShopView } from './lots'
+import type { InstrumentView } from './instruments'
+import type { ShopView } from './lots'
 import type { DeviceView, PersonView } from './people'
 
 export interface OfficeView {
   shop: ShopView
-  scales: ScaleView[]
-  fridges: { id: number, name: string }[]
+  instruments: InstrumentView[]
+  fridges: { id: number, name: string, thermometerId: number | null }[]
   people: PersonView[]
   /** Every device that is signed in; for the owner's eyes, empty for others. */
   devices: DeviceView[]
+  /** Tables that can be taken along as CSV. */
+  tables: string[]
+  nowMs: number
 }

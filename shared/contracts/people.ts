@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { isZone } from '#core/calendar/local-day'
 import type { Notation } from '#core/units/format'
-import { decimal, isoDate, name } from './fields'
+import { isoDate, name } from './fields'
 
 export const ROLES = ['owner', 'maker', 'inspector'] as const
 export type Role = (typeof ROLES)[number]
@@ -54,7 +54,6 @@ export const setupInput = z.strictObject({
 })
 
 export const rulesConfirmationInput = z.strictObject({ confirmedBy: name(), confirmedOn: isoDate(), reference: name(250) })
-export const scaleInput = z.strictObject({ name: name(), purpose: z.enum(['meat', 'mix']), readabilityG: decimal(0.001, 1000) })
 
 /** The device someone is at. On a shared one, `signer` is whose PIN signs until `signedUntilMs`. */
 export interface StationView {

@@ -1,12 +1,14 @@
 import { z } from 'zod'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { instantMs, name, temperature } from './fields'
+import { instrumentId, type InstrumentMark } from './instruments'
 
 export const MOST_READINGS = 5000
 export const PHASES = ['smoke', 'cool'] as const
 
 export const runInput = z.strictObject({
   smoker: name(), pieceIds: z.array(z.number().int()).min(1, { error: 'no_pieces' }).max(400, { error: 'too_many_pieces' }), targetCore: temperature(),
+  coreThermometerId: instrumentId(), chamberThermometerId: instrumentId(),
 })
 
 export const runReadingsInput = z.strictObject({
@@ -16,7 +18,7 @@ export const runReadingsInput = z.strictObject({
     .min(1, { error: 'no_readings' }).max(MOST_READINGS, { error: 'too_many_readings' }),
 })
 
-export interface RunReadingView { id: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null, typed: string, source: 'hand' | 'csv' }
+export interface RunReadingView { id: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null, typed: string, source: 'hand' | 'csv', coreOffsetC: number, chamberOffsetC: number, core: InstrumentMark | null, chamber: InstrumentMark | null }
 export interface RunView {
   code: string, smoker: string, targetCoreC: number, startedAtMs: number, pulledAtMs: number | null, outcome: SmokeOutcome | null
   startedBy: string, pulledBy: string | null, zone: string

@@ -1,19 +1,60 @@
 import { z } from 'zod'
 import { CUTS, RINDS, type Cut, type Rind } from '#core/rules/cuts'
 import type { CuringAgent } from '#core/cure/agent'
-import { DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, percent, temperature, weight } from './fields'
+import type { SaltAnomaly } from '#core/ledger/salt-ledger'
+import { DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight } from './fields'
+import type { FileView } from './files'
+import { instrumentId, type InstrumentMark } from './instruments'
+import type { HoldView } from './holds'
 
 export const INGREDIENT_KINDS = ['curing_salt', 'salt', 'sugar', 'spice'] as const
 export type IngredientKind = (typeof INGREDIENT_KINDS)[number]
 
-export const meatInput = z.strictObject({
-  supplier: name(), supplierLot: name(), cut: z.enum(CUTS), rind: z.enum(RINDS),
-  weight: weight(DELIVERY_RANGE), temperature: temperature(), packDate: isoDate().nullable(), note: note(),
+/** On arrival: warn above the first, hold or refuse above the second, °C. */
+export const ARRIVAL_WARN_C = 4.4
+export const ARRIVAL_REFUSE_C = 7
+
+/** What is looked at when meat comes in. */
+export const ARRIVAL_CHECKS = ['smell', 'colour', 'fat', 'evenness'] as const
+export type ArrivalChecks = Record<(typeof ARRIVAL_CHECKS)[number], 'good' | 'poor'>
+export const DECISIONS = ['take', 'hold', 'refuse'] as const
+export const MEAT_STATES = ['in', 'held', 'refused', 'destroyed'] as const
+export type MeatState = (typeof MEAT_STATES)[number]
+
+const fileId = () => z.number().int().positive().nullable().default(null)
+const condition = () => z.enum(['good', 'poor'])
+export const MOST_LINES = 20
+
+const deliveryLine = z.strictObject({
+  supplierLot: name(), cut: z.enum(CUTS), rind: z.enum(RINDS), weight: weight(DELIVERY_RANGE), temperature: temperature(), packDate: isoDate().nullable(),
+  checks: z.strictObject({ smell: condition(), colour: condition(), fat: condition(), evenness: condition() }) satisfies z.ZodType<ArrivalChecks>,
+  decision: z.enum(DECISIONS), reason: note(),
+}).superRefine((line, ctx) => {
+  // Why it waits, went back, or was taken although something was poor.
+  const needsReason = line.decision !== 'take' || Object.values(line.checks).includes('poor')
+  if (needsReason && (line.reason ?? '').length < 3) ctx.addIssue({ code: 'custom', path: ['reason'], message: 'arrival_reason' })
+})
+
+export const deliveryInput = z.strictObject({
+  supplier: name(), document: name().nullable(), scaleId: instrumentId(), thermometerId: instrumentId(), photoId: fileId(), note: note(),
+  lines: z.array(deliveryLine).min(1, { error: 'no_lines' }).max(MOST_LINES, { error: 'too_many_lines' }),
+})
+
+export const CUTTING_KINDS = ['cut', 'bone', 'split', 'trim'] as const
+export type CuttingKind = (typeof CUTTING_KINDS)[number]
+const left = () => weight(OFFCUT_RANGE).nullable()
+
+export const cuttingInput = z.strictObject({
+  /** A piece of the tree, or null for meat straight from the delivery: then `taken` says how much. */
+  pieceId: z.number().int().positive().nullable(), taken: weight(DELIVERY_RANGE).nullable(), kind: z.enum(CUTTING_KINDS),
+  pieces: z.array(weight(PIECE_RANGE)).min(1, { error: 'no_pieces' }).max(100, { error: 'too_many_pieces' }), trim: left(), bone: left(), rind: left(), scaleId: instrumentId(), note: note(),
+}).superRefine((input, ctx) => {
+  if (input.pieceId === null && input.taken === null) ctx.addIssue({ code: 'custom', path: ['taken'], message: 'empty' })
 })
 
 /** Nitrite on the certificate: 0.4 to 10 per cent covers every curing salt sold; more is a slip of the key. */
 const certificate = z.strictObject({
-  number: name(), nitritePercent: percent(0.1, 10), nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']), tolerancePercent: percent(0, 2),
+  number: name(), nitritePercent: percent(0.1, 10), nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']), tolerancePercent: percent(0, 2), fileId: fileId(),
 })
 
 export const ingredientInput = z.strictObject({
@@ -25,17 +66,40 @@ export const ingredientInput = z.strictObject({
   }
 })
 
+export const STOCK_MOVES = ['discarded', 'unassigned', 'count'] as const
+export type StockMoveKind = (typeof STOCK_MOVES)[number]
+export const stockMoveInput = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.enum(['discarded', 'unassigned']), amount: weight(INGREDIENT_RANGE), scaleId: instrumentId(), reason: reason() }),
+  z.strictObject({ kind: z.literal('count'), counted: stockWeight(INGREDIENT_RANGE.maxG), scaleId: instrumentId(), reason: note() }),
+])
+
+export const partyInput = z.strictObject({ kind: z.enum(['supplier', 'customer']), name: name(), contact: name(250).nullable(), approval: name().nullable(), note: note() })
+export const partyChangeInput = partyInput.omit({ kind: true })
+
+export interface PartyView { id: number, kind: 'supplier' | 'customer', name: string, contact: string | null, approval: string | null, note: string | null }
+
+export interface MeatPieceView { id: number, label: string, massG: number, typed: string, cuttingId: number, divided: boolean, lot: string | null }
+export interface CuttingView {
+  id: number, parentId: number | null, kind: CuttingKind, fromG: number, trimG: number, boneG: number, rindG: number, unaccountedG: number
+  scale: InstrumentMark | null, note: string | null, atMs: number, by: string
+}
 export interface MeatView {
-  code: string, supplier: string, supplierLot: string, cut: Cut, rind: Rind
-  weightG: number, weightTyped: string, temperatureC: number, packDate: string | null, note: string | null
-  receivedAtMs: number, usedG: number
+  code: string, delivery: string | null, document: string | null, photo: FileView | null, supplier: string, supplierLot: string, cut: Cut, rind: Rind
+  weightG: number, weightTyped: string, scale: InstrumentMark | null, temperatureC: number, offsetC: number, thermometer: InstrumentMark | null
+  packDate: string | null, state: MeatState, checks: ArrivalChecks | null, note: string | null, receivedAtMs: number
+  /** Gone into lots or onto the cutting board. */
+  usedG: number
+  cuttings: CuttingView[], pieces: MeatPieceView[], holds: HoldView[]
 }
 export interface IngredientView {
   code: string, kind: IngredientKind, name: string, supplier: string, supplierLot: string
-  amountG: number, usedG: number, bestBefore: string | null, certificate: string | null, agent: CuringAgent | null, receivedAtMs: number
+  amountG: number, usedG: number, leftG: number, bestBefore: string | null, certificate: string | null, certificateFile: FileView | null, agent: CuringAgent | null
+  openedAtMs: number | null, receivedAtMs: number
 }
-export interface StoreView { meat: MeatView[], ingredients: IngredientView[], suppliers: string[] }
+export interface StoreView { meat: MeatView[], ingredients: IngredientView[], suppliers: string[], parties: PartyView[] }
 
-/** On arrival: warn above the first, hold or refuse above the second, °C. */
-export const ARRIVAL_WARN_C = 4.4
-export const ARRIVAL_REFUSE_C = 7
+export interface SaltLineView {
+  atMs: number, kind: 'received' | 'used' | StockMoveKind, lot: string | null, inG: number, outG: number, balanceG: number
+  differenceG: number | null, allowedG: number | null, anomaly: SaltAnomaly | null, reason: string | null, by: string, typed: string, scale: InstrumentMark | null
+}
+export interface SaltLedgerView { lots: { code: string, name: string, supplier: string, supplierLot: string, balanceG: number, countDueMs: number, lines: SaltLineView[] }[], nowMs: number }

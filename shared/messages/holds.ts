@@ -1,6 +1,7 @@
 import { formatLimit, type Notation } from '#core/units/format'
 import { KILL_FROM_C } from '#core/smoke/core-reading'
 import { FRIDGE_CHECKS } from '#core/fridge/excursion'
+import { ARRIVAL_REFUSE_C } from '../contracts/store'
 import type { HoldReason } from '../contracts/holds'
 
 const WORDS: Record<HoldReason, (as: Notation) => string> = {
@@ -13,6 +14,11 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
   cooling_late: () => 'cooled too slowly',
   target_not_reached: () => 'target core not reached',
   over_green_weight: () => 'heavier than the fresh belly',
+  arrival_warm: as => `came in above ${formatLimit(ARRIVAL_REFUSE_C, as)}`,
+  arrival_poor: () => 'held on arrival',
+  wrong_agent: () => 'the wrong curing salt was used',
+  unknown_agent: () => 'nobody knows which curing salt was used',
+  by_hand: () => 'held by hand',
 }
 
 /** Why a lot is held, in a few words. */

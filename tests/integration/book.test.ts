@@ -43,7 +43,7 @@ describe('the chain in the database', () => {
     ['a typed value', 'UPDATE events SET typed = REPLACE(typed, \'9.2\', \'8.2\') WHERE kind = \'lot_rubbed\'', 'UPDATE events SET typed = REPLACE(typed, \'8.2\', \'9.2\') WHERE kind = \'lot_rubbed\'', 'changed', 'lot_rubbed'],
     ['a time, by a millisecond', 'UPDATE events SET at = at + INTERVAL 1000 MICROSECOND WHERE id = 5', 'UPDATE events SET at = at - INTERVAL 1000 MICROSECOND WHERE id = 5', 'changed', 5],
     ['the name of who did it', 'UPDATE events SET who = \'somebody\' WHERE id = 2', 'UPDATE events SET who = (SELECT name FROM users WHERE id = events.user_id) WHERE id = 2', 'changed', 2],
-    ['the index under a code', 'UPDATE event_subjects SET code = \'L-9999\' WHERE event_id = 4', 'UPDATE event_subjects SET code = (SELECT JSON_VALUE(subjects, \'$[0]\') FROM events WHERE id = 4) WHERE event_id = 4', 'subjects_differ', 4],
+    ['the index under a code', 'UPDATE event_subjects SET code = \'L-9999\' WHERE event_id = 5', 'UPDATE event_subjects SET code = (SELECT JSON_VALUE(subjects, \'$[0]\') FROM events WHERE id = 5) WHERE event_id = 5', 'subjects_differ', 5],
     ['the head', 'UPDATE book_head SET last_id = last_id + 1', 'UPDATE book_head SET last_id = last_id - 1', 'end_differs', null],
   ])('names the first record that is not what it was: %s', async (_what, change, undo, why, where) => {
     const check = await tampered(change, undo)
@@ -110,8 +110,8 @@ it('a clock set back an hour breaks no chain and is told in the book', async () 
   const behind = await shop.another({ NODE_OPTIONS: '--import data:text/javascript,const%20now=Date.now;Date.now=()=>now()-3600000' })
   try {
     const there = Object.assign(shop.client(), { address: behind.address, cookie: maker.cookie })
-    expect(await there.post('/api/meat', meat())).toMatchObject({ status: 200 })
-    expect(await maker.post('/api/meat', meat())).toMatchObject({ status: 200 })
+    expect(await there.post('/api/deliveries', meat())).toMatchObject({ status: 200 })
+    expect(await maker.post('/api/deliveries', meat())).toMatchObject({ status: 200 })
     const [here, earlier] = (await maker.get('/api/events')).body
     expect(earlier.clockBehindMs).toBeGreaterThan(3_590_000)
     expect(here.clockBehindMs).toBeNull()

@@ -25,10 +25,10 @@ describe('bad input is told field by field, and nothing is half saved', () => {
     ['٤ kg', 'foreign_digits'], ['470 - 2450', 'tare_above_gross'], ['', 'empty'], ['1,840', 'ambiguous_comma'], ['1'.repeat(61), 'too_long'],
   ])('weight %j: %s', async (weight, code) => {
     const before = await everything()
-    const reply = await maker.post('/api/meat', meat({ weight }))
+    const reply = await maker.post('/api/deliveries', meat({ weight }))
     expect(reply.status).toBe(422)
     expect(reply.type).toContain('application/problem+json')
-    expect(reply.body).toMatchObject({ status: 422, errors: [{ path: ['weight'], code }] })
+    expect(reply.body).toMatchObject({ status: 422, errors: [{ path: ['lines', 0, 'weight'], code }] })
     expect(reply.body.errors[0].detail.length).toBeGreaterThan(10)
     expect(await everything()).toEqual(before)
   })
@@ -39,9 +39,9 @@ describe('bad input is told field by field, and nothing is half saved', () => {
   it('no pieces, 401 pieces, a stranger field, no JSON', async () => {
     expect((await maker.post('/api/lots', rub(s, { pieces: [] }))).body.errors[0].code).toBe('no_pieces')
     expect((await maker.post('/api/lots', rub(s, { pieces: Array.from({ length: 401 }, () => ({ meatCode: s.meat, weight: '100' })) }))).body.errors[0].code).toBe('too_many_pieces')
-    expect((await maker.post('/api/meat', meat({ price: 1 }))).body.errors[0].code).toBe('unknown_field')
-    expect(await maker.post('/api/meat', '{"supplier":')).toMatchObject({ status: 400, body: { code: 'not_json' } })
-    expect(await maker.post('/api/meat', `"${'x'.repeat(2_100_000)}"`)).toMatchObject({ status: 413, body: { code: 'too_large' } })
+    expect((await maker.post('/api/deliveries', meat({ price: 1 }))).body.errors[0].code).toBe('unknown_field')
+    expect(await maker.post('/api/deliveries', '{"supplier":')).toMatchObject({ status: 400, body: { code: 'not_json' } })
+    expect(await maker.post('/api/deliveries', `"${'x'.repeat(2_100_000)}"`)).toMatchObject({ status: 413, body: { code: 'too_large' } })
   })
   it('400 pieces are a lot', async () => {
     const pieces = Array.from({ length: 400 }, () => ({ meatCode: s.meat, weight: '200' }))
@@ -50,7 +50,7 @@ describe('bad input is told field by field, and nothing is half saved', () => {
   })
   it('markup in a name is kept as text and given back as text', async () => {
     const name = '<img src=x onerror=alert(1)> "O\'Hare" ; DROP TABLE lots; --'
-    const { code } = (await maker.post('/api/meat', meat({ supplier: name, supplierLot: '%_\\' }))).body
+    const [code] = (await maker.post('/api/deliveries', meat({ supplierLot: '%_\\' }, { supplier: name }))).body.meatCodes
     const { meat: list } = (await maker.get('/api/store')).body
     expect(list.find((m: { code: string }) => m.code === code)).toMatchObject({ supplier: name, supplierLot: '%_\\' })
   })
@@ -60,15 +60,15 @@ describe('the same write, however often it is sent', () => {
   it('is stored once, five times at once', async () => {
     const before = await rows('meat_lots')
     const key = { 'idempotency-key': randomUUID() }
-    const replies = await Promise.all(Array.from({ length: 5 }, () => maker.post('/api/meat', meat(), key)))
+    const replies = await Promise.all(Array.from({ length: 5 }, () => maker.post('/api/deliveries', meat(), key)))
     expect(replies.map(r => r.status)).toEqual([200, 200, 200, 200, 200])
     expect(new Set(replies.map(r => r.body.code)).size).toBe(1)
     expect(await rows('meat_lots')).toBe(before + 1)
   })
   it('a key used for something else is refused', async () => {
     const key = { 'idempotency-key': randomUUID() }
-    await maker.post('/api/meat', meat(), key)
-    expect(await maker.post('/api/meat', meat({ weight: '21 kg' }), key)).toMatchObject({ status: 409, body: { code: 'key_reused' } })
+    await maker.post('/api/deliveries', meat(), key)
+    expect(await maker.post('/api/deliveries', meat({ weight: '21 kg' }), key)).toMatchObject({ status: 409, body: { code: 'key_reused' } })
   })
   it('a refused try leaves the key free for the right one', async () => {
     const key = { 'idempotency-key': randomUUID() }
@@ -76,7 +76,7 @@ describe('the same write, however often it is sent', () => {
     expect(await maker.post('/api/lots', rub(s), key)).toMatchObject({ status: 200 })
   })
   it('eight makers at once never share a code', async () => {
-    const replies = await Promise.all(Array.from({ length: 40 }, () => maker.post('/api/meat', meat())))
+    const replies = await Promise.all(Array.from({ length: 40 }, () => maker.post('/api/deliveries', meat())))
     expect(replies.every(r => r.status === 200)).toBe(true)
     expect(new Set(replies.map(r => r.body.code)).size).toBe(40)
   })
@@ -85,17 +85,17 @@ describe('the same write, however often it is sent', () => {
 describe('who may', () => {
   it('nobody without signing in; an inspector reads and writes nothing', async () => {
     expect(await shop.client().get('/api/store')).toMatchObject({ status: 401 })
-    expect(await shop.client().post('/api/meat', meat())).toMatchObject({ status: 401 })
+    expect(await shop.client().post('/api/deliveries', meat())).toMatchObject({ status: 401 })
     const inspector = await shop.signedIn(INSPECTOR)
     expect(await inspector.get('/api/store')).toMatchObject({ status: 200 })
-    for (const path of ['/api/meat', '/api/lots', '/api/ingredients', '/api/lots/L-0001/turns', '/api/corrections', '/api/office/people']) {
+    for (const path of ['/api/deliveries', '/api/lots', '/api/ingredients', '/api/lots/L-0001/turns', '/api/corrections', '/api/office/people']) {
       expect(await inspector.post(path, {}), path).toMatchObject({ status: 403, body: { code: 'not_your_role' } })
     }
   })
   it('no write from another site, nor one that does not say where it comes from', async () => {
-    expect(await maker.post('/api/meat', meat(), { origin: 'http://elsewhere.example' })).toMatchObject({ status: 403, body: { code: 'cross_site' } })
-    expect(await maker.post('/api/meat', meat(), { origin: 'null' })).toMatchObject({ status: 403 })
-    const bare = await fetch(`${shop.address}/api/meat`, { method: 'POST', headers: { 'cookie': maker.cookie, 'idempotency-key': randomUUID() }, body: JSON.stringify(meat()) })
+    expect(await maker.post('/api/deliveries', meat(), { origin: 'http://elsewhere.example' })).toMatchObject({ status: 403, body: { code: 'cross_site' } })
+    expect(await maker.post('/api/deliveries', meat(), { origin: 'null' })).toMatchObject({ status: 403 })
+    const bare = await fetch(`${shop.address}/api/deliveries`, { method: 'POST', headers: { 'cookie': maker.cookie, 'idempotency-key': randomUUID() }, body: JSON.stringify(meat()) })
     expect(bare.status).toBe(403)
   })
   it('a cookie that was tampered with is nobody', async () => {
@@ -122,10 +122,10 @@ describe('who may', () => {
 describe('the database', () => {
   it('gives back every digit of a mass', async () => {
     const store = openStore(shop.databaseUrl)
-    const { insertId } = await store.transaction(async tables => ({ insertId: await tables.scales.insert({ name: 'exact', purpose: 'mix', readabilityG: 123_456_789.0123 }) }))
-    const [raw] = await shop.sql<{ t: string }>('SELECT CAST(readability_g AS CHAR) t FROM scales WHERE id = ?', [insertId])
+    const { insertId } = await store.transaction(async tables => ({ insertId: await tables.instruments.insert({ kind: 'scale', name: 'exact', purpose: 'mix', readability: 123_456_789.0123, offsetC: 0, everyDays: 30, inUse: true }) }))
+    const [raw] = await shop.sql<{ t: string }>('SELECT CAST(readability AS CHAR) t FROM instruments WHERE id = ?', [insertId])
     expect(raw!.t).toBe('123456789.0123')
-    expect((await store.tables.scales.one({ id: insertId }))!.readabilityG).toBe(123_456_789.0123)
+    expect((await store.tables.instruments.one({ id: insertId }))!.readability).toBe(123_456_789.0123)
     await store.close()
   })
   it('keeps masses as DECIMAL and instants in UTC, nowhere as a binary float', async () => {
@@ -137,12 +137,12 @@ describe('the database', () => {
   })
   it('rolls back whole', async () => {
     const store = openStore(shop.databaseUrl)
-    const before = await rows('scales')
+    const before = await rows('instruments')
     await expect(store.transaction(async (tables) => {
-      await tables.scales.insert({ name: 'gone', purpose: 'mix', readabilityG: 1 })
+      await tables.instruments.insert({ kind: 'scale', name: 'gone', purpose: 'mix', readability: 1, offsetC: 0, everyDays: 30, inUse: true })
       throw new Error('stop')
     })).rejects.toThrow('stop')
-    expect(await rows('scales')).toBe(before)
+    expect(await rows('instruments')).toBe(before)
     await store.close()
   })
 })

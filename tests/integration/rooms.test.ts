@@ -33,7 +33,7 @@ const read = (run: string, phase: 'smoke' | 'cool', points: [minutesAgo: number,
 
 describe('the Store', () => {
   it('counts what is left as lots take from it', async () => {
-    const { code } = (await maker.post('/api/meat', meat({ weight: '10 lb' }))).body
+    const [code] = (await maker.post('/api/deliveries', meat({ weight: '10 lb' }))).body.meatCodes
     await maker.post('/api/lots', rub(s, { pieces: [{ meatCode: code, weight: '3.84 kg' }] }))
     const found = (await maker.get('/api/store')).body.meat.find((m: { code: string }) => m.code === code)
     expect(found).toMatchObject({ weightTyped: '10 lb', usedG: 3840 })
@@ -146,7 +146,7 @@ describe('the Office', () => {
     expect(JSON.stringify((await maker.get('/api/office')).body)).not.toContain('scrypt')
   })
   it('a coarser scale changes what a weighing can show', async () => {
-    const { id } = (await owner.post('/api/office/scales', { name: 'Kitchen scale', purpose: 'mix', readabilityG: '1' })).body
+    const { id } = (await owner.post('/api/office/instruments', { kind: 'scale', name: 'Kitchen scale', purpose: 'mix', readabilityG: '1', everyDays: 30 })).body
     const { code } = await rubbed({ mixScaleId: id, pieces: [{ meatCode: s.meat, weight: '1840' }], agent: { lotCode: s.agent, weighed: '4' }, salt: { lotCode: s.salt, weighed: '40' }, sugar: null })
     const lot = (await maker.get(`/api/lots/${code}`)).body
     expect(lot.judgement.status).toBe('floor_not_shown')

@@ -1,8 +1,18 @@
 import type { Client, Reply } from './client'
 
-export const meat = (more: Record<string, unknown> = {}) => ({
-  supplier: 'North Farm', supplierLot: 'NF-1', cut: 'belly', rind: 'off', weight: '20 kg', temperature: { typed: '2.5', unit: 'C' }, packDate: '2026-11-20', note: null, ...more,
+export const GOOD = { smell: 'good', colour: 'good', fat: 'good', evenness: 'good' }
+export const meatLine = (more: Record<string, unknown> = {}) => ({
+  supplierLot: 'NF-1', cut: 'belly', rind: 'off', weight: '20 kg', temperature: { typed: '2.5', unit: 'C' }, packDate: '2026-11-20', checks: GOOD, decision: 'take', reason: null, ...more,
 })
+export const delivery = (lines: unknown[] = [meatLine()], more: Record<string, unknown> = {}) => ({ supplier: 'North Farm', document: null, note: null, lines, ...more })
+/** A delivery of one cut. */
+export const meat = (line: Record<string, unknown> = {}, more: Record<string, unknown> = {}) => delivery([meatLine(line)], more)
+/** Takes one cut in; answers with its code. */
+export async function receive(client: Client, line: Record<string, unknown> = {}): Promise<string> {
+  const reply = await client.post('/api/deliveries', meat(line))
+  if (reply.status !== 200) throw new Error(JSON.stringify(reply.body))
+  return reply.body.meatCodes[0]
+}
 export const ingredient = (kind: string, more: Record<string, unknown> = {}) => ({
   kind, name: kind, supplier: 'Dry Goods', supplierLot: `${kind}-1`, amount: '5 kg', bestBefore: '2027-11-01',
   certificate: kind === 'curing_salt' ? { number: 'C-1', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25' } : null, ...more,
@@ -18,7 +28,7 @@ const codeOf = (reply: Reply): string => {
 /** One delivery and the three dry goods. */
 export async function stock(client: Client, more: Record<string, unknown> = {}): Promise<Stock> {
   const codes = {
-    meat: codeOf(await client.post('/api/meat', meat(more))), agent: codeOf(await client.post('/api/ingredients', ingredient('curing_salt'))),
+    meat: await receive(client, more), agent: codeOf(await client.post('/api/ingredients', ingredient('curing_salt'))),
     salt: codeOf(await client.post('/api/ingredients', ingredient('salt'))), sugar: codeOf(await client.post('/api/ingredients', ingredient('sugar'))),
   }
   const bench = (await client.get('/api/bench')).body

@@ -15,7 +15,14 @@ const draft = defineModel<BenchDraft>({ required: true })
 const { as, meat: meatWords, grams, limit } = useNotation()
 const refused = ref('')
 const left = (lot: MeatView) => Math.max(0, lot.weightG - lot.usedG)
-const choices = computed(() => props.meat.filter(lot => left(lot) > PIECE_RANGE.minG).map(lot => ({
+const taken = computed(() => new Set(draft.value.pieces.flatMap(piece => piece.meatPieceId ?? [])))
+/** Pieces cut in the Store that are whole, in no lot, and not on this bench yet. */
+const freePieces = (lot: MeatView) => lot.pieces.filter(piece => !piece.divided && piece.lot === null && !taken.value.has(piece.id))
+const cutPieces = computed(() => {
+  const lot = props.meat.find(m => m.code === draft.value.meatCode)
+  return lot ? freePieces(lot) : []
+})
+const choices = computed(() => props.meat.filter(lot => lot.state === 'in' && (left(lot) > PIECE_RANGE.minG || freePieces(lot).length > 0)).map(lot => ({
   value: lot.code, title: `${lot.code}  ${lot.cut}, rind ${lot.rind}`, props: { subtitle: `${lot.supplier} ${lot.supplierLot}, ${meatWords(left(lot))} left` },
 })))
 const pieces = computed(() => props.bench.pieces.value)
@@ -58,6 +65,9 @@ async function add(): Promise<void> {
     <p v-if="draft.rind === 'on' && draft.cut === 'belly'" class="small soft">Rind takes almost no cure: the limit is 10 % lower.</p>
     <p v-if="draft.saltOnly" class="caution">Salt does not make its own nitrite. {{ limit(4) }} or colder all the way, no long warm smoke, cook before eating, never vacuum-packed and left unrefrigerated.</p>
     <h2>Pieces</h2>
+    <div v-if="cutPieces.length" class="row" role="group" aria-label="Pieces cut in the Store">
+      <VBtn v-for="piece in cutPieces" :key="piece.id" class="floor" variant="outlined" @click="draft.pieces.push({ meatCode: draft.meatCode, weight: piece.typed, meatPieceId: piece.id })"><span class="code">{{ piece.label }}</span>&nbsp;{{ meatWords(piece.massG) }}</VBtn>
+    </div>
     <div class="entry">
       <WeightField v-model="draft.entry" label="Next piece, green weight" :range="PIECE_RANGE" :error="refused || undefined" @enter="add" @update:model-value="refused = ''" />
       <VBtn class="floor" color="primary" @click="add">Add</VBtn>
@@ -68,7 +78,7 @@ async function add(): Promise<void> {
       <thead><tr><th scope="col">Piece</th><th scope="col" class="num">Green weight</th><th scope="col" class="num">Its share of the mix</th><th><span class="visually-hidden">Take off</span></th></tr></thead>
       <tbody>
         <tr v-for="(piece, i) in pieces" :key="i">
-          <td><strong>{{ i + 1 }}</strong></td>
+          <td><strong>{{ i + 1 }}</strong><div v-if="piece.meatPieceId" class="small soft">cut</div></td>
           <td class="num">{{ piece.parsed ? meatWords(piece.parsed.netG) : '?' }}<div class="small soft">{{ piece.weight }}</div></td>
           <td class="num share">
             <strong>{{ shares[i] ? grams(shares[i]!.mixG) : '–' }}</strong>

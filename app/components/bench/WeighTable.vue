@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import type { BenchDraft } from './bench-draft'
@@ -19,6 +20,7 @@ const rows = computed(() => [
 ])
 const lotChoices = (kind: 'curing_salt' | 'salt' | 'sugar') => props.bench.lotsOf(kind).map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` }))
 const scales = (purpose: 'meat' | 'mix') => props.view.scales.filter(scale => scale.purpose === purpose).map(scale => ({ value: scale.id, title: `${scale.name}, reads to ${scale.readabilityG} g` }))
+const stateOf = (id: number | undefined) => props.view.scales.find(scale => scale.id === id)
 function nextField(role: string): void {
   const fields = [...document.querySelectorAll<HTMLInputElement>('.weighed input')]
   const at = fields.findIndex(field => field.closest('tr')?.dataset.role === role)
@@ -54,6 +56,8 @@ function nextField(role: string): void {
     <div class="scales">
       <VSelect :model-value="bench.meatScale.value?.id" :items="scales('meat')" label="Meat weighed on" density="compact" @update:model-value="draft.meatScaleId = $event" />
       <VSelect :model-value="bench.mixScale.value?.id" :items="scales('mix')" label="Cure weighed on" density="compact" @update:model-value="draft.mixScaleId = $event" />
+      <InstrumentNote v-if="stateOf(bench.meatScale.value?.id)" :mark="stateOf(bench.meatScale.value?.id)!" />
+      <InstrumentNote v-if="stateOf(bench.mixScale.value?.id)" :mark="stateOf(bench.mixScale.value?.id)!" />
     </div>
   </section>
 </template>

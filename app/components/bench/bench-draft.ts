@@ -9,7 +9,7 @@ export interface BenchDraft {
   rind: Rind
   saltOnly: boolean
   entry: string
-  pieces: { meatCode: string, weight: string }[]
+  pieces: { meatCode: string, weight: string, meatPieceId?: number | null }[]
   saltShare: string
   sugarShare: string
   saltBasis: 'total' | 'added'

@@ -8,12 +8,12 @@ import { useBench } from './use-bench'
 
 const lot = (code: string, kind: 'curing_salt' | 'salt' | 'sugar', more = {}) => ({
   code, kind, name: kind, supplier: 'S', supplierLot: '1', amountG: 1000, usedG: 0, bestBefore: null, certificate: null,
-  agent: kind === 'curing_salt' ? CURING_SALT_NO_1 : null, receivedAtMs: 0, ...more,
+  agent: kind === 'curing_salt' ? CURING_SALT_NO_1 : null, leftG: 1000, certificateFile: null, openedAtMs: null, receivedAtMs: 0, ...more,
 })
 const VIEW: BenchView = {
   shop: { name: 'S', zone: 'UTC', houseTargetPpm: 150, turnEveryDays: 1, turnBy: '18:00', confirmed: null }, rules: US_RULES, meat: [],
-  ingredients: [lot('N-0009', 'curing_salt', { usedG: 1000 }), lot('N-0001', 'curing_salt'), lot('N-0002', 'salt'), lot('N-0003', 'sugar')],
-  scales: [{ id: 1, name: 'M', purpose: 'meat', readabilityG: 5 }, { id: 2, name: 'F', purpose: 'mix', readabilityG: 0.1 }, { id: 3, name: 'K', purpose: 'mix', readabilityG: 1 }],
+  ingredients: [lot('N-0009', 'curing_salt', { leftG: 0 }), lot('N-0001', 'curing_salt'), lot('N-0002', 'salt'), lot('N-0003', 'sugar')],
+  scales: [{ id: 1, name: 'M', purpose: 'meat', readabilityG: 5, state: 'checked' }, { id: 2, name: 'F', purpose: 'mix', readabilityG: 0.1, state: 'checked' }, { id: 3, name: 'K', purpose: 'mix', readabilityG: 1, state: 'checked' }],
   fridges: [{ id: 7, name: 'Cold room' }],
 }
 const bench = (more: Partial<BenchDraft>) => {

@@ -26,7 +26,7 @@ export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
     view.value?.scales.find(scale => scale.id === id) ?? view.value?.scales.find(scale => scale.purpose === purpose)
   const meatScale = computed(() => scaleOf('meat', draft.value.meatScaleId))
   const mixScale = computed(() => scaleOf('mix', draft.value.mixScaleId))
-  const lotsOf = (kind: IngredientKind) => view.value?.ingredients.filter(lot => lot.kind === kind && lot.amountG > lot.usedG) ?? []
+  const lotsOf = (kind: IngredientKind) => view.value?.ingredients.filter(lot => lot.kind === kind && lot.leftG > 0) ?? []
   const chosen = (kind: IngredientKind, weighed: Weighed) => lotsOf(kind).find(lot => lot.code === weighed.lotCode) ?? lotsOf(kind)[0] ?? null
   const agentLot = computed(() => draft.value.saltOnly ? null : chosen('curing_salt', draft.value.agent))
   const saltLot = computed(() => chosen('salt', draft.value.salt))

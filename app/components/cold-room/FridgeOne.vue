@@ -4,6 +4,7 @@ import { FRIDGE_CHECKS, judgeFridge } from '#core/fridge/excursion'
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import type { FridgeView } from '#shared/contracts/lots'
 import CorrectButton from '~/components/common/CorrectButton.vue'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
@@ -52,9 +53,10 @@ async function record(): Promise<void> {
     <div class="now">
       <h3>{{ fridge.name }}</h3>
       <span class="temp">{{ last ? temperature(last.tempC) : '–' }}</span>
-      <CorrectButton v-if="last" :id="last.id" what="fridge_reading" :about="`${fridge.name} at ${moment(last.atMs)}`" :now="temperature(last.tempC)" @corrected="floor.load" />
+      <CorrectButton v-if="last" :id="last.id" what="fridge_reading" :about="`${fridge.name} at ${moment(last.atMs)}`" :now="temperature(last.tempC + last.offsetC)" @corrected="floor.load" />
       <StateMark :tone="TONES[verdict]">{{ WORDS[verdict] }}</StateMark>
       <span v-if="last" class="small soft">{{ moment(last.atMs) }}</span>
+      <InstrumentNote v-if="last" :mark="last.instrument" :offset-c="last.offsetC" :read-c="last.tempC" />
     </div>
     <svg :width="W" :height="H" role="img" :aria-label="`${fridge.name}: the last ${Math.min(28, fridge.readings.length)} readings`">
       <line class="limit" x1="0" :x2="W" :y1="y(FRIDGE_CHECKS.warn.aboveC)" :y2="y(FRIDGE_CHECKS.warn.aboveC)" />

@@ -30,7 +30,7 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
             <td class="soft">{{ event.id }}</td>
             <td class="when">{{ moment(event.atMs) }}</td>
             <td><abbr :title="event.who">{{ event.initials }}</abbr></td>
-            <td class="soft">{{ event.station }}</td>
+            <td class="soft small where">{{ event.station }}</td>
             <td>
               <span class="words">{{ eventWords(event, as) }}</span><span v-if="event.reason" class="soft"> Why: {{ event.reason }}</span>
               <span v-if="event.voidsId" class="soft"> It was record {{ event.voidsId }}.</span>
@@ -48,7 +48,7 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
 
 <style scoped>
 .head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
-.when { white-space: nowrap; }
+.when, .where { white-space: nowrap; }
 .voided .words { text-decoration: line-through; text-decoration-thickness: 1.5px; }
 .mark { display: block; border-left: 4px solid var(--straw); padding-left: .5rem; margin-top: .15rem; }
  abbr { text-decoration: none; font-weight: 600; }

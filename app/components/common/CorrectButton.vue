@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { mdiPencilOutline } from '@mdi/js'
+import { readCode } from '#core/trace/code'
 import { correctionInput, type CorrectionKind } from '#shared/contracts/corrections'
 import SaveProblem from './SaveProblem.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -9,7 +10,7 @@ import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 /** Sets a recorded value right: the first one stays in the book, with the reason. */
-const props = defineProps<{ what: CorrectionKind, id?: number, code?: string, about: string, now: string }>()
+const props = defineProps<{ what: CorrectionKind, id?: number, code?: string, about: string, now: string, hint?: string }>()
 const emit = defineEmits<{ corrected: [] }>()
 const session = useSession()
 const { as } = useNotation()
@@ -20,6 +21,10 @@ const value = ref('')
 const reason = ref('')
 const isTemperature = computed(() => props.what === 'fridge_reading' || props.what === 'core_reading')
 
+function valueOf(typed: string): unknown {
+  if (props.what === 'agent_used') return typed.trim().toLowerCase() === 'unknown' ? null : readCode(typed)?.code ?? typed
+  return isTemperature.value ? { typed, unit: as.value.temperature } : typed
+}
 function start(): void {
   value.value = ''
   reason.value = ''
@@ -29,7 +34,7 @@ function start(): void {
 async function set(): Promise<void> {
   const done = await save('/api/corrections', {
     what: props.what, ...(props.id === undefined ? { code: props.code } : { id: props.id }), reason: reason.value,
-    value: isTemperature.value ? { typed: value.value, unit: as.value.temperature } : value.value,
+    value: valueOf(value.value),
   })
   if (!done) return
   open.value = false
@@ -45,7 +50,7 @@ async function set(): Promise<void> {
       <form class="sheet stack" @submit.prevent="set">
         <h2>Correct {{ about }}</h2>
         <p>Recorded as <strong>{{ now }}</strong>. It stays in the book beside the new value.</p>
-        <VTextField v-model="value" label="Right value" autofocus autocomplete="off" :suffix="isTemperature ? `°${as.temperature}` : undefined" :error-messages="errorAt('value')" />
+        <VTextField v-model="value" label="Right value" :hint="hint" persistent-hint autofocus autocomplete="off" :suffix="isTemperature ? `°${as.temperature}` : undefined" :error-messages="errorAt('value')" />
         <VTextField v-model="reason" label="Why" maxlength="500" :error-messages="errorAt('reason')" />
         <SaveProblem :message="message" />
         <div class="row"><VBtn type="submit" color="primary" class="floor" :loading="saving">Correct it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn></div>

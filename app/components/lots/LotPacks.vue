@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '#shared/contracts/lots'
 import CorrectButton from '~/components/common/CorrectButton.vue'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 
@@ -15,7 +16,7 @@ const { meat, date } = useNotation()
     <ul>
       <li v-for="pack in lot.packList" :key="pack.id">
         <LotCode :code="pack.code" /><span class="num">{{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}</span>
-        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'in the fridge' }}</span>
+        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'in the fridge' }} <InstrumentNote :mark="pack.scale" /></span>
         <CorrectButton :id="pack.id" what="pack_weight" :about="pack.code" :now="pack.netTyped" @corrected="emit('corrected')" />
       </li>
     </ul>

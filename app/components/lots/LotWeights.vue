@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '#shared/contracts/lots'
 import CorrectButton from '~/components/common/CorrectButton.vue'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 
@@ -23,6 +24,7 @@ const ROLES: Record<string, string> = { agent: 'Curing salt', salt: 'Salt', suga
           </tr>
         </tbody>
       </table>
+      <p class="soft small mt-2">Weighed on {{ lot.meatScale?.name ?? 'a scale nobody named' }}. <InstrumentNote :mark="lot.meatScale" /></p>
     </section>
     <section aria-labelledby="mix-head">
       <h2 id="mix-head">What went on</h2>
@@ -30,12 +32,12 @@ const ROLES: Record<string, string> = { agent: 'Curing salt', salt: 'Salt', suga
         <thead><tr><th scope="col">Ingredient</th><th scope="col">Lot</th><th scope="col" class="num">Planned</th><th scope="col" class="num">Weighed</th><th><span class="visually-hidden">Correct</span></th></tr></thead>
         <tbody>
           <tr v-for="part in lot.ingredients" :key="part.id">
-            <td>{{ ROLES[part.role] }}</td><td><LotCode :code="part.code" /></td><td class="num">{{ grams(part.plannedG) }}</td><td class="num"><strong>{{ grams(part.weighedG) }}</strong></td>
+            <td>{{ ROLES[part.role] }}</td><td><LotCode :code="part.code" /> <CorrectButton v-if="part.role === 'agent'" :id="part.id" what="agent_used" about="which curing salt was used" :now="`${part.code} ${part.name}`" hint="A code like N-0002, or “unknown”" @corrected="emit('corrected')" /></td><td class="num">{{ grams(part.plannedG) }}</td><td class="num"><strong>{{ grams(part.weighedG) }}</strong></td>
             <td><CorrectButton :id="part.id" what="ingredient_weighed" :about="part.name" :now="`${part.weighedTyped} (${grams(part.weighedG)})`" @corrected="emit('corrected')" /></td>
           </tr>
         </tbody>
       </table>
-      <p class="soft small mt-2">Recipe: salt {{ percent(lot.targets.saltShare) }} {{ lot.targets.saltBasis }}, sugar {{ percent(lot.targets.sugarShare) }} of green weight.</p>
+      <p class="soft small mt-2">Recipe: salt {{ percent(lot.targets.saltShare) }} {{ lot.targets.saltBasis }}, sugar {{ percent(lot.targets.sugarShare) }} of green weight. Weighed on {{ lot.mixScale?.name ?? 'a scale nobody named' }}. <InstrumentNote :mark="lot.mixScale" /></p>
     </section>
   </div>
 </template>

@@ -30,8 +30,9 @@ async function choosePin(): Promise<void> {
 <template>
   <section id="account" class="stack-tight" aria-labelledby="account-head">
     <h2 id="account-head">My password and PIN</h2>
+    <p v-if="session.mayWrite" class="small soft">The PIN signs records on a shared tablet; choosing it takes the password.</p>
     <form v-if="session.mayWrite" class="fields" @submit.prevent="choosePin">
-      <VTextField v-model="sign.password" label="My password, for the PIN" type="password" autocomplete="current-password" :error-messages="pinSave.errorAt('password')" />
+      <VTextField v-model="sign.password" label="My password" type="password" autocomplete="current-password" :error-messages="pinSave.errorAt('password')" />
       <VTextField v-model="sign.pin" :label="props.hasPin ? 'New PIN, 4 to 6 digits' : 'PIN, 4 to 6 digits'" type="password" inputmode="numeric" maxlength="6" autocomplete="off" :error-messages="pinSave.errorAt('pin')" />
       <VBtn type="submit" class="floor" variant="outlined" :loading="pinSave.saving.value">{{ props.hasPin ? 'Change the PIN' : 'Choose the PIN' }}</VBtn>
       <SaveProblem class="wide" :message="pinSave.message.value" />

@@ -71,7 +71,7 @@ function onKey(event: KeyboardEvent): void {
 .people { display: flex; flex-wrap: wrap; gap: .5rem; }
 .people .floor { font: 700 1.3rem/1 var(--slab); min-width: 76px; min-height: 64px; }
 .digits { display: grid; grid-template-columns: repeat(3, 1fr); gap: .5rem; }
-.digits .floor { min-height: 64px; font: 700 1.4rem/1 var(--slab); width: 100%; }
+.digits .floor { min-height: 64px; font: 700 1.4rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; width: 100%; }
 .dots { display: flex; gap: .7rem; min-height: 18px; justify-content: center; }
 .dots span { width: 16px; height: 16px; border-radius: 50%; border: 2px solid var(--hair-strong); } .dots .on { background: var(--peat); border-color: var(--peat); }
 </style>

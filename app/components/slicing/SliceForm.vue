@@ -8,6 +8,7 @@ import { OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE } from '#shared/contracts/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { slicingInput } from '#shared/contracts/slicing'
 import { wordsFor } from '#shared/messages/en'
+import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useClock } from '~/composables/use-clock'
@@ -25,8 +26,8 @@ const nowMs = useClock()
 const { as, meat } = useNotation()
 const recorded = useRecorded()
 const READY_RANGE = { ...PIECE_RANGE, maxG: 500_000 }
-interface Draft { ready: string, entry: string, kind: 'sliced' | 'ends', packs: { kind: 'sliced' | 'ends', weight: string }[], offcuts: Partial<Record<OffcutKind, string>> }
-const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({ ready: '', entry: '', kind: 'sliced', packs: [], offcuts: {} }))
+interface Draft { ready: string, entry: string, kind: 'sliced' | 'ends', packs: { kind: 'sliced' | 'ends', weight: string }[], offcuts: Partial<Record<OffcutKind, string>>, scaleId: number | null }
+const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({ ready: '', entry: '', kind: 'sliced', packs: [], offcuts: {}, scaleId: null }))
 const { save, saving, errorAt, message } = useSave<{ packCodes: string[] }>(slicingInput)
 const refused = ref('')
 const netOf = (text: string, range = PACK_RANGE) => {
@@ -54,7 +55,7 @@ function add(): void {
 }
 async function record(): Promise<void> {
   const done = await save(`/api/lots/${props.lot.code}/slicing`, {
-    readyWeight: draft.value.ready.trim() ? draft.value.ready : null, packedOn: localDay(nowMs.value, session.zone), packs: draft.value.packs, offcuts: offcutsTyped.value,
+    readyWeight: draft.value.ready.trim() ? draft.value.ready : null, packedOn: localDay(nowMs.value, session.zone), scaleId: draft.value.scaleId, packs: draft.value.packs, offcuts: offcutsTyped.value,
   })
   if (!done) return
   clear()
@@ -69,6 +70,7 @@ async function record(): Promise<void> {
       <h2>Slabs and packs of <span class="code">{{ lot.code }}</span></h2>
       <p class="caution">Sharp slicer: guard on, hands dry. Cured is not shelf-stable, and vacuum is not preservation: fridge or freezer at once. Cook before eating.</p>
       <WeightField v-model="draft.ready" :label="lot.readyG ? `Ready to slice, recorded ${meat(lot.readyG)}` : 'Ready to slice, all slabs'" :range="READY_RANGE" :error="errorAt('readyWeight')" />
+      <InstrumentSelect v-model="draft.scaleId" kind="scale" purpose="slicing" label="Weighed on" :error="errorAt('scaleId')" />
       <VBtnToggle v-model="draft.kind" mandatory variant="outlined" aria-label="Kind of pack"><VBtn value="sliced" class="floor">Sliced</VBtn><VBtn value="ends" class="floor">Ends</VBtn></VBtnToggle>
       <div class="entry">
         <WeightField v-model="draft.entry" label="Next pack, net weight" :range="PACK_RANGE" :error="refused || errorAt('packs') || undefined" @enter="add" @update:model-value="refused = ''" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RunView } from '#shared/contracts/smoke'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import CorrectButton from '~/components/common/CorrectButton.vue'
 import { useNotation } from '~/composables/use-notation'
 
@@ -17,9 +18,9 @@ const { temperature, moment } = useNotation()
         <tbody>
           <tr v-for="r in run.readings" :key="r.id">
             <td>{{ moment(r.atMs) }}</td><td>{{ r.phase === 'smoke' ? 'smoke' : 'cooling' }}</td>
-            <td class="num">{{ r.chamberC === null ? '–' : temperature(r.chamberC) }}</td><td class="num">{{ r.coreC === null ? '–' : temperature(r.coreC) }}</td>
+            <td class="num">{{ r.chamberC === null ? '–' : temperature(r.chamberC) }} <InstrumentNote v-if="r.chamberC !== null" :mark="r.chamber" :offset-c="r.chamberOffsetC" :read-c="r.chamberC" /></td><td class="num">{{ r.coreC === null ? '–' : temperature(r.coreC) }} <InstrumentNote v-if="r.coreC !== null" :mark="r.core" :offset-c="r.coreOffsetC" :read-c="r.coreC" /></td>
             <td class="small soft">{{ r.typed }}</td><td>{{ r.source === 'csv' ? 'CSV' : 'hand' }}</td>
-            <td><CorrectButton v-if="r.coreC !== null" :id="r.id" what="core_reading" :about="`core at ${moment(r.atMs)}`" :now="temperature(r.coreC)" @corrected="emit('corrected')" /></td>
+            <td><CorrectButton v-if="r.coreC !== null" :id="r.id" what="core_reading" :about="`core at ${moment(r.atMs)}`" :now="temperature(r.coreC + r.coreOffsetC)" @corrected="emit('corrected')" /></td>
           </tr>
         </tbody>
       </table>

@@ -4,6 +4,7 @@ import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
 import { KILL_FROM_C } from '#core/smoke/core-reading'
 import { runInput } from '#shared/contracts/smoke'
+import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -16,7 +17,7 @@ import { useSave } from '~/composables/use-save'
 const props = defineProps<{ lots: LotSummary[] }>()
 const { as, meat, limit } = useNotation()
 const recorded = useRecorded()
-const { draft, clear } = useDraft('smoke', () => ({ smoker: 'Brick smoker', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[] }))
+const { draft, clear } = useDraft('smoke', () => ({ smoker: 'Brick smoker', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[], core: null as number | null, chamber: null as number | null }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
 const free = computed(() => props.lots.filter(lot => !lot.openHolds.length))
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
@@ -29,7 +30,7 @@ const toggle = (id: number) => {
   draft.value.pieceIds = draft.value.pieceIds.includes(id) ? draft.value.pieceIds.filter(other => other !== id) : [...draft.value.pieceIds, id]
 }
 async function start(): Promise<void> {
-  const made = await save('/api/runs', { smoker: draft.value.smoker, pieceIds: draft.value.pieceIds, targetCore: { typed: draft.value.target, unit: as.value.temperature } })
+  const made = await save('/api/runs', { smoker: draft.value.smoker, pieceIds: draft.value.pieceIds, targetCore: { typed: draft.value.target, unit: as.value.temperature }, coreThermometerId: draft.value.core, chamberThermometerId: draft.value.chamber })
   if (!made) return
   clear()
   recorded(`${made.code} is in the smoke.`, made.eventId, () => navigateTo('/smokehouse') as Promise<unknown>)
@@ -52,6 +53,8 @@ async function start(): Promise<void> {
     <div class="fields">
       <VTextField v-model="draft.smoker" label="Smoker" :error-messages="errorAt('smoker')" />
       <TemperatureField v-model="draft.target" label="Pull at core" :error="errorAt('targetCore')" />
+      <InstrumentSelect v-model="draft.core" kind="thermometer" purpose="core" label="Core read on" :error="errorAt('coreThermometerId')" />
+      <InstrumentSelect v-model="draft.chamber" kind="thermometer" purpose="chamber" label="Chamber read on" :error="errorAt('chamberThermometerId')" />
     </div>
     <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { ingredientInput } from '#shared/contracts/store'
+import type { FileView } from '#shared/contracts/files'
+import FileField from '~/components/common/FileField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useDraft } from '~/composables/use-draft'
@@ -14,13 +16,13 @@ const KINDS = [{ value: 'curing_salt', title: 'Curing salt' }, { value: 'salt', 
 const COMPOUNDS = [{ value: 'NaNO2', title: 'sodium nitrite' }, { value: 'KNO2', title: 'potassium nitrite' }, { value: 'NO2', title: 'nitrite ion' }]
 const { draft, clear } = useDraft('ingredient', () => ({
   kind: 'curing_salt', name: 'Curing salt no. 1', supplier: '', supplierLot: '', amount: '', bestBefore: '',
-  certificate: { number: '', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25' },
+  certificate: { number: '', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25' }, paper: null as FileView | null,
 }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(ingredientInput)
 
 async function receive(): Promise<void> {
-  const { bestBefore, certificate, ...rest } = draft.value
-  const made = await save('/api/ingredients', { ...rest, bestBefore: bestBefore || null, certificate: draft.value.kind === 'curing_salt' ? certificate : null })
+  const { bestBefore, certificate, paper, ...rest } = draft.value
+  const made = await save('/api/ingredients', { ...rest, bestBefore: bestBefore || null, certificate: draft.value.kind === 'curing_salt' ? { ...certificate, fileId: paper?.id ?? null } : null })
   if (!made) return
   clear()
   recorded(`${made.code} is on the shelf.`, made.eventId, async () => emit('saved'))
@@ -47,6 +49,7 @@ async function receive(): Promise<void> {
         <VSelect v-model="draft.certificate.nitriteAs" :items="COMPOUNDS" label="given as" />
         <VTextField v-model="draft.certificate.tolerancePercent" label="Tolerance, plus or minus" suffix="%" inputmode="decimal" :error-messages="errorAt('certificate.tolerancePercent')" />
       </div>
+      <FileField v-model="draft.paper" label="The certificate, as a photo or PDF" />
     </template>
     <SaveProblem :message="message" />
     <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Put on the shelf</VBtn></div>

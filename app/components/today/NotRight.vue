@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { NuxtLink } from '#components'
 import { judgeFridge } from '#core/fridge/excursion'
+import type { InstrumentBrief } from '#shared/contracts/cold-room'
 import type { FridgeView, LotSummary } from '#shared/contracts/lots'
+import { STATE_WORDS } from '#shared/messages/instruments'
 import { holdWords } from '#shared/messages/holds'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 import { lotTwine } from '~/composables/use-lot-twine'
 
-const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], nowMs: number }>()
+const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], instruments: InstrumentBrief[], nowMs: number }>()
 const { as, temperature, moment } = useNotation()
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const missed = computed(() => props.lots.filter(lot => lot.cureEndedAtMs === null)
@@ -18,7 +21,8 @@ const warm = computed(() => props.fridges.flatMap((fridge) => {
   const verdict = judgeFridge(fridge.readings.slice(-2))
   return last && verdict !== 'cold_enough' ? [{ fridge, last, verdict }] : []
 }))
-const nothing = computed(() => !held.value.length && !missed.value.length && !warm.value.length)
+const unchecked = computed(() => props.instruments.filter(one => one.state !== 'checked'))
+const nothing = computed(() => !unchecked.value.length && !held.value.length && !missed.value.length && !warm.value.length)
 </script>
 
 <template>
@@ -29,6 +33,7 @@ const nothing = computed(() => !held.value.length && !missed.value.length && !wa
       <li v-for="lot in held" :key="lot.code"><StateMark tone="held">held</StateMark><LotCode :code="lot.code" /><span>{{ lot.openHolds.map(reason => holdWords(reason, as)).join('; ') }}</span></li>
       <li v-for="row in warm" :key="row.fridge.id"><StateMark :tone="row.verdict === 'too_cold' ? 'cold' : 'act'">{{ row.verdict === 'too_cold' ? 'too cold' : 'warm' }}</StateMark><strong>{{ row.fridge.name }}</strong><span>{{ temperature(row.last.tempC) }} at {{ moment(row.last.atMs) }}</span></li>
       <li v-for="row in missed" :key="row.lot.code"><StateMark tone="watch">missed</StateMark><LotCode :code="row.lot.code" /><span>{{ row.missed === 1 ? 'one turn' : `${row.missed} turns` }} in the cure so far</span></li>
+      <li v-for="one in unchecked" :key="one.id"><StateMark :tone="one.state === 'failed' ? 'act' : 'watch'">{{ STATE_WORDS[one.state] }}</StateMark><strong>{{ one.name }}</strong><NuxtLink to="/office#instruments-head">Check it in the Office</NuxtLink></li>
     </ul>
   </section>
 </template>

@@ -8,11 +8,12 @@ import type { Problem } from '#shared/contracts/problem'
 import { read } from '~/api/client'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
+import HoldList from '~/components/common/HoldList.vue'
 import BookList from '~/components/common/BookList.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCure from '~/components/lots/LotCure.vue'
 import LotHead from '~/components/lots/LotHead.vue'
-import LotHolds from '~/components/lots/LotHolds.vue'
+import HoldButton from '~/components/lots/HoldButton.vue'
 import LotPacks from '~/components/lots/LotPacks.vue'
 import LotWeights from '~/components/lots/LotWeights.vue'
 import BalanceTable from '~/components/slicing/BalanceTable.vue'
@@ -42,8 +43,8 @@ watch(() => route.params.code, load)
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!lot" class="empty">Reading the book…</p>
     <article v-else class="stack life">
-      <LotHead :lot="lot" :now-ms="nowMs"><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn></LotHead>
-      <LotHolds :holds="lot.holds" @decided="load" />
+      <LotHead :lot="lot" :now-ms="nowMs"><HoldButton :code="lot.code" @held="load" /><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn></LotHead>
+      <HoldList :holds="lot.holds" @decided="load" />
       <LotCure :lot="lot" :now-ms="nowMs" />
       <section class="stack-tight" aria-label="Nitrite">
         <h2>Nitrite</h2>

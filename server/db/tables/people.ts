@@ -1,6 +1,6 @@
 import type { Notation } from '#core/units/format'
 import type { Role } from '#shared/contracts/people'
-import { bool, day, decimal, grams, instant, int, json, nullable, text } from '../column'
+import { bool, day, decimal, instant, int, json, nullable, text } from '../column'
 import { tableSpec } from '../table'
 
 export const shops = tableSpec('shops', {
@@ -23,5 +23,3 @@ export const sessions = tableSpec('sessions', {
 export const signInAttempts = tableSpec('sign_in_attempts', {
   kind: text<'password' | 'pin'>(8), signIn: text(64), address: text(64), atMs: instant(), succeeded: bool(),
 })
-
-export const scales = tableSpec('scales', { name: text(), purpose: text<'meat' | 'mix'>(8), readabilityG: grams() })

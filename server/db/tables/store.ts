@@ -1,20 +1,45 @@
 import type { Cut, Rind } from '#core/rules/cuts'
 import type { NitriteCompound } from '#core/cure/agent'
-import type { IngredientKind } from '#shared/contracts/store'
-import { celsius, day, grams, instant, int, nullable, share, text } from '../column'
+import type { ArrivalChecks, CuttingKind, IngredientKind, MeatState, StockMoveKind } from '#shared/contracts/store'
+import { blob, celsius, day, grams, instant, int, json, nullable, share, text } from '../column'
 import { tableSpec, voidableSpec } from '../table'
 
-export const parties = tableSpec('parties', { kind: text<'supplier' | 'customer'>(16), name: text() })
-
-export const meatLots = voidableSpec('meat_lots', {
-  code: text(16), supplierId: int(), supplierLot: text(), cut: text<Cut>(16), rind: text<Rind>(8),
-  weightG: grams(), weightTyped: text(64), temperatureC: celsius(), temperatureTyped: text(32),
-  packDate: nullable(day()), note: nullable(text(500)), receivedAtMs: instant(), receivedById: int(),
+export const parties = tableSpec('parties', {
+  kind: text<'supplier' | 'customer'>(16), name: text(), contact: nullable(text()), approval: nullable(text(120)), note: nullable(text(500)),
 })
+
+/** Photos and certificates, kept whole and never changed. */
+export const files = tableSpec('files', { sha256: text(64), name: text(), mime: text(64), bytes: int(), content: blob(), atMs: instant(), byId: int() })
+
+export const deliveries = voidableSpec('deliveries', {
+  code: text(16), supplierId: int(), document: nullable(text()), photoId: nullable(int()), note: nullable(text(500)), receivedAtMs: instant(), receivedById: int(),
+})
+
+/** One cut of one delivery. `temperatureC` is what was read less the thermometer's offset. */
+export const meatLots = voidableSpec('meat_lots', {
+  code: text(16), deliveryId: nullable(int()), supplierId: int(), supplierLot: text(), cut: text<Cut>(16), rind: text<Rind>(8),
+  weightG: grams(), weightTyped: text(64), scaleId: nullable(int()),
+  temperatureC: celsius(), temperatureTyped: text(32), thermometerId: nullable(int()), offsetC: celsius(),
+  packDate: nullable(day()), state: text<MeatState>(16), checks: nullable(json<ArrivalChecks>()), note: nullable(text(500)), receivedAtMs: instant(), receivedById: int(),
+})
+
+/** One cut of the knife: a delivery's meat or a piece of it divided, with what was not meat to cure. */
+export const cuttings = voidableSpec('cuttings', {
+  meatLotId: int(), parentId: nullable(int()), kind: text<CuttingKind>(8), fromG: grams(), fromTyped: nullable(text(64)),
+  trimG: grams(), boneG: grams(), rindG: grams(), unaccountedG: grams(), scaleId: nullable(int()), note: nullable(text(500)), atMs: instant(), byId: int(),
+})
+
+export const meatPieces = voidableSpec('meat_pieces', { meatLotId: int(), cuttingId: int(), label: text(64), massG: grams(), massTyped: text(64) })
 
 export const ingredientLots = voidableSpec('ingredient_lots', {
   code: text(16), kind: text<IngredientKind>(16), name: text(), supplierId: int(), supplierLot: text(),
-  amountG: grams(), amountTyped: text(64), bestBefore: nullable(day()), certificate: nullable(text()),
+  amountG: grams(), amountTyped: text(64), bestBefore: nullable(day()), certificate: nullable(text()), certificateFileId: nullable(int()),
   nitriteFraction: share(), nitriteAs: text<NitriteCompound>(8), nitrateFraction: share(), saltFraction: share(), labelTolerance: share(),
-  receivedAtMs: instant(), receivedById: int(),
+  openedAtMs: nullable(instant()), receivedAtMs: instant(), receivedById: int(),
+})
+
+/** Grams that left an ingredient lot other than into a lot, and counts: then `massG` is counted less book. */
+export const stockMoves = voidableSpec('stock_moves', {
+  ingredientLotId: int(), kind: text<StockMoveKind>(16), massG: grams(), typed: text(64), countedG: nullable(grams()), bookG: nullable(grams()), allowedG: nullable(grams()),
+  scaleId: nullable(int()), reason: nullable(text(500)), atMs: instant(), byId: int(),
 })

@@ -1,6 +1,7 @@
 import { MS_PER_DAY } from '#core/units/quantities'
 import type { FloorView } from '#shared/contracts/cold-room'
 import type { Tables } from '../../db/store'
+import { instrumentViews, loadMarks } from '../instruments/marks'
 import { lotSummaries } from '../lots/lot-summaries'
 import { shopView } from '../office/office'
 
@@ -14,11 +15,12 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
     shopView(tables), tables.lots.find({}, { order: [['id', 'ASC']] }), tables.fridges.find(),
     tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
   ])
+  const [markAt, instruments] = await Promise.all([loadMarks(tables), instrumentViews(tables, nowMs)])
   const lots = await lotSummaries(tables, rows)
   const fridgeViews = await Promise.all(fridges.map(async ({ id, name }) => {
     const newest = await tables.fridgeReadings.find({ fridgeId: id }, { order: [['atMs', 'DESC']], limit: READINGS_MOST })
     const readings = newest.filter(reading => reading.atMs > nowMs - READINGS_DAYS * MS_PER_DAY).toReversed()
-    return { id, name, readings: readings.map(reading => ({ id: reading.id, atMs: reading.atMs, tempC: reading.tempC })) }
+    return { id, name, readings: readings.map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({ id: readingId, atMs, tempC, offsetC, instrument: markAt(thermometerId, atMs) })) }
   }))
   const runViews = await Promise.all(runs.map(async (run) => {
     const last = await tables.runReadings.one({ runId: run.id }, { order: [['atMs', 'DESC']] })
@@ -28,5 +30,5 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
       cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
     }
   }))
-  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs }
+  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs, instruments: instruments.filter(one => one.inUse).map(({ id, kind, name, state, dueMs, offsetC }) => ({ id, kind, name, state, dueMs, offsetC })) }
 }

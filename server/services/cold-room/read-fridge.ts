@@ -3,6 +3,7 @@ import type { TypedTemperature } from '#shared/contracts/fields'
 import { recordEvent } from '../book/record-event'
 import { notFound, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
+import { readWith } from '../instruments/read-with'
 
 /** Lots lying in a fridge: rubbed into it and not yet packed. */
 async function lotsIn(ctx: WriteContext, fridgeId: number) {
@@ -25,12 +26,14 @@ export async function checkFridge(ctx: WriteContext, fridgeId: number): Promise<
   return judgeFridge(readings.slice(-2))
 }
 
-/** A fridge temperature, read now. */
+/** A fridge temperature, read now on the fridge's own thermometer. */
 export async function readFridge(ctx: WriteContext, fridgeId: number, temperature: TypedTemperature): Promise<Answer<{ verdict: FridgeVerdict }>> {
   const fridge = await ctx.tables.fridges.one({ id: fridgeId }, { lock: true })
   if (!fridge) return notFound('no_such_fridge')
-  const readingId = await ctx.tables.fridgeReadings.insert({ fridgeId, atMs: ctx.nowMs, tempC: temperature.tempC, typed: temperature.typed, byId: ctx.actor.id })
+  const read = await readWith(ctx.tables, fridge.thermometerId, temperature.tempC, ['temperature'])
+  if (!read.ok) return read
+  const readingId = await ctx.tables.fridgeReadings.insert({ fridgeId, atMs: ctx.nowMs, typed: temperature.typed, byId: ctx.actor.id, ...read.value })
   const lots = await lotsIn(ctx, fridgeId)
-  recordEvent(ctx, { kind: 'fridge_read', subjects: lots.map(lot => lot.code), typed: { fridge: fridge.name, temperature: temperature.typed }, computed: { tempC: temperature.tempC, readingId, fridgeId } })
+  recordEvent(ctx, { kind: 'fridge_read', subjects: lots.map(lot => lot.code), typed: { fridge: fridge.name, temperature: temperature.typed }, computed: { readC: temperature.tempC, ...read.value, readingId, fridgeId } })
   return { ok: true, value: { verdict: await checkFridge(ctx, fridgeId) } }
 }

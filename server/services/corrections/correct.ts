@@ -1,39 +1,12 @@
-import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
-import { RULE_SETS } from '#core/rules/us-rules'
+import { withoutOffset } from '#core/instruments/check-instrument'
 import type { CorrectionInput } from '#shared/contracts/corrections'
-import type { HoldReason } from '#shared/contracts/holds'
-import { judgeLot } from '#shared/judging/judge-lot'
 import { recordEvent } from '../book/record-event'
 import { notFound, type Answer, type WriteContext } from '../context'
 import { checkFridge } from '../cold-room/read-fridge'
-import { holdLot } from '../holds/holds'
-import { shopView, theShop } from '../office/office'
 import { checkRun, lotsOfRun } from '../smoke/check-run'
-import { agentOf } from '../store/store-view'
-
-/** What a correction changed: the codes it concerns, and the value before and after, as typed. */
-interface Changed { subjects: string[], from: string, to: string, about: string }
-
-/** Judges a lot again from its weights as they now stand, and holds it if they ask for it. */
-async function rejudge(ctx: WriteContext, lotId: number): Promise<void> {
-  const lot = (await ctx.tables.lots.one({ id: lotId }))!
-  const [pieces, parts, shop, row] = await Promise.all([
-    ctx.tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), ctx.tables.lotIngredients.find({ lotId }),
-    shopView(ctx.tables), theShop(ctx.tables),
-  ])
-  const agentPart = parts.find(part => part.role === 'agent')
-  const agentLot = agentPart && await ctx.tables.ingredientLots.one({ id: agentPart.ingredientLotId })
-  const judgement = judgeLot({
-    rules: RULE_SETS[row.ruleSetId]!, cut: lot.cut, rind: lot.rind, confirmed: shop.confirmed,
-    pieces: pieces.map(piece => ({ massG: piece.greenG, readings: piece.readings === 2 ? 2 : 1 })),
-    meatReadabilityG: lot.meatReadabilityG, mixReadabilityG: lot.mixReadabilityG, agent: agentLot ? agentOf(agentLot) : null,
-    agentG: agentPart?.weighedG ?? 0, mixG: parts.reduce((sum, part) => sum + part.weighedG, 0),
-  })!
-  await ctx.tables.lots.update(lotId, { judgement })
-  if (holdsLot(judgement.status) || forbidsRubbing(judgement.status)) {
-    await holdLot(ctx, lot, { reason: judgement.status as HoldReason, again: true, figures: { ppm: judgement.lot?.ppm } })
-  }
-}
+import { correctAgent } from './correct-agent'
+import { rejudge } from './rejudge'
+import type { Changed } from './changed'
 
 async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Changed>> {
   const { tables } = ctx
@@ -66,10 +39,11 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       const [lot, ingredient] = await Promise.all([tables.lots.one({ id: part.lotId }), tables.ingredientLots.one({ id: part.ingredientLotId })])
       return changed([lot!.code, ingredient!.code], `${lot!.code}, ${ingredient!.name}`, part.weighedTyped, c.value.typed)
     }
+    case 'agent_used': return await correctAgent(ctx, c)
     case 'fridge_reading': {
       const reading = await tables.fridgeReadings.one({ id: c.id }, { lock: true })
       if (!reading) return notFound('no_such_reading')
-      await tables.fridgeReadings.update(reading.id, { tempC: c.value.tempC, typed: c.value.typed })
+      await tables.fridgeReadings.update(reading.id, { tempC: withoutOffset(c.value.tempC, reading.offsetC), typed: c.value.typed })
       const lots = await tables.lots.find({ fridgeId: reading.fridgeId, cureEndedAtMs: null })
       await checkFridge(ctx, reading.fridgeId)
       return changed(lots.map(lot => lot.code), 'fridge', reading.typed, c.value.typed)
@@ -78,7 +52,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       const reading = await tables.runReadings.one({ id: c.id }, { lock: true })
       if (!reading || reading.coreC === null) return notFound('no_such_reading')
       const [chamberTyped = '', coreTyped = ''] = reading.typed.split(' | ')
-      await tables.runReadings.update(reading.id, { coreC: c.value.tempC, typed: `${chamberTyped} | ${c.value.typed}` })
+      await tables.runReadings.update(reading.id, { coreC: withoutOffset(c.value.tempC, reading.coreOffsetC), typed: `${chamberTyped} | ${c.value.typed}` })
       const run = (await tables.runs.one({ id: reading.runId }))!
       await checkRun(ctx, run.id, true)
       const { lots } = await lotsOfRun(ctx, run.id)

@@ -19,6 +19,21 @@ export async function holdLot(ctx: WriteContext, lot: { id: number, code: string
   recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...figures } })
 }
 
+/** Meat held at the door: it stays out of every lot until the owner decides. */
+export async function holdMeat(ctx: WriteContext, meat: { id: number, code: string }, reason: HoldReason, note: string): Promise<void> {
+  await ctx.tables.holds.insert({ meatLotId: meat.id, reason, note, placedAtMs: ctx.nowMs })
+  recordEvent(ctx, { kind: 'held', subjects: [meat.code], typed: {}, computed: { reason }, reason: note })
+}
+
+/** Anyone who records may hold a lot, with the reason in words. */
+export async function holdByHand(ctx: WriteContext, code: string, text: string): Promise<Answer<object>> {
+  const lot = await ctx.tables.lots.one({ code }, { lock: true })
+  if (!lot) return notFound('no_such_lot', { code })
+  await ctx.tables.holds.insert({ lotId: lot.id, reason: 'by_hand', note: text, placedAtMs: ctx.nowMs })
+  recordEvent(ctx, { kind: 'held', subjects: [code], typed: { text }, computed: { reason: 'by_hand' }, reason: text })
+  return { ok: true, value: {} }
+}
+
 /** A held lot goes nowhere. Lots of which one is held, or was destroyed, give its refusal. */
 export async function refuseHeld(ctx: WriteContext, lots: readonly { id: number, code: string }[]): Promise<Answer<null>> {
   const holds = await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id) })
@@ -33,10 +48,11 @@ export async function dispose(ctx: WriteContext, holdId: number, input: z.output
   const hold = await ctx.tables.holds.one({ id: holdId }, { lock: true })
   if (!hold) return notFound('no_such_hold')
   if (hold.disposition !== null) return { ...refuse('already_decided'), status: 409 }
-  const lot = (await ctx.tables.lots.one({ id: hold.lotId }))!
+  const held = hold.lotId === null ? await ctx.tables.meatLots.one({ id: hold.meatLotId! }) : await ctx.tables.lots.one({ id: hold.lotId }, { withVoided: true })
+  if (hold.meatLotId !== null) await ctx.tables.meatLots.update(hold.meatLotId, { state: input.disposition === 'destroy' ? 'destroyed' : 'in' })
   await ctx.tables.holds.update(holdId, {
     disposition: input.disposition, dispositionText: input.text, disposedAtMs: ctx.nowMs, disposedById: ctx.actor.id,
   })
-  recordEvent(ctx, { kind: 'disposed', subjects: [lot.code], typed: input, computed: { hold: hold.reason }, reason: input.text })
+  recordEvent(ctx, { kind: 'disposed', subjects: [held!.code], typed: input, computed: { hold: hold.reason }, reason: input.text })
   return { ok: true, value: {} }
 }

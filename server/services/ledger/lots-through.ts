@@ -8,6 +8,11 @@ export async function lotsThrough(tables: Tables, code: string): Promise<number[
       const lot = await tables.lots.one({ code })
       return lot && [lot.id]
     }
+    case 'delivery': {
+      const delivery = await tables.deliveries.one({ code })
+      const meat = delivery && await tables.meatLots.find({ deliveryId: delivery.id })
+      return meat && (await tables.pieces.find({ meatLotId: meat.map(lot => lot.id) })).map(piece => piece.lotId)
+    }
     case 'meat': {
       const meat = await tables.meatLots.one({ code })
       return meat && (await tables.pieces.find({ meatLotId: meat.id })).map(piece => piece.lotId)

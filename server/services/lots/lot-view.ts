@@ -2,6 +2,8 @@ import type { LotView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
 import { eventViews } from '../book/event-views'
 import { notFound, type Answer } from '../context'
+import { holdViews } from '../holds/hold-views'
+import { loadMarks } from '../instruments/marks'
 import { lotSummaries } from './lot-summaries'
 
 /** The whole life of a lot. */
@@ -17,23 +19,21 @@ export async function lotView(tables: Tables, code: string): Promise<Answer<LotV
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
     tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
   ])
+  const markAt = await loadMarks(tables)
   const customers = await tables.parties.find({ id: dispatches.map(dispatch => dispatch.customerId) })
   return {
     ok: true,
     value: {
-      ...summary!, targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
+      ...summary!, meatScale: markAt(row.meatScaleId, row.rubbedAtMs), mixScale: markAt(row.mixScaleId, row.rubbedAtMs), targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
       ingredients: used.map(({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped }) => {
         const lot = ingredients.find(ingredient => ingredient.id === ingredientLotId)!
         return { id, role, code: lot.code, name: lot.name, plannedG, weighedG, weighedTyped }
       }),
-      holds: holds.map(hold => ({
-        id: hold.id, reason: hold.reason, placedAtMs: hold.placedAtMs, disposition: hold.disposition, text: hold.dispositionText,
-        by: users.find(user => user.id === hold.disposedById)?.name ?? null, disposedAtMs: hold.disposedAtMs,
-      })),
-      packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, dispatchId }) => {
+      holds: holdViews(holds, users),
+      packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, packedAtMs, scaleId, dispatchId }) => {
         const dispatch = dispatches.find(sent => sent.id === dispatchId)
         const customer = customers.find(party => party.id === dispatch?.customerId)
-        return { id, code: packCode, kind, netG, netTyped, packedOn, customer: customer?.name ?? null, sentOn: dispatch?.sentOn ?? null }
+        return { id, code: packCode, kind, netG, netTyped, packedOn, scale: markAt(scaleId, packedAtMs), customer: customer?.name ?? null, sentOn: dispatch?.sentOn ?? null }
       }),
       offcuts: offcuts.map(({ kind, massG, massTyped, atMs }) => ({ kind, massG, typed: massTyped, atMs })),
     },

@@ -40,7 +40,7 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   if (!meat.ok) return meat
   const parts = await findIngredients(tables, input)
   if (!parts.ok) return parts
-  const scales = await tables.scales.find({ id: [input.meatScaleId, input.mixScaleId] })
+  const scales = await tables.instruments.find({ id: [input.meatScaleId, input.mixScaleId], kind: 'scale' })
   const meatScale = scales.find(scale => scale.id === input.meatScaleId)
   const mixScale = scales.find(scale => scale.id === input.mixScaleId)
   const fridge = await tables.fridges.one({ id: input.fridgeId })
@@ -53,7 +53,7 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   const rules = RULE_SETS[shop.ruleSetId]!
   if (agent && agent.nitrateFraction > 0 && !rules.nitrateAllowed) return refuse('nitrate_refused', { code: agentPart!.lot.code }, ['agent', 'lotCode'])
   const greenG = input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
-  const plan = formulate(greenG, agent, input.targets, mixScale.readabilityG)
+  const plan = formulate(greenG, agent, input.targets, mixScale.readability)
   if (!plan.ok) return refuse(plan.code, plan.params, ['targets', 'saltShare'])
   if (input.saltOnly && massOf(parts.value, 'salt') / greenG < LEAST_SALT_ONLY) {
     return refuse('salt_only_too_weak', { leastG: LEAST_SALT_ONLY * greenG }, ['salt', 'weighed'])
@@ -61,7 +61,7 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   const judgement = judgeLot({
     rules, cut: input.cut, rind: input.rind, confirmed: (await shopView(tables)).confirmed, agent,
     pieces: input.pieces.map(piece => ({ massG: piece.weight.netG, readings: piece.weight.readings })),
-    meatReadabilityG: meatScale.readabilityG, mixReadabilityG: mixScale.readabilityG,
+    meatReadabilityG: meatScale.readability, mixReadabilityG: mixScale.readability,
     agentG: massOf(parts.value, 'agent'), mixG: parts.value.reduce((sum, part) => sum + part.weighedG, 0),
   })
   if (!judgement) return refuse('no_rule', { cut: input.cut }, ['cut'])
@@ -73,10 +73,10 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
     rubbedAtMs: ctx.nowMs, rubbedOn: localDay(ctx.nowMs, shop.zone), zone: shop.zone, rubbedById: ctx.actor.id,
     thicknessMm: input.thicknessMm, readyFromDay: input.readyFromDay, bestByDay: input.bestByDay,
     turnEveryDays: shop.turnEveryDays, turnBy: shop.turnBy,
-    meatReadabilityG: meatScale.readabilityG, mixReadabilityG: mixScale.readabilityG, targets: input.targets, judgement, note: input.note || null,
+    meatReadabilityG: meatScale.readability, mixReadabilityG: mixScale.readability, meatScaleId: meatScale.id, mixScaleId: mixScale.id, targets: input.targets, judgement, note: input.note || null,
   })
   await tables.pieces.insertMany(input.pieces.map((piece, i) => ({
-    lotId, number: i + 1, meatLotId: meat.value.get(piece.meatCode)!.id,
+    lotId, number: i + 1, meatLotId: meat.value.get(piece.meatCode)!.id, meatPieceId: piece.meatPieceId,
     greenG: piece.weight.netG, greenTyped: piece.weight.typed, readings: piece.weight.readings,
   })))
   const planned = { agent: plan.value.agentG, salt: plan.value.saltG, sugar: plan.value.sugarG }

@@ -4,14 +4,13 @@ import type { RowOf } from '../../db/table'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'
+import { ingredientLeftG, meatLeftG, SCALE_SLACK } from '../store/stock'
 
 export type Role = 'agent' | 'salt' | 'sugar'
 export interface IngredientPart { role: Role, lot: RowOf<typeof ingredientLots>, weighedG: number, weighedTyped: string }
 export type MeatByCode = Map<string, RowOf<typeof meatLots>>
 
 const KIND_OF_ROLE: Record<Role, IngredientKind> = { agent: 'curing_salt', salt: 'salt', sugar: 'sugar' }
-/** Two scales may differ by this much over a delivery before the meat cannot be the meat. */
-const SCALE_SLACK = 1.02
 
 /** The meat of each piece: it exists, is the cut that the lot says, and there is enough of it. */
 export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<MeatByCode>> {
@@ -23,17 +22,38 @@ export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<
     const meat = byCode.get(piece.meatCode)
     const path = ['pieces', i, 'meatCode']
     if (!meat) return refuse('no_such_meat', { code: piece.meatCode }, path)
+    if (meat.state !== 'in') return refuse('meat_not_in', { code: meat.code, state: meat.state }, path)
     if (meat.cut !== input.cut) return refuse('cut_mismatch', { code: meat.code, cut: meat.cut }, path)
     if (input.rind === 'on' && meat.rind === 'off') return refuse('rind_mismatch', { code: meat.code }, path)
   }
   for (const meat of found) {
-    const usedG = (await tables.pieces.find({ meatLotId: meat.id })).reduce((sum, piece) => sum + piece.greenG, 0)
-    const wantedG = input.pieces.filter(piece => piece.meatCode === meat.code).reduce((sum, piece) => sum + piece.weight.netG, 0)
-    if (usedG + wantedG > meat.weightG * SCALE_SLACK) {
-      return refuse('meat_used_up', { code: meat.code, leftG: Math.max(0, meat.weightG - usedG), wantedG }, ['pieces'])
+    const leftG = await meatLeftG(tables, meat)
+    const wantedG = input.pieces.filter(piece => piece.meatCode === meat.code && piece.meatPieceId === null).reduce((sum, piece) => sum + piece.weight.netG, 0)
+    if (wantedG > leftG + meat.weightG * (SCALE_SLACK - 1)) {
+      return refuse('meat_used_up', { code: meat.code, leftG: Math.max(0, leftG), wantedG }, ['pieces'])
     }
   }
-  return { ok: true, value: byCode }
+  const gone = await refuseCutPieces(tables, input, byCode)
+  return gone ?? { ok: true, value: byCode }
+}
+
+/** Pieces cut in the Store: of the meat they are said to be, whole, free, used once, and no heavier than they were cut. */
+async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCode) {
+  const ids = input.pieces.flatMap(piece => piece.meatPieceId ?? [])
+  if (ids.length === 0) return null
+  const [known, used, divided] = await Promise.all([
+    tables.meatPieces.find({ id: ids }, { lock: true }), tables.pieces.find({ meatPieceId: ids }), tables.cuttings.find({ parentId: ids }),
+  ])
+  const gone = new Set([...used.map(piece => piece.meatPieceId), ...divided.map(cutting => cutting.parentId)])
+  for (const [i, piece] of input.pieces.entries()) {
+    if (piece.meatPieceId === null) continue
+    const path = ['pieces', i, 'meatPieceId']
+    const cut = known.find(one => one.id === piece.meatPieceId && one.meatLotId === byCode.get(piece.meatCode)!.id)
+    if (!cut) return refuse('no_such_piece', {}, path)
+    if (gone.has(cut.id) || ids.indexOf(cut.id) !== ids.lastIndexOf(cut.id)) return refuse('piece_gone', { label: cut.label }, path)
+    if (piece.weight.netG > cut.massG * SCALE_SLACK) return refuse('piece_heavier', { label: cut.label, cutG: cut.massG, wantedG: piece.weight.netG }, ['pieces', i, 'weight'])
+  }
+  return null
 }
 
 /** What was weighed, from lots in the store of the right kind, with enough left of each. */
@@ -45,10 +65,10 @@ export async function findIngredients(tables: Tables, input: RubInput): Promise<
     const lot = await tables.ingredientLots.one({ code: typed.lotCode }, { lock: true })
     if (!lot) return refuse('no_such_ingredient', { code: typed.lotCode }, [role, 'lotCode'])
     if (lot.kind !== KIND_OF_ROLE[role]) return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, [role, 'lotCode'])
-    const usedG = (await tables.lotIngredients.find({ ingredientLotId: lot.id })).reduce((sum, row) => sum + row.weighedG, 0)
+    const leftG = await ingredientLeftG(tables, lot)
     const weighedG = typed.weighed.netG
-    if (usedG + weighedG > lot.amountG * SCALE_SLACK) {
-      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, lot.amountG - usedG), wantedG: weighedG }, [role, 'weighed'])
+    if (weighedG > leftG + lot.amountG * (SCALE_SLACK - 1)) {
+      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG: weighedG }, [role, 'weighed'])
     }
     parts.push({ role, lot, weighedG, weighedTyped: typed.weighed.typed })
   }

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import type { Notation } from '#core/units/format'
-import type { rulesConfirmationInput, scaleInput } from '#shared/contracts/people'
+import type { rulesConfirmationInput } from '#shared/contracts/people'
 import type { ShopView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
@@ -30,12 +30,6 @@ export async function confirmRules(ctx: WriteContext, input: z.output<typeof rul
   })
   recordEvent(ctx, { kind: 'rules_confirmed', subjects: [], typed: input, computed: { ruleSetId: shop.ruleSetId } })
   return { ok: true, value: {} }
-}
-
-export async function addScale(ctx: WriteContext, input: z.output<typeof scaleInput>): Promise<Answer<{ id: number }>> {
-  const id = await ctx.tables.scales.insert(input)
-  recordEvent(ctx, { kind: 'scale_added', subjects: [], typed: input })
-  return { ok: true, value: { id } }
 }
 
 export async function chooseNotation(ctx: WriteContext, notation: Notation): Promise<Answer<object>> {

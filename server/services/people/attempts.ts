@@ -14,13 +14,14 @@ async function failures(tables: Tables, who: Partial<Attempt>, nowMs: number): P
 }
 
 /**
- * Counts a try before it is looked at, so that many at once are counted too. Null when this name, or this address, has
+ * Counts a try before it is looked at, so that many at once are counted too. Null when this name, or for a password this address, has
  * had too many wrong tries in the last 15 minutes; else the number by which a right one is marked.
  */
 export async function beginAttempt(tables: Tables, { kind, signIn, address }: Attempt, nowMs: number): Promise<number | null> {
   const id = await tables.signInAttempts.insert({ kind, signIn, address, atMs: nowMs, succeeded: false })
   const closed = await failures(tables, { kind, signIn }, nowMs) > MOST_FAILURES[kind]
-    || await failures(tables, { kind, address }, nowMs) > MOST_FAILURES_AN_ADDRESS
+    // A whole shop may stand behind one address: a PIN is closed for its person alone.
+    || (kind === 'password' && await failures(tables, { kind, address }, nowMs) > MOST_FAILURES_AN_ADDRESS)
   return closed ? null : id
 }
 

@@ -9,11 +9,13 @@ import { hashPassword } from './passwords'
 import { signedIn } from './sign-in'
 
 const FIRST_SCALES = [
-  { name: 'Meat scale', purpose: 'meat', readabilityG: 5 },
-  { name: 'Fine scale', purpose: 'mix', readabilityG: 0.1 },
+  { name: 'Meat scale', purpose: 'meat', readability: 5 },
+  { name: 'Fine scale', purpose: 'mix', readability: 0.1 },
 ] as const
 
-/** First visit: the shop, its owner, two scales and a fridge to begin with. Refused once a shop exists. */
+const NEW_INSTRUMENT = { offsetC: 0, everyDays: 30, inUse: true }
+
+/** First visit: the shop, its owner, two scales, two thermometers and a fridge to begin with. Refused once a shop exists. */
 export async function setUpShop(store: Store, input: z.output<typeof setupInput>, nowMs: number): Promise<Answer<SignedIn>> {
   const passwordHash = await hashPassword(input.owner.password)
   const { password: _unkept, ...known } = input.owner
@@ -24,8 +26,10 @@ export async function setUpShop(store: Store, input: z.output<typeof setupInput>
     await tables.shops.insert({
       name: input.shopName, zone: input.zone, ruleSetId: US_RULES.id, houseTargetPpm: HOUSE_TARGET_PPM, turnEveryDays: 1, turnBy: '18:00',
     })
-    for (const scale of FIRST_SCALES) await tables.scales.insert(scale)
-    await tables.fridges.insert({ name: 'Cold room' })
+    for (const scale of FIRST_SCALES) await tables.instruments.insert({ kind: 'scale', ...scale, ...NEW_INSTRUMENT })
+    const thermometerId = await tables.instruments.insert({ kind: 'thermometer', name: 'Cold-room thermometer', readability: 0.1, ...NEW_INSTRUMENT })
+    await tables.instruments.insert({ kind: 'thermometer', name: 'Probe', readability: 0.1, ...NEW_INSTRUMENT })
+    await tables.fridges.insert({ name: 'Cold room', thermometerId })
     const id = await tables.users.insert({ ...known, role: 'owner', passwordHash, notation: DEFAULT_NOTATION, active: true })
     const writer = { actor: { id, role: 'owner' as const, name: known.name }, station: OWN_DEVICE, nowMs, zone: input.zone }
     await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, owner: known } }])

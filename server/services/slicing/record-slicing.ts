@@ -4,6 +4,7 @@ import { nextCodes } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { holdLot, refuseHeld } from '../holds/holds'
+import { refuseScale } from '../instruments/read-with'
 import { lotSummaries } from '../lots/lot-summaries'
 
 /** Packs and offcuts may outweigh the slab by scale error only. */
@@ -21,6 +22,8 @@ export async function recordSlicing(ctx: WriteContext, code: string, input: z.ou
   if (smoking) return refuse('still_in_smoke', { code: smoking.code })
   const warm = summary.runs.find(run => !run.cooled)
   if (warm) return refuse('cooling_open', { code: warm.code })
+  const noScale = await refuseScale(ctx.tables, input.scaleId, ['scaleId'])
+  if (noScale) return noScale
   const readyG = input.readyWeight?.netG ?? summary.readyG
   if (input.packs.length > 0 && readyG === null) return refuse('ready_weight_missing', {}, ['readyWeight'])
   const offcutsBefore = await ctx.tables.offcuts.find({ lotId: lot.id })
@@ -32,7 +35,7 @@ export async function recordSlicing(ctx: WriteContext, code: string, input: z.ou
   const packCodes = await nextCodes(ctx.tables, 'pack', input.packs.length)
   await ctx.tables.packs.insertMany(input.packs.map((pack, i) => ({
     code: packCodes[i]!, lotId: lot.id, kind: pack.kind, netG: pack.weight.netG, netTyped: pack.weight.typed,
-    packedOn: input.packedOn, packedAtMs: ctx.nowMs, packedById: ctx.actor.id,
+    packedOn: input.packedOn, packedAtMs: ctx.nowMs, packedById: ctx.actor.id, scaleId: input.scaleId,
   })))
   const offcutIds: number[] = []
   for (const { kind, weight } of input.offcuts) {

@@ -2,6 +2,7 @@ import type { RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
 import { eventViews } from '../book/event-views'
 import { notFound, type Answer } from '../context'
+import { loadMarks } from '../instruments/marks'
 import { theShop } from '../office/office'
 import { lotsOfRun } from './check-run'
 
@@ -13,6 +14,7 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
     lotsOfRun({ tables }, run.id), tables.runReadings.find({ runId: run.id }, { order: [['atMs', 'ASC']] }),
     tables.users.find(), eventViews(tables, code), theShop(tables),
   ])
+  const markAt = await loadMarks(tables)
   const holds = await tables.holds.find({ lotId: lots.map(lot => lot.id), disposition: null })
   const nameOf = (id: number | null) => users.find(user => user.id === id)?.name ?? null
   return {
@@ -24,7 +26,9 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
         code: lot.code, cut: lot.cut, saltOnly: lot.saltOnly, ppm: lot.judgement.lot?.ppm ?? null, lowPpm: lot.judgement.lot?.lowPpm ?? null,
         pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number), held: holds.some(hold => hold.lotId === lot.id),
       })),
-      readings: readings.map(({ id, phase, atMs, chamberC, coreC, typed, source }) => ({ id, phase, atMs, chamberC, coreC, typed, source })),
+      readings: readings.map(({ id, phase, atMs, chamberC, coreC, typed, source, coreOffsetC, chamberOffsetC }) => ({
+        id, phase, atMs, chamberC, coreC, typed, source, coreOffsetC, chamberOffsetC, core: markAt(run.coreThermometerId, atMs), chamber: markAt(run.chamberThermometerId, atMs),
+      })),
       events, nowMs,
     },
   }

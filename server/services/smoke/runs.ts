@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { withoutOffset } from '#core/instruments/check-instrument'
 import { outcomeOf } from '#core/smoke/outcome'
 import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { runInput, runReadingsInput } from '#shared/contracts/smoke'
@@ -6,6 +7,7 @@ import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
+import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
 import { coreReadings } from './core-readings'
 
@@ -27,9 +29,14 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   const before = await ctx.tables.runPieces.find({ pieceId: ids })
   const open = await ctx.tables.runs.one({ id: before.map(row => row.runId), pulledAtMs: null })
   if (open) return refuse('already_in_smoke', { code: open.code }, ['pieceIds'])
+  for (const key of ['coreThermometerId', 'chamberThermometerId'] as const) {
+    const known = await offsetOf(ctx.tables, input[key], [key])
+    if (!known.ok) return known
+  }
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
     code, smoker: input.smoker, targetCoreC: input.targetCore.tempC, startedAtMs: ctx.nowMs, startedById: ctx.actor.id,
+    coreThermometerId: input.coreThermometerId, chamberThermometerId: input.chamberThermometerId,
   })
   await ctx.tables.runPieces.insertMany(ids.map(pieceId => ({ runId, pieceId })))
   recordEvent(ctx, { kind: 'run_started', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { targetCoreC: input.targetCore.tempC, runId } })
@@ -55,12 +62,17 @@ export async function addReadings(ctx: WriteContext, code: string, input: z.outp
     if (seen.has(reading.atMs)) return refuse('reading_twice', { row: i + 1 }, path)
     seen.add(reading.atMs)
   }
+  const [coreOffset, chamberOffset] = [await offsetOf(ctx.tables, run.coreThermometerId, []), await offsetOf(ctx.tables, run.chamberThermometerId, [])]
+  if (!coreOffset.ok) return coreOffset
+  if (!chamberOffset.ok) return chamberOffset
+  const offsets = { coreOffsetC: coreOffset.value, chamberOffsetC: chamberOffset.value }
   await ctx.tables.runReadings.insertMany(input.readings.map(({ atMs, chamber, core }) => ({
-    runId: run.id, phase: input.phase, atMs, chamberC: chamber?.tempC ?? null, coreC: core?.tempC ?? null,
+    runId: run.id, phase: input.phase, atMs, ...offsets,
+    chamberC: chamber ? withoutOffset(chamber.tempC, offsets.chamberOffsetC) : null, coreC: core ? withoutOffset(core.tempC, offsets.coreOffsetC) : null,
     typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`, source: input.source, byId: ctx.actor.id,
   })))
   const { lots } = await lotsOfRun(ctx, run.id)
-  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { runId: run.id } })
+  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { runId: run.id, ...offsets } })
   await checkRun(ctx, run.id)
   return { ok: true, value: { added: input.readings.length } }
 }

@@ -1,8 +1,11 @@
 import type { CuringAgent } from '#core/cure/agent'
-import type { IngredientView, MeatView, StoreView } from '#shared/contracts/store'
+import type { IngredientView, StoreView } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
+import { fileViews } from '../files/keep-file'
+import { loadMarks } from '../instruments/marks'
+import { meatViews } from './meat-views'
 
 export const agentOf = (lot: RowOf<typeof ingredientLots>): CuringAgent | null => lot.kind !== 'curing_salt'
   ? null
@@ -17,26 +20,24 @@ const sumBy = <R>(rows: readonly R[], key: (row: R) => number, massG: (row: R) =
   return sums
 }
 
-/** Everything in the store, newest first, with what has been used of it. */
-export async function storeView(tables: Tables): Promise<StoreView> {
-  const [meat, ingredients, suppliers, pieces, used] = await Promise.all([
-    tables.meatLots.find({}, { order: [['id', 'DESC']] }), tables.ingredientLots.find({}, { order: [['id', 'DESC']] }),
-    tables.parties.find({ kind: 'supplier' }), tables.pieces.find(), tables.lotIngredients.find(),
+async function ingredientViews(tables: Tables, names: ReadonlyMap<number, string>): Promise<IngredientView[]> {
+  const [ingredients, used, moves] = await Promise.all([
+    tables.ingredientLots.find({}, { order: [['id', 'DESC']] }), tables.lotIngredients.find(), tables.stockMoves.find(),
   ])
-  const names = new Map(suppliers.map(supplier => [supplier.id, supplier.name]))
-  const meatUsed = sumBy(pieces, piece => piece.meatLotId, piece => piece.greenG)
-  const ingredientUsed = sumBy(used, row => row.ingredientLotId, row => row.weighedG)
-  return {
-    meat: meat.map((lot): MeatView => ({
-      code: lot.code, supplier: names.get(lot.supplierId)!, supplierLot: lot.supplierLot, cut: lot.cut, rind: lot.rind,
-      weightG: lot.weightG, weightTyped: lot.weightTyped, temperatureC: lot.temperatureC, packDate: lot.packDate, note: lot.note,
-      receivedAtMs: lot.receivedAtMs, usedG: meatUsed.get(lot.id) ?? 0,
-    })),
-    ingredients: ingredients.map((lot): IngredientView => ({
-      code: lot.code, kind: lot.kind, name: lot.name, supplier: names.get(lot.supplierId)!, supplierLot: lot.supplierLot,
-      amountG: lot.amountG, usedG: ingredientUsed.get(lot.id) ?? 0, bestBefore: lot.bestBefore, certificate: lot.certificate,
-      agent: agentOf(lot), receivedAtMs: lot.receivedAtMs,
-    })),
-    suppliers: suppliers.map(supplier => supplier.name).toSorted(),
-  }
+  const files = await fileViews(tables, ingredients.flatMap(lot => lot.certificateFileId ?? []))
+  const usedG = sumBy(used, row => row.ingredientLotId, row => row.weighedG)
+  const movedG = sumBy(moves, move => move.ingredientLotId, move => move.kind === 'count' ? -move.massG : move.massG)
+  return ingredients.map(lot => ({
+    code: lot.code, kind: lot.kind, name: lot.name, supplier: names.get(lot.supplierId)!, supplierLot: lot.supplierLot,
+    amountG: lot.amountG, usedG: usedG.get(lot.id) ?? 0, leftG: lot.amountG - (usedG.get(lot.id) ?? 0) - (movedG.get(lot.id) ?? 0),
+    bestBefore: lot.bestBefore, certificate: lot.certificate, certificateFile: files.get(lot.certificateFileId ?? 0) ?? null,
+    agent: agentOf(lot), openedAtMs: lot.openedAtMs, receivedAtMs: lot.receivedAtMs,
+  }))
+}
+
+/** Everything in the store, newest first, with what has been used of it, and who it comes from and goes to. */
+export async function storeView(tables: Tables): Promise<StoreView> {
+  const [parties, markAt] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), loadMarks(tables)])
+  const [meat, ingredients] = await Promise.all([meatViews(tables, markAt), ingredientViews(tables, new Map(parties.map(party => [party.id, party.name])))])
+  return { meat, ingredients, parties, suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name) }
 }

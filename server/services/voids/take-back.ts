@@ -8,6 +8,8 @@ export interface Told { atMs: number, subjects: string[], typed: Record<string, 
 export interface TakeBack {
   /** Kinds of later record about the same thing that must be voided first. */
   builtOn: readonly EventKind[]
+  /** The later record may be about any of its codes, not only the first. */
+  anySubject?: boolean
   /** What stands in its way, or null when it is done. */
   undo: (ctx: WriteContext, event: Told) => Promise<Refusal | null>
 }
@@ -95,6 +97,44 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
       await ctx.tables.lots.setVoid([lotId])
     }),
   },
+  instrument_checked: {
+    builtOn: [],
+    undo: async (ctx, event) => {
+      const check = await ctx.tables.instrumentChecks.one({ id: num(event, 'checkId') }, { lock: true })
+      const [newest] = await ctx.tables.instrumentChecks.find({ instrumentId: num(event, 'instrumentId') }, { order: [['id', 'DESC']], limit: 1 })
+      await ctx.tables.instrumentChecks.setVoid([check!.id])
+      // An older check's offset is no longer the one in force.
+      if (newest!.id === check!.id) await ctx.tables.instruments.update(check!.instrumentId, { offsetC: check!.offsetBeforeC })
+      return null
+    },
+  },
+  delivery_received: {
+    builtOn: ['lot_rubbed', 'meat_cut', 'disposed'], anySubject: true,
+    undo: free(async (ctx, event) => {
+      const deliveryId = num(event, 'deliveryId')
+      await ctx.tables.meatLots.setVoid(ids(await ctx.tables.meatLots.find({ deliveryId })))
+      await ctx.tables.deliveries.setVoid([deliveryId])
+    }),
+  },
+  meat_cut: {
+    builtOn: [],
+    undo: async (ctx, event) => {
+      const cuttingId = num(event, 'cuttingId')
+      const made = await ctx.tables.meatPieces.find({ cuttingId }, { lock: true })
+      const [cut, rubbed] = [await ctx.tables.cuttings.find({ parentId: ids(made) }), await ctx.tables.pieces.find({ meatPieceId: ids(made) })]
+      const gone = made.find(piece => cut.some(cutting => cutting.parentId === piece.id) || rubbed.some(row => row.meatPieceId === piece.id))
+      if (gone) return refuse('piece_gone', { label: gone.label })
+      await ctx.tables.meatPieces.setVoid(ids(made))
+      await ctx.tables.cuttings.setVoid([cuttingId])
+      return null
+    },
+  },
+  ingredient_opened: {
+    builtOn: [],
+    undo: free(async (ctx, event) => ctx.tables.ingredientLots.update((await ctx.tables.ingredientLots.one({ code: event.subjects[0] }))!.id, { openedAtMs: null })),
+  },
+  stock_moved: { builtOn: ['stock_counted'], undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])) },
+  stock_counted: { builtOn: ['stock_counted'], undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])) },
   meat_received: { builtOn: ['lot_rubbed'], undo: free((ctx, event) => ctx.tables.meatLots.setVoid([num(event, 'meatLotId')])) },
-  ingredient_received: { builtOn: ['lot_rubbed'], undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])) },
+  ingredient_received: { builtOn: ['lot_rubbed', 'ingredient_opened', 'stock_moved', 'stock_counted'], undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])) },
 }

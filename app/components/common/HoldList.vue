@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { dispositionInput, DISPOSITIONS } from '#shared/contracts/holds'
-import type { HoldView } from '#shared/contracts/lots'
+import { dispositionInput, DISPOSITIONS, type HoldView } from '#shared/contracts/holds'
 import { holdWords } from '#shared/messages/holds'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -10,7 +9,7 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
-defineProps<{ holds: HoldView[] }>()
+const props = withDefaults(defineProps<{ holds: HoldView[], what?: string }>(), { what: 'lot' })
 const emit = defineEmits<{ decided: [] }>()
 const session = useSession()
 const { as, moment } = useNotation()
@@ -34,7 +33,7 @@ async function decide(id: number): Promise<void> {
     <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ open: !hold.disposition }">
       <div class="row">
         <StateMark :tone="hold.disposition ? 'plain' : 'held'">{{ hold.disposition ? `hold: ${hold.disposition}` : 'held' }}</StateMark>
-        <strong>{{ holdWords(hold.reason, as) }}</strong><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
+        <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn v-if="!hold.disposition && session.isOwner" class="floor" variant="outlined" @click="deciding = deciding === hold.id ? null : hold.id">Decide</VBtn>
       </div>
       <p v-if="hold.disposition">{{ hold.text }} <span class="soft">({{ hold.by }}, {{ moment(hold.disposedAtMs!) }})</span></p>
@@ -44,7 +43,7 @@ async function decide(id: number): Promise<void> {
         <VBtnToggle v-model="form.disposition" mandatory variant="outlined" aria-label="Decision"><VBtn v-for="d in DISPOSITIONS" :key="d" :value="d" class="floor">{{ WORDS[d] }}</VBtn></VBtnToggle>
         <VTextField v-model="form.text" label="Why, and what was done" maxlength="500" :error-messages="errorAt('text')" />
         <SaveProblem :message="message" />
-        <div><VBtn type="submit" color="primary" class="floor" :loading="saving">{{ WORDS[form.disposition] }} the lot</VBtn></div>
+        <div><VBtn type="submit" color="primary" class="floor" :loading="saving">{{ WORDS[form.disposition] }} the {{ props.what }}</VBtn></div>
       </form>
     </div>
   </section>

@@ -7,7 +7,8 @@ import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import IngredientForm from '~/components/store/IngredientForm.vue'
 import IngredientTable from '~/components/store/IngredientTable.vue'
-import MeatForm from '~/components/store/MeatForm.vue'
+import DeliveryForm from '~/components/store/DeliveryForm.vue'
+import PartyList from '~/components/store/PartyList.vue'
 import MeatTable from '~/components/store/MeatTable.vue'
 import { useSession } from '~/stores/session'
 
@@ -38,18 +39,23 @@ onMounted(load)
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
     <div v-else class="stack">
-      <MeatForm v-if="open === 'meat'" :suppliers="view.suppliers" @saved="done" />
+      <DeliveryForm v-if="open === 'meat'" :suppliers="view.suppliers" @saved="done" />
       <IngredientForm v-if="open === 'ingredient'" :suppliers="view.suppliers" @saved="done" />
       <section aria-labelledby="meat-list">
         <h2 id="meat-list">Meat</h2>
         <p v-if="!view.meat.length" class="empty">No delivery yet. Press “Receive meat” when the first one is at the door.</p>
-        <MeatTable v-else :meat="view.meat" @corrected="load" />
+        <MeatTable v-else :meat="view.meat" @changed="load" />
       </section>
       <section aria-labelledby="dry-list">
-        <h2 id="dry-list">Salts, sugars, spices</h2>
+        <div class="row spread head"><h2 id="dry-list">Salts, sugars, spices</h2><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div>
         <p v-if="!view.ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
-        <IngredientTable v-else :ingredients="view.ingredients" />
+        <IngredientTable v-else :ingredients="view.ingredients" @changed="load" />
       </section>
+      <PartyList :parties="view.parties" @saved="load" />
     </div>
   </div>
 </template>
+
+<style scoped>
+.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
+</style>

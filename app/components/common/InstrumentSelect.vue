@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed, onMounted, watch } from 'vue'
+import type { InstrumentKind } from '#shared/contracts/instruments'
+import { STATE_WORDS } from '#shared/messages/instruments'
+import { useFloor } from '~/stores/floor'
+
+/** What a figure was read on: the one used last on this device for the same purpose, until another is chosen. */
+const props = defineProps<{ kind: InstrumentKind, purpose: string, label: string, error?: string | undefined }>()
+const chosen = defineModel<number | null>({ required: true })
+const floor = useFloor()
+const memory = `veldmoor-instrument-${props.purpose}`
+const choices = computed(() => (floor.view?.instruments ?? []).filter(one => one.kind === props.kind))
+const items = computed(() => [
+  { value: null, title: 'not named' },
+  ...choices.value.map(one => ({ value: one.id, title: one.state === 'checked' ? one.name : `${one.name} (${STATE_WORDS[one.state]})` })),
+])
+
+function begin(): void {
+  if (chosen.value !== null) return
+  const last = Number(localStorage.getItem(memory))
+  chosen.value = choices.value.find(one => one.id === last)?.id ?? choices.value[0]?.id ?? null
+}
+function choose(id: number | null): void {
+  chosen.value = id
+  if (id !== null) localStorage.setItem(memory, String(id))
+}
+onMounted(async () => {
+  if (!floor.view) await floor.load()
+  begin()
+})
+watch(chosen, (id) => { if (id === null && items.value.length > 1 && localStorage.getItem(memory) === null) begin() })
+</script>
+
+<template>
+  <VSelect :model-value="chosen" :items="items" :label="label" :error-messages="error ? [error] : []" @update:model-value="choose" />
+</template>

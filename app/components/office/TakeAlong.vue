@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { mdiDownload } from '@mdi/js'
+import { useSession } from '~/stores/session'
+
+/** The shop's records belong to the shop: all of them as one file, or a table at a time. */
+defineProps<{ tables: string[] }>()
+const session = useSession()
+</script>
+
+<template>
+  <section class="stack-tight" aria-labelledby="along-head">
+    <h2 id="along-head">Take it along</h2>
+    <template v-if="session.isOwner">
+      <p>The whole shop as one file, to keep or to move to another computer. Guard it like the keys: it holds what passwords are checked against.</p>
+      <div><VBtn class="floor" variant="outlined" :prepend-icon="mdiDownload" href="/api/export/shop" download>The whole shop, JSON</VBtn></div>
+    </template>
+    <p>One table at a time, for a spreadsheet (CSV):</p>
+    <ul><li v-for="table in tables" :key="table"><a :href="`/api/export/csv/${table}`" download>{{ table.replaceAll('_', ' ') }}</a></li></ul>
+  </section>
+</template>
+
+<style scoped>
+ul { list-style: none; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: .3rem 1.1rem; }
+a { display: inline-block; min-height: 24px; }
+</style>

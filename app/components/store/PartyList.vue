@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { partyInput, type PartyView } from '#shared/contracts/store'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import { useNotice } from '~/composables/use-notice'
+import { useSave } from '~/composables/use-save'
+import { useSession } from '~/stores/session'
+
+/** Who it comes from and who it goes to: whom to call when something is wrong. */
+defineProps<{ parties: PartyView[] }>()
+const emit = defineEmits<{ saved: [] }>()
+const session = useSession()
+const { say } = useNotice()
+/** The one that is open; 0 is one to be added. */
+const open = ref<number | null>(null)
+const form = reactive({ kind: 'supplier' as PartyView['kind'], name: '', contact: '', approval: '', note: '' })
+const { save, saving, errorAt, message, forget } = useSave(partyInput)
+function begin(party: PartyView | null): void {
+  forget()
+  open.value = party?.id ?? 0
+  Object.assign(form, { kind: party?.kind ?? 'supplier', name: party?.name ?? '', contact: party?.contact ?? '', approval: party?.approval ?? '', note: party?.note ?? '' })
+}
+async function keep(): Promise<void> {
+  const { kind, ...rest } = { ...form, contact: form.contact || null, approval: form.approval || null, note: form.note || null }
+  const done = open.value === 0 ? await save('/api/parties', { kind, ...rest }) : await change.save(`/api/parties/${open.value}`, rest, 'PUT')
+  if (!done) return
+  open.value = null
+  say(`${form.name} is kept.`)
+  emit('saved')
+}
+const change = useSave(partyInput.omit({ kind: true }))
+</script>
+
+<template>
+  <section class="stack-tight" aria-labelledby="parties-head">
+    <div class="row spread head"><h2 id="parties-head">Suppliers and customers</h2><VBtn v-if="session.mayWrite" class="floor" variant="outlined" @click="begin(null)">Add one</VBtn></div>
+    <form v-if="open !== null" class="slip fields" @submit.prevent="keep">
+      <VSelect v-if="open === 0" v-model="form.kind" :items="[{ value: 'supplier', title: 'supplier' }, { value: 'customer', title: 'customer' }]" label="Is a" />
+      <VTextField v-model="form.name" label="Name" :error-messages="errorAt('name') ?? change.errorAt('name')" />
+      <VTextField v-model="form.contact" label="Telephone, address" :error-messages="errorAt('contact') ?? change.errorAt('contact')" />
+      <VTextField v-model="form.approval" label="Approval or establishment number" :error-messages="errorAt('approval') ?? change.errorAt('approval')" />
+      <VTextField v-model="form.note" label="Note" maxlength="500" />
+      <div class="row"><VBtn type="submit" class="floor" color="primary" :loading="saving || change.saving.value">Keep</VBtn><VBtn class="floor" variant="outlined" @click="open = null">Put aside</VBtn></div>
+      <SaveProblem class="full" :message="message || change.message.value" />
+    </form>
+    <p v-if="!parties.length" class="empty">Nobody yet. Whoever is named in a delivery or a sending stands here from then on.</p>
+    <div v-else class="scroll-x">
+      <table class="ruled">
+        <thead><tr><th scope="col">Name</th><th scope="col">Is a</th><th scope="col">Telephone, address</th><th scope="col">Approval number</th><th scope="col">Note</th><th v-if="session.mayWrite" scope="col"><span class="visually-hidden">Change</span></th></tr></thead>
+        <tbody>
+          <tr v-for="party in parties" :key="party.id">
+            <td><strong>{{ party.name }}</strong></td><td>{{ party.kind }}</td><td>{{ party.contact ?? '–' }}</td><td>{{ party.approval ?? '–' }}</td><td>{{ party.note ?? '' }}</td>
+            <td v-if="session.mayWrite" class="num"><VBtn variant="outlined" :aria-label="`Change ${party.name}`" @click="begin(party)">Change</VBtn></td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
+.fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: .6rem; align-items: start; }
+.full { grid-column: 1 / -1; }
+@media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }
+</style>

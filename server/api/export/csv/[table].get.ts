@@ -1,0 +1,14 @@
+import { Readable } from 'node:stream'
+import { getRouterParam, setResponseHeaders } from 'h3'
+import { appState } from '../../../http/app-state'
+import { readRoute } from '../../../http/read-route'
+import { csvTable } from '../../../services/office/take-along'
+
+/** One table as CSV, for anyone who may read. */
+export default readRoute(async ({ event }) => {
+  const name = getRouterParam(event, 'table')!
+  const found = csvTable(appState().store, name)
+  if (!found.ok) return found
+  setResponseHeaders(event, { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}.csv"` })
+  return Readable.from(found.value)
+})

@@ -1,0 +1,14 @@
+import { getRouterParam, setResponseHeaders } from 'h3'
+import { readRoute } from '../../http/read-route'
+import { notFound } from '../../services/context'
+
+/** A kept file, to look at or save; never run by the browser. */
+export default readRoute(async ({ event, tables }) => {
+  const file = await tables.files.one({ id: Number(getRouterParam(event, 'id')) })
+  if (!file) return notFound('no_such_file')
+  setResponseHeaders(event, {
+    'content-type': file.mime, 'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(file.name)}`,
+    'content-security-policy': 'sandbox; default-src \'none\'; img-src \'self\'', 'etag': `"${file.sha256}"`,
+  })
+  return file.content
+})

@@ -1,0 +1,6 @@
+import { getRouterParam } from 'h3'
+import { cuttingInput } from '#shared/contracts/store'
+import { writeRoute } from '../../../http/write-route'
+import { cutMeat } from '../../../services/store/cut-meat'
+
+export default writeRoute({ contract: cuttingInput, write: (ctx, input, event) => cutMeat(ctx, getRouterParam(event, 'code')!, input) })

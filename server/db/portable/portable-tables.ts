@@ -1,0 +1,38 @@
+import { z } from 'zod'
+import { int, type Column } from '../column'
+import { SPECS } from '../store'
+import { snake, type Columns, type TableSpec } from '../table'
+
+/** A table as the shop's export has it: every column under its name in the database. */
+export interface PortableTable { name: string, columns: Map<string, Column<unknown>>, row: z.ZodType<Record<string, unknown>> }
+
+/** What belongs to a running server and not to the shop: sign-ins, tries, answers to repeated requests. */
+const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers'])
+
+function portable(spec: TableSpec<Columns>): PortableTable {
+  const columns = new Map<string, Column<unknown>>([['id', int()], ...Object.entries(spec.columns).map(([key, column]) => [snake(key), column] as const)])
+  if (spec.voidable) columns.set('voided', int())
+  const shape = Object.fromEntries([...columns].map(([name, column]) => [name, column.portable.schema]))
+  return { name: spec.name, columns, row: z.strictObject(shape) as unknown as z.ZodType<Record<string, unknown>> }
+}
+
+export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
+  .filter(([key]) => !NOT_THE_SHOP.has(key)).map(([, spec]) => portable(spec as unknown as TableSpec<Columns>))
+
+export const EXPORT_FORMAT = 'veldmoor-shop'
+export const EXPORT_VERSION = 1
+
+/** The whole export. What `docs/shop-export.schema.json` publishes, and what an import is checked against. */
+export const exportContract = z.strictObject({
+  format: z.literal(EXPORT_FORMAT), version: z.literal(EXPORT_VERSION), exportedAt: z.iso.datetime({ precision: 3 }),
+  /** The last record of the book and its hash, as an import must find them. */
+  book: z.strictObject({ records: z.int(), hash: z.string().regex(/^[0-9a-f]{64}$/) }),
+  tables: z.strictObject(Object.fromEntries(PORTABLE_TABLES.map(table => [table.name, z.array(table.row)]))),
+})
+
+/** The export as a JSON Schema, draft 2020-12. */
+export const exportSchema = (): object => ({
+  ...z.toJSONSchema(exportContract, { io: 'input' }),
+  title: 'A whole shop, exported',
+  description: 'Names are those of the database. Masses in grams and temperatures in °C as decimal strings, exact; instants in UTC with milliseconds; files in base64. `typed`, `computed` and `subjects` of events are the texts that their hashes cover.',
+})

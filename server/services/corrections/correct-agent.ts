@@ -1,0 +1,36 @@
+import { RULE_SETS } from '#core/rules/us-rules'
+import type { CorrectionInput } from '#shared/contracts/corrections'
+import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { holdLot } from '../holds/holds'
+import { theShop } from '../office/office'
+import { agentOf } from '../store/store-view'
+import type { Changed } from './changed'
+import { rejudge } from './rejudge'
+
+/** Stands in the book for a curing salt that nobody can name. */
+const UNKNOWN = 'unknown'
+
+/**
+ * Another curing salt went on than was written down. The lot is judged anew by the one that did; one that is none, or
+ * holds nitrate where the rules allow none, or that nobody can name, holds the lot.
+ */
+export async function correctAgent(ctx: WriteContext, c: Extract<CorrectionInput, { what: 'agent_used' }>): Promise<Answer<Changed>> {
+  const { tables } = ctx
+  const part = await tables.lotIngredients.one({ id: c.id, role: 'agent' }, { lock: true })
+  if (!part) return notFound('no_such_ingredient', { code: '' })
+  const [lot, before] = [(await tables.lots.one({ id: part.lotId }, { lock: true }))!, (await tables.ingredientLots.one({ id: part.ingredientLotId }, { withVoided: true }))!]
+  const used = c.value === null ? null : await tables.ingredientLots.one({ code: c.value })
+  if (c.value !== null && !used) return refuse('no_such_ingredient', { code: c.value }, ['value'])
+  const done = (to: string): Answer<Changed> => ({ ok: true, value: { subjects: [lot.code, before.code, ...(used ? [used.code] : [])], about: `the curing salt of ${lot.code}`, from: before.code, to } })
+  if (!used) {
+    await holdLot(ctx, lot, { reason: 'unknown_agent', again: true, figures: { written: before.code } })
+    await rejudge(ctx, lot.id, false)
+    return done(UNKNOWN)
+  }
+  await tables.lotIngredients.update(part.id, { ingredientLotId: used.id })
+  const agent = agentOf(used)
+  const rules = RULE_SETS[(await theShop(tables)).ruleSetId]!
+  if (!agent || (agent.nitrateFraction > 0 && !rules.nitrateAllowed)) await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
+  await rejudge(ctx, lot.id)
+  return done(used.code)
+}

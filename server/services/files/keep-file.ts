@@ -1,0 +1,30 @@
+import { createHash } from 'node:crypto'
+import type { FileView } from '#shared/contracts/files'
+import type { Tables } from '../../db/store'
+import { refuse, type Answer } from '../context'
+import { cleanName } from './clean-name'
+import { sniffMime } from './sniff-mime'
+
+/** Keeps a photo or a certificate whole. The same bytes are kept once; what they are is read from them, not from their name. */
+export async function keepFile(tables: Tables, file: { name: string, content: Buffer }, who: { byId: number, nowMs: number }): Promise<Answer<FileView>> {
+  if (file.content.length === 0) return refuse('file_empty')
+  const mime = sniffMime(file.content)
+  if (mime === null) return refuse('file_kind')
+  const sha256 = createHash('sha256').update(file.content).digest('hex')
+  const known = await tables.files.one({ sha256 })
+  if (known) return { ok: true, value: view(known) }
+  const row = { sha256, mime, name: cleanName(file.name, mime), bytes: file.content.length }
+  const id = await tables.files.insert({ ...row, content: file.content, atMs: who.nowMs, byId: who.byId })
+  return { ok: true, value: { id, ...row } }
+}
+
+const view = ({ id, sha256, name, mime, bytes }: FileView): FileView => ({ id, sha256, name, mime, bytes })
+
+/** True for no file and for one that is kept. */
+export const knownFile = async (tables: Tables, id: number | null): Promise<boolean> => id === null || await tables.files.count({ id }) === 1
+
+/** Files by id, without their content. */
+export async function fileViews(tables: Tables, ids: readonly number[]): Promise<Map<number, FileView>> {
+  const rows = ids.length ? await tables.files.find({ id: [...new Set(ids)] }) : []
+  return new Map(rows.map(row => [row.id, view(row)]))
+}

@@ -1,0 +1,39 @@
+import type { z } from 'zod'
+import { CURING_SALT_NO_1 } from '#core/cure/agent'
+import type { ingredientInput } from '#shared/contracts/store'
+import { nextCode } from '../book/next-code'
+import { recordEvent } from '../book/record-event'
+import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { knownFile } from '../files/keep-file'
+import { partyNamed } from './parties'
+
+const PURE_SALT = 1
+
+/** An ingredient comes in; curing salt brings its certificate's nitrite share, and the certificate itself where there is one. */
+export async function receiveIngredient(ctx: WriteContext, input: z.output<typeof ingredientInput>): Promise<Answer<{ code: string }>> {
+  const certificate = input.kind === 'curing_salt' ? input.certificate : null
+  if (!await knownFile(ctx.tables, certificate?.fileId ?? null)) return refuse('no_such_file', {}, ['certificate', 'fileId'])
+  const code = await nextCode(ctx.tables, 'ingredient')
+  const nitriteFraction = certificate?.nitritePercent ?? 0
+  const saltFraction = certificate ? PURE_SALT - nitriteFraction : input.kind === 'salt' ? PURE_SALT : 0
+  const ingredientLotId = await ctx.tables.ingredientLots.insert({
+    code, kind: input.kind, name: input.name, supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier),
+    supplierLot: input.supplierLot, amountG: input.amount.netG, amountTyped: input.amount.typed, bestBefore: input.bestBefore,
+    certificate: certificate?.number ?? null, certificateFileId: certificate?.fileId ?? null,
+    nitriteFraction, nitriteAs: certificate?.nitriteAs ?? CURING_SALT_NO_1.nitriteAs,
+    nitrateFraction: 0, saltFraction, labelTolerance: certificate?.tolerancePercent ?? 0,
+    receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
+  })
+  recordEvent(ctx, { kind: 'ingredient_received', subjects: [code], typed: input, computed: { amountG: input.amount.netG, nitriteFraction, saltFraction, ingredientLotId } })
+  return { ok: true, value: { code } }
+}
+
+/** The bag or tin is opened: from now on its best-before no longer holds for it closed. */
+export async function openIngredient(ctx: WriteContext, code: string): Promise<Answer<object>> {
+  const lot = await ctx.tables.ingredientLots.one({ code }, { lock: true })
+  if (!lot) return notFound('no_such_ingredient', { code })
+  if (lot.openedAtMs !== null) return { ...refuse('already_open', { code }), status: 409 }
+  await ctx.tables.ingredientLots.update(lot.id, { openedAtMs: ctx.nowMs })
+  recordEvent(ctx, { kind: 'ingredient_opened', subjects: [code], typed: {} })
+  return { ok: true, value: {} }
+}

@@ -1,0 +1,32 @@
+import type { SaltEntry } from '#core/ledger/salt-ledger'
+import type { RowOf } from '../../db/table'
+import type { ingredientLots } from '../../db/tables/store'
+import type { Tables } from '../../db/store'
+
+/** Where nobody named the scale, the coarsest kitchen scale is taken. */
+const UNKNOWN_READABILITY_G = 1
+
+/** What an entry is about, beside its grams. */
+export interface EntrySource { lot: string | null, reason: string | null, byId: number, typed: string, scaleId: number | null }
+
+/** Everything that happened to an ingredient lot's grams, in order of time. */
+export async function saltEntries(tables: Tables, lot: RowOf<typeof ingredientLots>): Promise<(SaltEntry & EntrySource)[]> {
+  const [parts, moves, scales] = await Promise.all([
+    tables.lotIngredients.find({ ingredientLotId: lot.id }), tables.stockMoves.find({ ingredientLotId: lot.id }), tables.instruments.find({ kind: 'scale' }),
+  ])
+  const lots = new Map((await tables.lots.find({ id: parts.map(part => part.lotId) })).map(row => [row.id, row]))
+  const readabilityG = (scaleId: number | null) => scales.find(scale => scale.id === scaleId)?.readability ?? UNKNOWN_READABILITY_G
+  const received = { kind: 'received' as const, atMs: lot.receivedAtMs, massG: lot.amountG, lot: null, reason: null, byId: lot.receivedById, typed: lot.amountTyped, scaleId: null }
+  const used = parts.map((part) => {
+    const into = lots.get(part.lotId)!
+    return {
+      kind: 'used' as const, atMs: into.rubbedAtMs, massG: part.weighedG, readabilityG: into.mixReadabilityG,
+      lot: into.code, reason: null, byId: into.rubbedById, typed: part.weighedTyped, scaleId: into.mixScaleId,
+    }
+  })
+  const moved = moves.map(({ kind, atMs, massG, countedG, scaleId, reason, byId, typed }) => {
+    const source = { lot: null, reason, byId, typed, scaleId, atMs, readabilityG: readabilityG(scaleId) }
+    return kind === 'count' ? { ...source, kind, countedG: countedG! } : { ...source, kind, massG }
+  })
+  return [received, ...[...used, ...moved].toSorted((a, b) => a.atMs - b.atMs)]
+}
