@@ -5,6 +5,7 @@ import { ensureMariadb, ensureNodePackages } from './packages.mjs'
 import { at, stateFolder } from './paths.mjs'
 import { livingPid } from './processes.mjs'
 import { Advice } from './steps.mjs'
+import { importSource } from './typescript.mjs'
 
 /** Which database a command is about: `--demo`, DATABASE_ADMIN_URL, or the shop's private one. */
 export function whichDatabase(argv) {
@@ -18,12 +19,17 @@ export function whichDatabase(argv) {
   return { folder: join(stateFolder(), 'shop') }
 }
 
-/** Works on the database, running or not: a private one that rests is started for the work and stopped after it. */
-export async function withDatabase(argv, work) {
+/**
+ * Works on the database, running or not: a private one that rests is started for the work and stopped after it. `resting`
+ * refuses one that a shop is using; `create` makes one that is not there yet.
+ */
+export async function withDatabase(argv, work, { resting = false, create = false } = {}) {
   await ensureNodePackages()
   const { folder, urls } = whichDatabase(argv)
   if (urls) return await work(urls)
-  if (!existsSync(join(folder, 'installed'))) throw new Advice(`There is no shop in ${folder} yet. Start it once, or name another with VELDMOOR_FOLDER.`)
+  if (!create && !existsSync(join(folder, 'installed'))) throw new Advice(`There is no shop in ${folder} yet. Start it once, or name another with VELDMOOR_FOLDER.`)
+  const lock = livingPid(join(folder, 'lock'), 'scripts/')
+  if (resting && lock !== null) throw new Advice(`The shop is running (process ${lock}). Stop it first, with Ctrl-C or: kill ${lock}`)
   const dataDir = join(folder, 'data')
   const portFile = join(folder, 'port')
   if (livingPid(join(folder, 'mariadb.pid'), dataDir) !== null && existsSync(portFile)) {
@@ -36,5 +42,20 @@ export async function withDatabase(argv, work) {
   }
   finally {
     await database.stop()
+  }
+}
+
+/** Drops every table of the database, for a back-up to take their place. */
+export async function dropTables(adminUrl) {
+  const { connect } = await importSource('server/db/connect.ts')
+  const admin = connect(adminUrl, 1)
+  try {
+    const rows = await admin.query('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()', { type: 'SELECT' })
+    await admin.query('SET foreign_key_checks = 0', { type: 'RAW' })
+    for (const { name } of rows) await admin.query(`DROP TABLE \`${name}\``, { type: 'RAW' })
+    return `${rows.length} tables taken away`
+  }
+  finally {
+    await admin.close()
   }
 }

@@ -43,8 +43,13 @@ async function canSudo() {
 }
 
 export const ensureMariadb = () => ensureDebianPackages({
-  programs: ['mariadbd', 'mariadb-install-db', 'mariadb'], packages: ['mariadb-server-core', 'mariadb-client-core'],
-  why: 'MariaDB keeps the shop\'s records',
+  // With the client's dump: a back-up must not wait for a network.
+  programs: ['mariadbd', 'mariadb-install-db', 'mariadb', 'mariadb-dump'], packages: ['mariadb-server-core', 'mariadb-client-core', 'mariadb-client'],
+  why: 'MariaDB keeps the shop\'s records and writes its back-ups',
+})
+
+export const ensureMariadbDump = () => ensureDebianPackages({
+  programs: ['mariadb-dump'], packages: ['mariadb-client'], why: 'mariadb-dump writes the back-up',
 })
 
 export const ensureChromium = () => ensureDebianPackages({

@@ -41,6 +41,7 @@ export const REFUSAL_WORDS: Record<string, Words> = {
   file_kind: () => 'This is no picture (JPEG, PNG, WebP) and no PDF. Take a photo, or save it as PDF.',
   file_too_large: () => 'The file is larger than 10 MB. Take a smaller photo.',
   no_such_file: () => 'This file is not kept here. Add it again.',
+  no_such_address: () => 'There is nothing at this address. Load the page again.',
   no_such_table: p => `There is no table ${said.plain(p, 'name')}.`,
   no_such_party: () => 'This name is not in the list. Load the page again.',
   turned_just_now: p => `${said.plain(p, 'who')} turned ${said.plain(p, 'code')} ${Number(p.minutes) < 1 ? 'just now' : `${said.plain(p, 'minutes')} min ago`}: that turn counts. No second one was added.`,

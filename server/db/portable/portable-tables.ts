@@ -18,6 +18,7 @@ function portable(spec: TableSpec<Columns>): PortableTable {
 
 export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
   .filter(([key]) => !NOT_THE_SHOP.has(key)).map(([, spec]) => portable(spec as unknown as TableSpec<Columns>))
+  .toSorted((a, b) => a.name < b.name ? -1 : 1)
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
 export const EXPORT_VERSION = 1

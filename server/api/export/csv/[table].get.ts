@@ -1,7 +1,7 @@
-import { Readable } from 'node:stream'
 import { getRouterParam, setResponseHeaders } from 'h3'
 import { appState } from '../../../http/app-state'
 import { readRoute } from '../../../http/read-route'
+import { streamOut } from '../../../http/stream-out'
 import { csvTable } from '../../../services/office/take-along'
 
 /** One table as CSV, for anyone who may read. */
@@ -10,5 +10,5 @@ export default readRoute(async ({ event }) => {
   const found = csvTable(appState().store, name)
   if (!found.ok) return found
   setResponseHeaders(event, { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}.csv"` })
-  return Readable.from(found.value)
+  return streamOut(event, found.value)
 })

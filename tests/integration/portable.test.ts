@@ -1,0 +1,172 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import Papa from 'papaparse'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { startApp } from '../../scripts/lib/app-server.mjs'
+import { freePort } from '../../scripts/lib/processes.mjs'
+import { exportSchema } from '../../server/db/portable/portable-tables'
+import { Client } from '../support/client'
+import { freshDatabase, setting, type FreshDatabase } from '../support/database'
+import { runScript } from '../support/script'
+import { openTestShop, type TestShop } from '../support/shop'
+
+const SCHEMA_FILE = resolve(import.meta.dirname, '../../docs/shop-export.schema.json')
+let shop: TestShop
+let owner: Client
+let folder: string
+let other: FreshDatabase
+
+beforeAll(async () => {
+  shop = await openTestShop({ demo: true })
+  owner = await shop.signedIn({ signIn: 'marit', password: 'bacon-and-brine' })
+  folder = mkdtempSync(join(tmpdir(), 'veldmoor-portable-'))
+})
+afterAll(async () => {
+  await shop.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const on = (database: { url?: string, databaseUrl?: string, adminUrl: string }) => ({ DATABASE_URL: database.url ?? database.databaseUrl!, DATABASE_ADMIN_URL: database.adminUrl })
+type Sql = FreshDatabase['sql']
+const tablesOf = async (sql: Sql) => (await sql<{ name: string }>('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY 1')).map(row => row.name)
+/** A sum over every row of every table, by MariaDB itself. */
+async function sums(sql: Sql, leaveOut: string[] = []) {
+  const names = (await tablesOf(sql)).filter(name => !leaveOut.includes(name))
+  return Object.fromEntries(await Promise.all(names.map(async name => [name, String((await sql<{ Checksum: unknown }>(`CHECKSUM TABLE \`${name}\``))[0]!.Checksum)])))
+}
+
+describe('a back-up', () => {
+  const file = () => join(folder, 'shop.sql.gz')
+  it('is written while the shop runs, and names the seal of the book', async () => {
+    const { code, output } = await runScript('backup', [file()], on(shop))
+    expect(code, output).toBe(0)
+    const { end } = (await owner.get('/api/book/check')).body
+    expect(output).toContain(`Book unbroken up to record ${end.id}, hash ${end.hash}`)
+    expect(readdirSync(folder)).toEqual(['shop.sql.gz'])
+  })
+  it('put into another database gives the same rows to the last, the same book, and a shop that opens', async () => {
+    other = await freshDatabase({ ready: false })
+    const { code, output } = await runScript('restore', [file()], on(other))
+    expect(code, output).toBe(0)
+    expect(output).toMatch(/Restored\. Book unbroken up to record \d+/)
+    expect(await sums(other.sql)).toEqual(await sums(shop.sql))
+    const app = await startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: other.url, sessionSecret: 'x'.repeat(40) })
+    try {
+      const client = new Client(app.address)
+      expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({ status: 200 })
+      expect((await client.get('/api/floor')).body.lots.length).toBeGreaterThanOrEqual(8)
+      // Rights came back with it: the restored book is as closed to the application as the first.
+      expect((await client.get('/api/book/check')).body).toMatchObject({ broken: null, changeable: false })
+    }
+    finally {
+      await app.stop()
+    }
+  })
+  it('cut short, or none at all, is refused and changes nothing', async () => {
+    const before = await sums(other.sql)
+    const half = join(folder, 'half.sql.gz')
+    const text = gunzipSync(readFileSync(file()))
+    for (const content of [gzipSync(text.subarray(0, text.length / 2)), readFileSync(file()).subarray(0, 4000), Buffer.from('no gzip')]) {
+      writeFileSync(half, content)
+      const { code, output } = await runScript('restore', [half], on(other))
+      expect(code).toBe(1)
+      expect(output).toContain('Nothing was changed')
+    }
+    expect((await runScript('restore', [join(folder, 'nowhere')], on(other))).output).toContain('There is no file')
+    expect(await sums(other.sql)).toEqual(before)
+  })
+  it('in which a record was changed is restored with the record named, and the way back', async () => {
+    const forged = join(folder, 'forged.sql.gz')
+    writeFileSync(forged, gzipSync(gunzipSync(readFileSync(file())).toString('utf8').replace('pressed the wrong', 'PRESSED THE WRONG').replace('undone within ten minutes', 'UNDONE within ten minutes')))
+    const [{ id }] = await shop.sql<{ id: number }>('SELECT id FROM events WHERE kind = \'voided\' ORDER BY id LIMIT 1') as [{ id: number }]
+    const { code, output } = await runScript('restore', [forged], on(other))
+    expect(code).toBe(1)
+    expect(output).toContain(`BROKEN: record ${id} of the restored book`)
+    const [, aside] = /npm run restore (\S+before-restore\S+)/.exec(output)!
+    const verify = await runScript('verify-book', [], on(other))
+    expect(verify).toMatchObject({ code: 1, output: expect.stringContaining(`BROKEN: record ${id} does not fit its hash`) })
+    expect((await runScript('restore', [aside!], on(other))).code).toBe(0)
+    expect((await runScript('verify-book', [], on(other))).output).toContain('The chain is unbroken')
+    for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-'))) rmSync(resolve('backups', name))
+    await other.drop()
+  })
+})
+
+describe('the whole shop as JSON', () => {
+  let exported: any
+  it('fits the published JSON Schema, which is that of the tables', async () => {
+    exported = (await owner.get('/api/export/shop')).body
+    const published = JSON.parse(readFileSync(SCHEMA_FILE, 'utf8'))
+    expect(published).toEqual(JSON.parse(JSON.stringify(exportSchema())))
+    const { $schema: _draft, title: _title, description: _words, ...schema } = published
+    const read = z.fromJSONSchema(schema).safeParse(exported)
+    expect(read.error?.issues.slice(0, 3)).toBeUndefined()
+    expect(Object.keys(exported.tables)).not.toContain('sessions')
+  })
+  it('imported into an empty database is the same shop: exported again it is the same text', async () => {
+    const database = await freshDatabase({ ready: false })
+    const path = join(folder, 'shop.json')
+    writeFileSync(path, JSON.stringify(exported))
+    const imported = await runScript('import', [path], on(database))
+    expect(imported.code, imported.output).toBe(0)
+    const leaveOut = ['sessions', 'sign_in_attempts', 'answers', 'migrations']
+    expect(await sums(database.sql, leaveOut)).toEqual(await sums(shop.sql, leaveOut))
+    const again = await runScript('import', [path], on(database))
+    expect(again).toMatchObject({ code: 1, output: expect.stringContaining('There is a shop in this database already') })
+    const out = join(folder, 'again.json')
+    expect((await runScript('export', [out], on(database))).code).toBe(0)
+    const { exportedAt: _then, ...first } = exported
+    const { exportedAt: _now, ...second } = JSON.parse(readFileSync(out, 'utf8'))
+    expect(second).toEqual(first)
+    await database.drop()
+  })
+  it('with a record changed, or a row that does not fit, is refused whole', async () => {
+    const database = await freshDatabase({ ready: false })
+    const path = join(folder, 'bad.json')
+    const attempt = async (change: (copy: any) => void) => {
+      const copy = structuredClone(exported)
+      change(copy)
+      writeFileSync(path, JSON.stringify(copy))
+      return await runScript('import', [path], on(database))
+    }
+    expect(await attempt((copy) => { copy.tables.events[6].typed = '{}' })).toMatchObject({ code: 1, output: expect.stringContaining('record 7: changed') })
+    expect(await attempt((copy) => { copy.tables.events.pop() })).toMatchObject({ code: 1, output: expect.stringContaining('not whole') })
+    expect(await attempt((copy) => { copy.tables.lots[0].thickness_mm = 'thick' })).toMatchObject({ code: 1, output: expect.stringContaining('tables.lots.0.thickness_mm') })
+    expect(await attempt((copy) => { copy.format = 'other' })).toMatchObject({ code: 1, output: expect.stringContaining('not a whole shop') })
+    writeFileSync(path, '{"format":')
+    expect((await runScript('import', [path], on(database))).output).toContain('is no JSON')
+    expect(await database.sql('SELECT * FROM shops')).toEqual([])
+    await database.drop()
+  })
+  it('is for the owner alone', async () => {
+    for (const signIn of ['tam', 'quill']) expect((await (await shop.signedIn({ signIn, password: 'bacon-and-brine' })).get('/api/export/shop')).status).toBe(403)
+  })
+})
+
+describe('each table as CSV', () => {
+  it('has every row, for an inspector too, and nothing that opens a door', async () => {
+    const inspector = await shop.signedIn({ signIn: 'quill', password: 'bacon-and-brine' })
+    const { tables } = (await inspector.get('/api/office')).body
+    expect(tables.length).toBeGreaterThan(25)
+    for (const table of tables as string[]) {
+      const reply = await inspector.get(`/api/export/csv/${table}`)
+      expect(reply.status, table).toBe(200)
+      const { data, errors } = Papa.parse<string[]>(reply.body.trimEnd())
+      expect(errors, table).toEqual([])
+      expect(data.length - 1, table).toBe(Number((await shop.sql<{ n: unknown }>(`SELECT COUNT(*) n FROM \`${table}\``))[0]!.n))
+      expect(data[0]!.some(name => /hash$/.test(name) && name !== 'hash'), table).toBe(false)
+    }
+    expect((await inspector.get('/api/export/csv/sessions')).status).toBe(404)
+    expect((await inspector.get('/api/export/csv/lots%60%20--')).status).toBe(404)
+  })
+  it('does not run as a formula in a spreadsheet, and keeps figures figures', async () => {
+    await owner.post('/api/parties', { kind: 'customer', name: '=HYPERLINK("http://elsewhere.example")', contact: '+1 555', approval: '-x', note: '@SUM(A1)' })
+    const { data } = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/parties')).body, { header: true, skipEmptyLines: true })
+    expect(data.at(-1)).toMatchObject({ name: '\'=HYPERLINK("http://elsewhere.example")', contact: '\'+1 555', approval: '\'-x', note: '\'@SUM(A1)' })
+    const checks = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/instrument_checks')).body, { header: true }).data
+    expect(checks.some(check => check.read_value === '-0.2000')).toBe(true)
+  })
+})
