@@ -58,7 +58,7 @@ async function installOnce(folder, dataDir, user) {
  * Starts a private MariaDB on loopback with its own folder, port and socket; never the system's. A server left by a
  * killed run is ended first; InnoDB mends its own files. Returns its address and how to stop it.
  */
-export async function startMariadb(folder, { fsync = true, manyDatabases = false } = {}) {
+export async function startMariadb(folder, { fsync = true, manyDatabases = false, port: wantedPort = null } = {}) {
   mkdirSync(folder, { recursive: true })
   const dataDir = join(folder, 'data')
   const pidFile = join(folder, 'mariadb.pid')
@@ -68,7 +68,7 @@ export async function startMariadb(folder, { fsync = true, manyDatabases = false
   const user = await serverUser(folder)
   const secrets = secretsIn(folder)
   await installOnce(folder, dataDir, user)
-  const port = await freePort()
+  const port = wantedPort ?? await freePort()
   // Socket paths over about 100 characters fail: a deep folder gets its socket in the system's temporary one.
   const inFolder = join(runDir, 'db.sock')
   const socket = inFolder.length < 90 ? inFolder : join(tmpdir(), `veldmoor-${port}.sock`)

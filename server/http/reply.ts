@@ -28,12 +28,17 @@ export const replyFaults = (event: H3Event, faults: FieldFault[]): Problem =>
 export const replyAnswer = <T>(event: H3Event, answer: Answer<T>): T | Problem =>
   answer.ok ? answer.value : replyRefusal(event, answer)
 
-/** A fault of ours: logged whole here, told without its insides. A lost database says so. */
+const parentCode = (error: unknown): string => (error as { parent?: { code?: string } }).parent?.code ?? (error as { code?: string }).code ?? ''
+/** No way to the database, or the way broke off in the middle. */
+const isLost = (error: unknown): boolean => /^Sequelize(Connection|HostNotReachable|HostNotFound|InvalidConnection)/.test((error as { name?: string }).name ?? '')
+  || /^(ER_SOCKET|ER_CONNECTION|ER_CMD_CONNECTION|ER_SERVER_SHUTDOWN|ER_POOL|ECONN|EPIPE)/.test(parentCode(error))
+const isDiskFull = (error: unknown): boolean => ['ER_RECORD_FILE_FULL', 'ER_DISK_FULL', 'ER_ERROR_ON_WRITE', 'ER_TEMP_FILE_WRITE_FAILURE', 'ENOSPC'].includes(parentCode(error))
+
+/** A fault of ours: logged whole here, told without its insides. A lost database and a full disk say so. */
 export function replyFailure(event: H3Event, error: unknown): Problem {
   console.error(error)
-  const name = (error as { name?: string }).name ?? ''
-  const lost = name.startsWith('SequelizeConnection') || name === 'SequelizeHostNotReachableError'
-  return replyProblem(event, lost ? problemOf(503, 'database_lost', {}) : problemOf(500, 'our_fault', {}))
+  if (isDiskFull(error)) return replyProblem(event, problemOf(507, 'disk_full', {}))
+  return replyProblem(event, isLost(error) ? problemOf(503, 'database_lost', {}) : problemOf(500, 'our_fault', {}))
 }
 
 export { refuse }

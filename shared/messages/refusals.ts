@@ -90,6 +90,7 @@ export const REFUSAL_WORDS: Record<string, Words> = {
   no_such_device: () => 'This device is signed out already.',
   shop_exists: () => 'This shop is already set up. Sign in instead.',
   database_lost: () => 'The records cannot be reached just now. What you typed is still here; try again in a moment.',
+  disk_full: () => 'The shop\'s computer has no room left on its disk. What you typed is still here; make room, then press again.',
   our_fault: () => 'Something went wrong on our side. What you typed is still here; try again, then tell the owner.',
   offline: () => 'The shop\'s computer cannot be reached. What you typed is kept here; press again when the connection is back.',
   no_such_code: p => `Nothing has the code ${said.plain(p, 'code')}. Check it, or scan the label again.`,

@@ -1,4 +1,5 @@
 import { judgeFridge, type FridgeVerdict } from '#core/fridge/excursion'
+import { since } from '../../db/where'
 import type { TypedTemperature } from '#shared/contracts/fields'
 import { recordEvent } from '../book/record-event'
 import { notFound, type Answer, type WriteContext } from '../context'
@@ -14,16 +15,20 @@ async function lotsIn(ctx: WriteContext, fridgeId: number) {
 
 /** Looks at every lot in the fridge since it was rubbed, or since the owner last decided, and holds those kept too warm. */
 export async function checkFridge(ctx: WriteContext, fridgeId: number): Promise<FridgeVerdict> {
-  const readings = await ctx.tables.fridgeReadings.find({ fridgeId }, { order: [['atMs', 'ASC']] })
-  for (const lot of await lotsIn(ctx, fridgeId)) {
-    const decided = (await ctx.tables.holds.find({ lotId: lot.id, reason: 'fridge_warm' })).map(hold => hold.disposedAtMs ?? 0)
-    const sinceMs = Math.max(lot.rubbedAtMs, ...decided)
-    const since = readings.filter(reading => reading.atMs >= sinceMs)
-    if (judgeFridge(since) === 'hold') {
-      await holdLot(ctx, lot, { reason: 'fridge_warm', again: true, figures: { warmestC: Math.max(...since.map(r => r.tempC)), fridgeId } })
+  const lots = await lotsIn(ctx, fridgeId)
+  const decisions = await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id), reason: 'fridge_warm' })
+  const looked = lots.map(lot => ({ lot, sinceMs: Math.max(lot.rubbedAtMs, ...decisions.filter(hold => hold.lotId === lot.id).map(hold => hold.disposedAtMs ?? 0)) }))
+  // No further back than the oldest of them: a fridge is read for years.
+  const fromMs = Math.min(...looked.map(one => one.sinceMs))
+  const readings = lots.length ? await ctx.tables.fridgeReadings.find({ fridgeId, atMs: { [since]: new Date(fromMs) } }, { order: [['atMs', 'ASC']] }) : []
+  for (const { lot, sinceMs } of looked) {
+    const mine = readings.filter(reading => reading.atMs >= sinceMs)
+    if (judgeFridge(mine) === 'hold') {
+      await holdLot(ctx, lot, { reason: 'fridge_warm', again: true, figures: { warmestC: Math.max(...mine.map(r => r.tempC)), fridgeId } })
     }
   }
-  return judgeFridge(readings.slice(-2))
+  const lastTwo = await ctx.tables.fridgeReadings.find({ fridgeId }, { order: [['atMs', 'DESC']], limit: 2 })
+  return judgeFridge(lastTwo.toReversed())
 }
 
 /** A fridge temperature, read now on the fridge's own thermometer. */
