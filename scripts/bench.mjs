@@ -1,12 +1,13 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import { join } from 'node:path'
+import { benchBook } from './lib/bench-book.mjs'
 import { ROOT } from './lib/paths.mjs'
-import { ensureNodePackages } from './lib/packages.mjs'
+import { ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 import { main } from './lib/steps.mjs'
 
-/** Medians of the core's work, with the machine they were taken on. */
+/** Medians of the core's work, then the book under load, with the machine they were taken on. */
 await main(async () => {
   await ensureNodePackages()
   const folder = mkdtempSync(join(os.tmpdir(), 'veldmoor-bench-'))
@@ -18,4 +19,6 @@ await main(async () => {
   for (const { name, median, p99, sampleCount } of files.flatMap(file => file.groups).flatMap(group => group.benchmarks)) {
     console.log(`  ${name.padEnd(40)} median ${median.toFixed(3).padStart(9)} ms   p99 ${p99.toFixed(3).padStart(9)} ms   ${sampleCount} runs`)
   }
+  await ensureMariadb()
+  await benchBook()
 })

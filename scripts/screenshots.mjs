@@ -18,6 +18,8 @@ const PHONE = { width: 390, height: 844 }
 const VIEWS = [
   { file: 'today', path: '/', size: LAPTOP },
   { file: 'store', path: '/store', size: LAPTOP },
+  { file: 'delivery-tablet', path: '/store', size: TABLET, before: openDelivery },
+  { file: 'salt-ledger', path: '/store/salt-ledger', size: LAPTOP },
   { file: 'bench', path: '/bench', size: LAPTOP, before: weighPieces },
   { file: 'cold-room', path: '/cold-room', size: LAPTOP },
   { file: 'cold-room-tablet', path: '/cold-room', size: TABLET },
@@ -28,8 +30,27 @@ const VIEWS = [
   { file: 'slicing-table', path: '/slicing-table', size: LAPTOP },
   { file: 'ledger', path: '/ledger?code=L-0001', size: LAPTOP },
   { file: 'lot', path: '/lots/L-0003', size: LAPTOP },
+  { file: 'lot-book', path: '/lots/L-0003', size: LAPTOP, before: toTheBook },
   { file: 'office', path: '/office', size: LAPTOP },
+  { file: 'sign-tablet', path: '/cold-room', size: TABLET, shared: true, before: askWhoSigns },
 ]
+
+const pressButton = (page, words) => page.evaluate(text => [...document.querySelectorAll('button')].find(button => button.textContent.includes(text)).click(), words)
+
+async function openDelivery(page) {
+  await pressButton(page, 'Receive meat')
+  await new Promise(resolve => setTimeout(resolve, 500))
+  await pressButton(page, 'All four good')
+}
+
+const toTheBook = page => page.evaluate(() => document.querySelector('#book-head').scrollIntoView())
+
+async function askWhoSigns(page) {
+  await pressButton(page, 'Turned, all pieces')
+  await new Promise(resolve => setTimeout(resolve, 800))
+  await pressButton(page, 'TV')
+  for (const digit of '28') await page.keyboard.press(digit)
+}
 
 async function weighPieces(page) {
   await page.focus('.entry input')
@@ -40,10 +61,16 @@ async function weighPieces(page) {
   await page.evaluate(() => window.scrollTo(0, 0))
 }
 
-async function signIn(page, address) {
+async function signIn(page, address, shared = false) {
+  await page.deleteCookie(...await page.cookies(address))
   await page.goto(address, { waitUntil: 'networkidle0' })
   await page.type('input[autocomplete=username]', 'marit')
   await page.type('input[type=password]', 'bacon-and-brine')
+  if (shared) {
+    await page.click('input[type=checkbox]')
+    await page.waitForSelector('input[maxlength="60"]')
+    await page.type('input[maxlength="60"]', 'Cold-room tablet')
+  }
   await page.keyboard.press('Enter')
   await page.waitForSelector('.room-strip')
 }
@@ -66,6 +93,7 @@ await main(async () => {
     for (const view of VIEWS) {
       await step(view.file, async () => {
         await page.setViewport(view.size)
+        if (view.shared) await signIn(page, app.address, true)
         await page.evaluate(night => localStorage.setItem('veldmoor-night', night ? '1' : ''), view.night ?? false)
         await page.goto(app.address + view.path, { waitUntil: 'networkidle0' })
         await new Promise(resolve => setTimeout(resolve, 700))

@@ -34,7 +34,7 @@ export function planCorrections(scene: Scene, who: { owner: number, maker: numbe
     const piece = await ctx.tables.pieces.one({ lotId: lot!.id, number: 2 })
     return correct(ctx, correctionInput.parse({ what: 'piece_weight', id: piece!.id, value: '2.89 kg', reason: 'read 2.98 for 2.89; weighed again' }))
   })
-  scene.add(scene.at(-7, '12:00'), who.maker, ctx => turnLot(ctx, scene.code('shoulder 2')))
+  scene.add(scene.at(-7, '12:00'), who.maker, ctx => turnLot(ctx, scene.code('shoulder 1')))
   scene.add(scene.at(-7, '12:04'), who.maker, async (ctx) => {
     const [turned] = await ctx.tables.events.find({ kind: 'turned', atMs: scene.at(-7, '12:00') })
     return undoRecord(ctx, turned!.id)

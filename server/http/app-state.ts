@@ -1,4 +1,5 @@
 import { openStore, type Store } from '../db/store'
+import { theShop } from '../services/office/office'
 import { readSettings, type Settings } from './settings'
 
 interface AppState { store: Store, settings: Settings, ready: Promise<void> | null }
@@ -12,4 +13,12 @@ export function appState(): AppState {
     state = { settings, store: openStore(settings.databaseUrl, settings.poolSize), ready: null }
   }
   return state
+}
+
+let zone: string | null = null
+
+/** The zone of the shop's clock: given once, when the shop is set up, so it is asked for once. */
+export async function shopZone(): Promise<string> {
+  zone ??= (await theShop(appState().store.tables)).zone
+  return zone
 }

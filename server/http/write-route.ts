@@ -6,10 +6,9 @@ import { faultsOf } from '#shared/contracts/issues'
 import type { Role, SignedIn } from '#shared/contracts/people'
 import { writeOnce } from '../services/book/write-once'
 import type { Answer, WriteContext } from '../services/context'
-import { theShop } from '../services/office/office'
 import { keepSigning, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
-import { appState } from './app-state'
+import { appState, shopZone } from './app-state'
 import { readJson } from './read-json'
 import { refuse, replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { atDoor, isSameOrigin, WRITERS } from './session'
@@ -49,7 +48,7 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) => d
     const { store } = appState()
     const requestHash = createHash('sha256').update(`${event.path}\n${JSON.stringify(body.value)}`).digest('hex')
     const nowMs = Date.now()
-    const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone: (await theShop(store.tables)).zone }
+    const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone: await shopZone() }
     const answer = await writeOnce(store, { clientKey: key.data, requestHash }, writer, ctx => route.write(ctx, input.data, event, at))
     if (answer.ok && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
     return replyAnswer(event, answer)

@@ -95,6 +95,7 @@ export const REFUSAL_WORDS: Record<string, Words> = {
   offline: () => 'The shop\'s computer cannot be reached. What you typed is kept here; press again when the connection is back.',
   no_such_code: p => `Nothing has the code ${said.plain(p, 'code')}. Check it, or scan the label again.`,
   no_such_lot: p => `There is no lot ${said.plain(p, 'code')}. Check the code, or scan the label again.`,
+  lot_voided: p => `${said.plain(p, 'code')} was voided. Its records stay in the book: the Ledger shows them, with who and why.`,
   no_such_run: p => `There is no smoke ${said.plain(p, 'code')}. Check the code.`,
   no_such_piece: () => 'One of the pieces is not known. Load the page again.',
   no_such_pack: p => `There is no pack ${said.plain(p, 'code')}. Check the code.`,

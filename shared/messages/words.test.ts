@@ -14,7 +14,7 @@ const codesIn = (pattern: RegExp) => [...new Set(sources.flatMap(text => [...tex
 
 describe('words', () => {
   it('stand for every refusal in the code', () => {
-    const codes = [...codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g), ...codesIn(/error: '([a-z0-9_]+)'/g), ...codesIn(/message: '([a-z0-9_]+)'/g), 'rub_above_limit', 'rub_limit_not_shown']
+    const codes = [...codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g), ...codesIn(/error: '([a-z0-9_]+)'/g), ...codesIn(/message: '([a-z0-9_]+)'/g), 'rub_above_limit', 'rub_limit_not_shown', 'lot_voided']
     expect(codes.length).toBeGreaterThan(60)
     expect(codes.filter(code => !hasWords(code))).toEqual([])
   })

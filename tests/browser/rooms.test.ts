@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openBrowser, press, says, type, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
-const ROOMS = ['/', '/store', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/lots/L-0003', '/lots/L-0008', '/office']
+const ROOMS = ['/', '/store', '/store/salt-ledger', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/lots/L-0003', '/lots/L-0008', '/office']
 const SIZES = [['laptop', 1280, 800], ['tablet', 820, 1180], ['phone', 390, 844]] as const
 const LEAST_TARGET_PX = 56
 
@@ -53,7 +53,7 @@ describe('every room', () => {
   })
   it('has floor targets for wet gloves on the tablet', async () => {
     await visit.page.setViewport({ width: 820, height: 1180 })
-    for (const path of ['/cold-room', '/smokehouse', '/runs/S-0003']) {
+    for (const path of ['/cold-room', '/smokehouse', '/runs/S-0003', '/store']) {
       await open(path)
       const small = await visit.page.$$eval('main button.floor, .room-strip a', (buttons, least) => buttons.map(b => b.getBoundingClientRect()).filter(box => box.width > 0 && box.height < least).length, LEAST_TARGET_PX)
       expect(small, path).toBe(0)

@@ -44,10 +44,10 @@ export async function type(page: Page, label: string, text: string): Promise<voi
 }
 
 /** Presses a button or link with the keyboard: focus, then Enter. */
-export async function press(page: Page, name: string, role: 'button' | 'link' = 'button'): Promise<void> {
+export async function press(page: Page, name: string, role: 'button' | 'link' | 'checkbox' = 'button', key: 'Enter' | 'Space' = 'Enter'): Promise<void> {
   const handle = await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).waitHandle()
   await handle.focus()
-  await page.keyboard.press('Enter')
+  await page.keyboard.press(key)
 }
 
 /** Waits until the page says it; when it does not, tells what the page says instead. */

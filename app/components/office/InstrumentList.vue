@@ -40,7 +40,7 @@ function done(): void {
               <td class="num">{{ one.kind === 'thermometer' ? (one.offsetC === 0 ? 'none' : offset(one.offsetC)) : '–' }}</td>
               <td><StateMark :tone="one.inUse ? TONES[one.state] : 'plain'">{{ one.inUse ? STATE_WORDS[one.state] : 'out of use' }}</StateMark></td>
               <td>{{ one.dueMs === null ? 'now' : moment(one.dueMs) }}</td>
-              <td class="num"><VBtn variant="outlined" :aria-label="`Checks of ${one.name}`" :aria-expanded="open === one.id" @click="open = open === one.id ? null : one.id">{{ open === one.id ? 'Put aside' : 'Checks' }}</VBtn></td>
+              <td class="num"><VBtn variant="outlined" :aria-expanded="open === one.id" @click="open = open === one.id ? null : one.id">{{ open === one.id ? 'Put aside' : 'Checks' }}<span class="visually-hidden"> of {{ one.name }}</span></VBtn></td>
             </tr>
             <tr v-if="open === one.id">
               <td colspan="7">

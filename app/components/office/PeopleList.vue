@@ -41,7 +41,7 @@ async function add(): Promise<void> {
               <td><strong>{{ p.initials }}</strong></td><td>{{ p.name }}</td><td>{{ p.signIn }}</td>
               <td>{{ !p.active ? 'account closed' : p.role === 'owner' ? 'all, and decide on holds' : p.role === 'maker' ? 'record' : 'read only (inspector)' }}</td>
               <td>{{ p.hasPin ? 'chosen' : '–' }}</td>
-              <td v-if="session.isOwner"><VBtn variant="outlined" :aria-label="`Change ${p.name}`" :aria-expanded="editing === p.id" @click="editing = editing === p.id ? null : p.id">{{ editing === p.id ? 'Put aside' : 'Change' }}</VBtn></td>
+              <td v-if="session.isOwner"><VBtn variant="outlined" :aria-expanded="editing === p.id" @click="editing = editing === p.id ? null : p.id">{{ editing === p.id ? 'Put aside' : 'Change' }}<span class="visually-hidden"> {{ p.name }}</span></VBtn></td>
             </tr>
             <tr v-if="editing === p.id"><td :colspan="6"><PersonEdit :person="p" @saved="changed" /></td></tr>
           </template>

@@ -57,9 +57,9 @@ async function record(): Promise<void> {
       <WeightField v-for="(_text, i) in form.pieces" :key="i" v-model="form.pieces[i]!" :label="`Piece ${i + 1}`" :range="PIECE_RANGE" :error="errorAt(`pieces.${i}`)" @update:model-value="grow(i)" />
     </div>
     <div class="fields">
-      <WeightField v-model="form.trim" label="Trim" :range="OFFCUT_RANGE" :error="errorAt('trim')" />
-      <WeightField v-model="form.bone" label="Bone" :range="OFFCUT_RANGE" :error="errorAt('bone')" />
-      <WeightField v-model="form.rind" label="Rind" :range="OFFCUT_RANGE" :error="errorAt('rind')" />
+      <WeightField v-model="form.trim" label="Trim, weight" :range="OFFCUT_RANGE" :error="errorAt('trim')" />
+      <WeightField v-model="form.bone" label="Bone, weight" :range="OFFCUT_RANGE" :error="errorAt('bone')" />
+      <WeightField v-model="form.rind" label="Rind, weight" :range="OFFCUT_RANGE" :error="errorAt('rind')" />
       <VTextField v-model="form.note" label="Note" maxlength="500" :error-messages="errorAt('note')" />
     </div>
     <p v-if="account" :class="account.status === 'accounted' ? 'soft' : 'caution'" role="status">

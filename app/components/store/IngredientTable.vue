@@ -54,7 +54,7 @@ function moved(): void {
             </td>
             <td>{{ lot.bestBefore ? `${date(lot.bestBefore)} ${lot.bestBefore.slice(0, 4)}` : '–' }} <StateMark v-if="expired(lot)" tone="act">past</StateMark></td>
             <td><template v-if="lot.openedAtMs">{{ moment(lot.openedAtMs) }}</template><VBtn v-else-if="session.mayWrite" variant="outlined" :aria-label="`Open ${lot.code}`" @click="openLot(lot)">Open</VBtn><template v-else>no</template></td>
-            <td v-if="session.mayWrite" class="num"><VBtn variant="outlined" :aria-label="`Stock of ${lot.code}`" :aria-expanded="open === lot.code" @click="open = open === lot.code ? null : lot.code">{{ open === lot.code ? 'Put aside' : 'Stock' }}</VBtn></td>
+            <td v-if="session.mayWrite" class="num"><VBtn variant="outlined" :aria-expanded="open === lot.code" @click="open = open === lot.code ? null : lot.code">{{ open === lot.code ? 'Put aside' : 'Stock' }}<span class="visually-hidden">, {{ lot.code }}</span></VBtn></td>
           </tr>
           <tr v-if="open === lot.code"><td colspan="9"><StockForm :lot="lot" @saved="moved" /></td></tr>
         </template>

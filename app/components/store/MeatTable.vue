@@ -35,7 +35,7 @@ const poor = (lot: MeatView) => Object.entries(lot.checks ?? {}).filter(([, foun
               <InstrumentNote :mark="lot.thermometer" />
             </td>
             <td>{{ moment(lot.receivedAtMs) }}</td>
-            <td class="num"><VBtn variant="outlined" :aria-label="`Pieces and papers of ${lot.code}`" :aria-expanded="open === lot.code" @click="open = open === lot.code ? null : lot.code">{{ open === lot.code ? 'Put aside' : lot.pieces.length ? `${lot.pieces.length} pieces` : lot.state === 'in' ? 'Cut' : 'Papers' }}</VBtn></td>
+            <td class="num"><VBtn variant="outlined" :aria-expanded="open === lot.code" @click="open = open === lot.code ? null : lot.code">{{ open === lot.code ? 'Put aside' : lot.pieces.length ? `${lot.pieces.length} pieces` : lot.state === 'in' ? 'Cut' : 'Papers' }}<span class="visually-hidden">, {{ lot.code }}</span></VBtn></td>
           </tr>
           <tr v-if="open === lot.code"><td colspan="8"><MeatDetail :lot="lot" @changed="emit('changed')" /></td></tr>
         </template>

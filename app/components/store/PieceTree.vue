@@ -45,7 +45,7 @@ const offcuts = (cutting: CuttingView) => ([['trim', cutting.trimG], ['bone', cu
         <span v-if="row.piece.lot" class="soft">in <LotCode :code="row.piece.lot" /></span>
         <span v-else-if="row.piece.divided" class="soft">divided</span>
         <StateMark v-else tone="good">free</StateMark>
-        <VBtn v-if="session.mayWrite && !row.piece.lot && !row.piece.divided" variant="outlined" :aria-label="`Cut piece ${row.piece.label}`" @click="emit('cut', row.piece.id)">Cut, bone, split</VBtn>
+        <VBtn v-if="session.mayWrite && !row.piece.lot && !row.piece.divided" variant="outlined" @click="emit('cut', row.piece.id)">Cut, bone, split<span class="visually-hidden"> piece {{ row.piece.label }}</span></VBtn>
       </template>
     </li>
   </ul>

@@ -1,6 +1,6 @@
-import { getRouterParam } from 'h3'
 import { partyChangeInput } from '#shared/contracts/store'
+import { routeId } from '../../http/route-id'
 import { writeRoute } from '../../http/write-route'
 import { changeParty } from '../../services/store/parties'
 
-export default writeRoute({ contract: partyChangeInput, write: (ctx, input, event) => changeParty(ctx, Number(getRouterParam(event, 'id')), input) })
+export default writeRoute({ contract: partyChangeInput, write: (ctx, input, event) => changeParty(ctx, routeId(event), input) })

@@ -1,4 +1,6 @@
 import { judgeFridge, type FridgeVerdict } from '#core/fridge/excursion'
+import type { RowOf } from '../../db/table'
+import type { lots as lotsTable } from '../../db/tables/lots'
 import { since } from '../../db/where'
 import type { TypedTemperature } from '#shared/contracts/fields'
 import { recordEvent } from '../book/record-event'
@@ -6,17 +8,19 @@ import { notFound, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { readWith } from '../instruments/read-with'
 
+type LotRow = RowOf<typeof lotsTable>
+
 /** Lots lying in a fridge: rubbed into it and not yet packed. */
 async function lotsIn(ctx: WriteContext, fridgeId: number) {
   const lots = await ctx.tables.lots.find({ fridgeId })
-  const packed = new Set((await ctx.tables.packs.find({ lotId: lots.map(lot => lot.id) })).map(pack => pack.lotId))
+  const packed = new Set(lots.length ? (await ctx.tables.packs.find({ lotId: lots.map(lot => lot.id) })).map(pack => pack.lotId) : [])
   return lots.filter(lot => !packed.has(lot.id))
 }
 
 /** Looks at every lot in the fridge since it was rubbed, or since the owner last decided, and holds those kept too warm. */
-export async function checkFridge(ctx: WriteContext, fridgeId: number): Promise<FridgeVerdict> {
-  const lots = await lotsIn(ctx, fridgeId)
-  const decisions = await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id), reason: 'fridge_warm' })
+export async function checkFridge(ctx: WriteContext, fridgeId: number, known?: readonly LotRow[]): Promise<FridgeVerdict> {
+  const lots = known ?? await lotsIn(ctx, fridgeId)
+  const decisions = lots.length ? await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id), reason: 'fridge_warm' }) : []
   const looked = lots.map(lot => ({ lot, sinceMs: Math.max(lot.rubbedAtMs, ...decisions.filter(hold => hold.lotId === lot.id).map(hold => hold.disposedAtMs ?? 0)) }))
   // No further back than the oldest of them: a fridge is read for years.
   const fromMs = Math.min(...looked.map(one => one.sinceMs))
@@ -40,5 +44,5 @@ export async function readFridge(ctx: WriteContext, fridgeId: number, temperatur
   const readingId = await ctx.tables.fridgeReadings.insert({ fridgeId, atMs: ctx.nowMs, typed: temperature.typed, byId: ctx.actor.id, ...read.value })
   const lots = await lotsIn(ctx, fridgeId)
   recordEvent(ctx, { kind: 'fridge_read', subjects: lots.map(lot => lot.code), typed: { fridge: fridge.name, temperature: temperature.typed }, computed: { readC: temperature.tempC, ...read.value, readingId, fridgeId } })
-  return { ok: true, value: { verdict: await checkFridge(ctx, fridgeId) } }
+  return { ok: true, value: { verdict: await checkFridge(ctx, fridgeId, lots) } }
 }

@@ -9,7 +9,7 @@ import { lotSummaries } from './lot-summaries'
 /** The whole life of a lot. */
 export async function lotView(tables: Tables, code: string): Promise<Answer<LotView>> {
   const row = await tables.lots.one({ code })
-  if (!row) return notFound('no_such_lot', { code })
+  if (!row) return notFound(await tables.lots.count({ code }, { withVoided: true }) > 0 ? 'lot_voided' : 'no_such_lot', { code })
   const lotId = row.id
   const [[summary], used, holds, packs, offcuts, users, events] = await Promise.all([
     lotSummaries(tables, [row]), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),

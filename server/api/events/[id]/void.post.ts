@@ -1,6 +1,6 @@
-import { getRouterParam } from 'h3'
 import { voidInput } from '#shared/contracts/voids'
+import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { voidRecord } from '../../../services/voids/void-record'
 
-export default writeRoute({ contract: voidInput, write: (ctx, input, event) => voidRecord(ctx, Number(getRouterParam(event, 'id')), input.reason) })
+export default writeRoute({ contract: voidInput, write: (ctx, input, event) => voidRecord(ctx, routeId(event), input.reason) })

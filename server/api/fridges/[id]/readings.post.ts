@@ -1,6 +1,6 @@
-import { getRouterParam } from 'h3'
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
+import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { readFridge } from '../../../services/cold-room/read-fridge'
 
-export default writeRoute({ contract: fridgeReadingInput, write: (ctx, input, event) => readFridge(ctx, Number(getRouterParam(event, 'id')), input.temperature) })
+export default writeRoute({ contract: fridgeReadingInput, write: (ctx, input, event) => readFridge(ctx, routeId(event), input.temperature) })

@@ -1,6 +1,6 @@
-import { getRouterParam } from 'h3'
 import { dispositionInput } from '#shared/contracts/holds'
+import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { dispose } from '../../../services/holds/holds'
 
-export default writeRoute({ contract: dispositionInput, roles: ['owner'], write: (ctx, input, event) => dispose(ctx, Number(getRouterParam(event, 'id')), input) })
+export default writeRoute({ contract: dispositionInput, roles: ['owner'], write: (ctx, input, event) => dispose(ctx, routeId(event), input) })

@@ -1,6 +1,6 @@
-import { getRouterParam } from 'h3'
 import { personChangeInput } from '#shared/contracts/people'
+import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { changePerson } from '../../../services/people/accounts'
 
-export default writeRoute({ contract: personChangeInput, roles: ['owner'], write: (ctx, input, event) => changePerson(ctx, Number(getRouterParam(event, 'id')), input) })
+export default writeRoute({ contract: personChangeInput, roles: ['owner'], write: (ctx, input, event) => changePerson(ctx, routeId(event), input) })

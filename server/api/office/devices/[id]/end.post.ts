@@ -1,6 +1,6 @@
-import { getRouterParam } from 'h3'
 import { emptyInput } from '#shared/contracts/lots'
+import { routeId } from '../../../../http/route-id'
 import { writeRoute } from '../../../../http/write-route'
 import { endDevice } from '../../../../services/people/accounts'
 
-export default writeRoute({ contract: emptyInput, roles: ['owner'], write: (ctx, _input, event) => endDevice(ctx, Number(getRouterParam(event, 'id'))) })
+export default writeRoute({ contract: emptyInput, roles: ['owner'], write: (ctx, _input, event) => endDevice(ctx, routeId(event)) })

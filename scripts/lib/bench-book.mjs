@@ -1,0 +1,150 @@
+import { randomUUID } from 'node:crypto'
+import http from 'node:http'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { startApp } from './app-server.mjs'
+import { ensureBuild } from './build.mjs'
+import { startMariadb } from './mariadb.mjs'
+import { prepare } from './prepare.mjs'
+import { freePort } from './processes.mjs'
+import { importSource } from './typescript.mjs'
+
+const CLIENTS = 8
+const SECONDS = 20
+const WANTED_PER_SECOND = 200
+const CHAIN_LENGTH = 1_000_000
+
+const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]
+const ms = value => `${value.toFixed(1)} ms`
+const say = (name, text) => console.log(`  ${name.padEnd(58)} ${text}`)
+
+/** One JSON request on a kept-alive line. */
+function sender(address) {
+  const { hostname, port } = new URL(address)
+  const agent = new http.Agent({ keepAlive: true, maxSockets: 64 })
+  const send = (path, body, cookie) => new Promise((resolve, reject) => {
+    const content = JSON.stringify(body)
+    const request = http.request({ hostname, port, path, method: 'POST', agent, headers: { 'origin': address, 'idempotency-key': randomUUID(), 'content-type': 'application/json', 'content-length': Buffer.byteLength(content), ...(cookie ? { cookie } : {}) } }, (answer) => {
+      let text = ''
+      answer.on('data', chunk => text += chunk)
+      answer.on('end', () => answer.statusCode === 200 ? resolve({ body: JSON.parse(text), cookie: answer.headers['set-cookie']?.[0].split(';')[0] }) : reject(new Error(`${answer.statusCode} ${text}`)))
+    })
+    request.on('error', reject)
+    request.end(content)
+  })
+  return { send, close: () => agent.destroy() }
+}
+
+/** Bare commits of one small row, as fast as so many connections go. */
+async function bareCommits(url, connections) {
+  const mariadb = await import('mariadb')
+  const { hostname, port, username, password, pathname } = new URL(url)
+  const open = () => mariadb.createConnection({ host: hostname, port: Number(port), user: username, password, database: pathname.slice(1) })
+  const lines = await Promise.all(Array.from({ length: connections }, open))
+  const endMs = performance.now() + 5000
+  let count = 0
+  await Promise.all(lines.map(async (line) => {
+    while (performance.now() < endMs) {
+      await line.query('INSERT INTO bare (text) VALUES (?)', ['one small row'])
+      count += 1
+    }
+  }))
+  await Promise.all(lines.map(line => line.end()))
+  return count / 5
+}
+
+/** Records sent at an even pace whether or not the ones before are answered. */
+async function steadily(record, perSecond, seconds) {
+  const times = []
+  const waiting = []
+  const startMs = performance.now()
+  for (let n = 0; n < perSecond * seconds; n++) {
+    const dueMs = startMs + n * 1000 / perSecond
+    const wait = dueMs - performance.now()
+    if (wait > 1) await new Promise(done => setTimeout(done, wait))
+    // From when it was due: a queue that builds up counts.
+    waiting.push(record(n).then(() => times.push(performance.now() - dueMs)))
+  }
+  await Promise.all(waiting)
+  return { times: times.toSorted((a, b) => a - b), perSecond: times.length / ((performance.now() - startMs) / 1000) }
+}
+
+async function flatOut(record, clients, seconds) {
+  const endMs = performance.now() + seconds * 1000
+  const times = []
+  await Promise.all(Array.from({ length: clients }, async (_, i) => {
+    while (performance.now() < endMs) {
+      const startMs = performance.now()
+      await record(i)
+      times.push(performance.now() - startMs)
+    }
+  }))
+  return { times: times.toSorted((a, b) => a - b), perSecond: times.length / seconds }
+}
+
+/** A million chained records, written in large steps: only reading them back is measured. */
+async function longChain(adminUrl) {
+  const [{ connect }, { verifyBook }, { chainText, FIRST_HASH }, { sha256 }] = await Promise.all([
+    importSource('server/db/connect.ts'), importSource('server/db/verify-book.ts'), importSource('core/book/chain-text.ts'), importSource('server/services/book/append-events.ts'),
+  ])
+  const sequelize = connect(adminUrl, 2)
+  const run = sql => sequelize.query(sql, { type: 'RAW' })
+  try {
+    await run('SET GLOBAL innodb_flush_log_at_trx_commit = 0').catch(() => {})
+    const [{ last, hash: from }] = await sequelize.query('SELECT last_id AS last, hash FROM book_head', { type: 'SELECT' })
+    let hash = last ? from : FIRST_HASH
+    const atMs = Date.UTC(2026, 0, 1)
+    for (let id = last + 1; id <= CHAIN_LENGTH;) {
+      const rows = []
+      for (; rows.length < 2000 && id <= CHAIN_LENGTH; id++) {
+        const row = { id, kind: 'fridge_read', userId: 1, who: 'Ada Bench', station: 'Wall tablet', atMs: atMs + id * 1000, zone: 'America/Chicago', arithmetic: '1', typed: '{"fridge":"Cold room","temperature":"3.4 °C"}', computed: `{"readC":3.4,"tempC":3.4,"offsetC":0,"readingId":${id},"fridgeId":1}`, reason: null, subjects: '["L-0001"]', voidsId: null, clockBehindMs: null }
+        hash = sha256(chainText(hash, row))
+        rows.push([id, row.kind, 1, row.who, row.station, new Date(row.atMs).toISOString().replace('T', ' ').replace('Z', ''), row.zone, row.arithmetic, row.typed, row.computed, row.subjects, hash])
+      }
+      const marks = list => list.map(row => `(${row.map(() => '?').join(',')})`).join(',')
+      await sequelize.query(`INSERT INTO events (id, kind, user_id, who, station, at, zone, arithmetic, typed, computed, subjects, hash) VALUES ${marks(rows)}`, { type: 'INSERT', replacements: rows.flat() })
+      await sequelize.query(`INSERT INTO event_subjects (event_id, code) VALUES ${rows.map(() => '(?,?)').join(',')}`, { type: 'INSERT', replacements: rows.flatMap(row => [row[0], 'L-0001']) })
+    }
+    await sequelize.query('UPDATE book_head SET last_id = ?, hash = ?', { type: 'UPDATE', replacements: [CHAIN_LENGTH, hash] })
+    const check = await verifyBook(sequelize)
+    if (check.broken || check.records !== CHAIN_LENGTH) throw new Error(`the long chain does not hold: ${JSON.stringify(check)}`)
+    return check
+  }
+  finally {
+    await sequelize.close()
+  }
+}
+
+/** How fast records go through HTTP into the chained book, beside what the disk alone allows; and how fast the book is walked. */
+export async function benchBook() {
+  const folder = mkdtempSync(join(tmpdir(), 'veldmoor-bench-'))
+  const { entry } = await ensureBuild()
+  const database = await startMariadb(join(folder, 'db'))
+  let app = null
+  try {
+    await prepare(database)
+    const { connect } = await importSource('server/db/connect.ts')
+    const admin = connect(database.adminUrl, 1)
+    await admin.query('CREATE TABLE bare (id INT AUTO_INCREMENT PRIMARY KEY, text VARCHAR(40))', { type: 'RAW' })
+    await admin.close()
+    for (const lines of [1, CLIENTS]) say(`bare single-row InnoDB commits, ${lines} connection${lines > 1 ? 's' : ''}`, `${(await bareCommits(database.adminUrl, lines)).toFixed(0)} a second`)
+    app = await startApp({ entry, port: await freePort(), databaseUrl: database.url, sessionSecret: 'b'.repeat(40) })
+    const { send, close } = sender(app.address)
+    const { cookie } = await send('/api/setup', { shopName: 'Bench shed', zone: 'America/Chicago', owner: { name: 'Ada Bench', initials: 'AB', signIn: 'ada', password: 'a long password' } })
+    const record = n => send('/api/fridges/1/readings', { temperature: { typed: (2.5 + (n % 20) / 10).toFixed(1), unit: 'C' } }, cookie)
+    await flatOut(record, CLIENTS, 4)
+    const steady = await steadily(record, WANTED_PER_SECOND, SECONDS)
+    say(`records through HTTP at ${WANTED_PER_SECOND} a second for ${SECONDS} s`, `${steady.perSecond.toFixed(0)} a second   median ${ms(at(steady.times, 0.5))}   p99 ${ms(at(steady.times, 0.99))}`)
+    const flat = await flatOut(record, CLIENTS, 10)
+    say(`records through HTTP, ${CLIENTS} clients flat out`, `${flat.perSecond.toFixed(0)} a second   median ${ms(at(flat.times, 0.5))}   p99 ${ms(at(flat.times, 0.99))}`)
+    close()
+    const check = await longChain(database.adminUrl)
+    say('walking a book of 1,000,000 records', `${(check.ms / 1000).toFixed(1)} s`)
+  }
+  finally {
+    await app?.stop()
+    await database.stop()
+    rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
+  }
+}
