@@ -43,7 +43,9 @@ async function openDelivery(page) {
   await pressButton(page, 'All four good')
 }
 
-const toTheBook = page => page.evaluate(() => document.querySelector('#book-head').scrollIntoView())
+async function toTheBook(page) {
+  await page.evaluate(() => document.querySelector('#book-head').scrollIntoView())
+}
 
 async function askWhoSigns(page) {
   await pressButton(page, 'Turned, all pieces')

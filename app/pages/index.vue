@@ -35,7 +35,7 @@ onMounted(floor.load)
     <div v-else class="today">
       <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" />
       <div class="stack">
-        <NotRight :instruments="floor.view.instruments" :lots="floor.lots" :fridges="floor.view.fridges" :now-ms="nowMs" />
+        <NotRight :instruments="floor.view.instruments" :store="floor.view.store" :lots="floor.lots" :fridges="floor.view.fridges" :now-ms="nowMs" />
         <ComingWeek :week="week" />
       </div>
     </div>

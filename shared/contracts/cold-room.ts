@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { temperature } from './fields'
+import type { HoldReason } from './holds'
 import type { InstrumentKind, InstrumentMark } from './instruments'
 import type { FridgeView, LotSummary, ShopView } from './lots'
 
@@ -7,6 +8,14 @@ export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 
 export interface RunSummary { code: string, smoker: string, startedAtMs: number, pulledAtMs: number | null, lastReadingMs: number | null, cooled: boolean, lots: string[] }
 
-export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], nowMs: number }
+export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], store: StoreConcern, nowMs: number }
+/** What in the Store and the book waits for someone. */
+export interface StoreConcern {
+  heldMeat: { code: string, reason: HoldReason }[]
+  /** Curing salt that was to be counted by now. */
+  countsDue: { code: string, name: string }[]
+  /** How far the computer's clock lies behind the last record; null when it does not. */
+  clockBehindMs: number | null
+}
 /** An instrument as the floor chooses it, and when it is to be checked. */
 export interface InstrumentBrief extends InstrumentMark { kind: InstrumentKind, dueMs: number | null, offsetC: number }

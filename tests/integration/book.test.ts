@@ -112,6 +112,8 @@ it('a clock set back an hour breaks no chain and is told in the book', async () 
     const there = Object.assign(shop.client(), { address: behind.address, cookie: maker.cookie })
     expect(await there.post('/api/deliveries', meat())).toMatchObject({ status: 200 })
     expect(await maker.post('/api/deliveries', meat())).toMatchObject({ status: 200 })
+    expect((await there.get('/api/floor')).body.store.clockBehindMs).toBeGreaterThan(3_590_000)
+    expect((await maker.get('/api/floor')).body.store.clockBehindMs).toBeNull()
     const [here, earlier] = (await maker.get('/api/events')).body
     expect(earlier.clockBehindMs).toBeGreaterThan(3_590_000)
     expect(here.clockBehindMs).toBeNull()

@@ -51,6 +51,7 @@ describe('a delivery', () => {
     expect(await maker.post('/api/lots', rub({ ...s, meat: code }))).toMatchObject({ body: { code: 'meat_not_in' } })
     expect(await maker.post(`/api/meat/${code}/cuttings`, { pieceId: null, taken: '4 kg', kind: 'cut', pieces: ['4 kg'], trim: null, bone: null, rind: null, note: null })).toMatchObject({ body: { code: 'meat_not_in' } })
     const [hold] = (await meatOf(code)).holds
+    expect((await maker.get('/api/floor')).body.store.heldMeat).toEqual([{ code, reason: 'arrival_warm' }])
     expect(hold).toMatchObject({ reason: 'arrival_warm', note: 'crate warm on top' })
     expect(await maker.post(`/api/holds/${hold.id}/disposition`, { disposition: 'release', text: 'fine' })).toMatchObject({ status: 403 })
     await must(owner.post(`/api/holds/${hold.id}/disposition`, { disposition: 'release', text: 'core was 3 °C' }))
@@ -125,6 +126,10 @@ describe('stock', () => {
     expect(await count('90.2')).toMatchObject({ status: 422, body: { code: 'count_off', errors: [{ path: ['reason'] }] } })
     expect((await must(count('90.2', 'lid was off'))).off).toBe(true)
     await must(maker.post(`/api/ingredients/${code}/stock`, { kind: 'unassigned', amount: '2', reason: 'a trial', scaleId: s.mixScaleId }))
+    await shop.sql('UPDATE ingredient_lots SET received_at = received_at - INTERVAL 32 DAY')
+    const due = (await maker.get('/api/floor')).body.store.countsDue.map((salt: { code: string }) => salt.code)
+    expect(due).toContain(s.agent)
+    expect(due).not.toContain(code)
     const { lots } = (await maker.get('/api/salt-ledger')).body
     const ledger = lots.find((l: { code: string }) => l.code === code)
     expect(ledger.lines.map((l: any) => [l.kind, Number(l.balanceG.toFixed(4)), l.anomaly, l.lot])).toEqual([

@@ -2,16 +2,17 @@
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { judgeFridge } from '#core/fridge/excursion'
-import type { InstrumentBrief } from '#shared/contracts/cold-room'
+import type { InstrumentBrief, StoreConcern } from '#shared/contracts/cold-room'
 import type { FridgeView, LotSummary } from '#shared/contracts/lots'
 import { STATE_WORDS } from '#shared/messages/instruments'
 import { holdWords } from '#shared/messages/holds'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
+import { spanWords } from '~/composables/date-words'
 import { lotTwine } from '~/composables/use-lot-twine'
 
-const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], instruments: InstrumentBrief[], nowMs: number }>()
+const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], instruments: InstrumentBrief[], store: StoreConcern, nowMs: number }>()
 const { as, temperature, moment } = useNotation()
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const missed = computed(() => props.lots.filter(lot => lot.cureEndedAtMs === null)
@@ -22,7 +23,8 @@ const warm = computed(() => props.fridges.flatMap((fridge) => {
   return last && verdict !== 'cold_enough' ? [{ fridge, last, verdict }] : []
 }))
 const unchecked = computed(() => props.instruments.filter(one => one.state !== 'checked'))
-const nothing = computed(() => !unchecked.value.length && !held.value.length && !missed.value.length && !warm.value.length)
+const inStore = computed(() => props.store.heldMeat.length + props.store.countsDue.length + (props.store.clockBehindMs === null ? 0 : 1))
+const nothing = computed(() => !inStore.value && !unchecked.value.length && !held.value.length && !missed.value.length && !warm.value.length)
 </script>
 
 <template>
@@ -31,6 +33,9 @@ const nothing = computed(() => !unchecked.value.length && !held.value.length && 
     <p v-if="nothing" class="empty">Nothing held, nothing warm, no turn missed.</p>
     <ul>
       <li v-for="lot in held" :key="lot.code"><StateMark tone="held">held</StateMark><LotCode :code="lot.code" /><span>{{ lot.openHolds.map(reason => holdWords(reason, as)).join('; ') }}</span></li>
+      <li v-if="store.clockBehindMs !== null"><StateMark tone="act">clock</StateMark><span>The computer's clock lies {{ spanWords(store.clockBehindMs) }} behind the last record. Set it right before you record.</span></li>
+      <li v-for="meat in store.heldMeat" :key="meat.code"><StateMark tone="held">held</StateMark><LotCode :code="meat.code" /><span>{{ holdWords(meat.reason, as) }}</span><NuxtLink to="/store">Decide in the Store</NuxtLink></li>
+      <li v-for="salt in store.countsDue" :key="salt.code"><StateMark tone="watch">count</StateMark><LotCode :code="salt.code" /><span>{{ salt.name }}: not counted for a month</span></li>
       <li v-for="row in warm" :key="row.fridge.id"><StateMark :tone="row.verdict === 'too_cold' ? 'cold' : 'act'">{{ row.verdict === 'too_cold' ? 'too cold' : 'warm' }}</StateMark><strong>{{ row.fridge.name }}</strong><span>{{ temperature(row.last.tempC) }} at {{ moment(row.last.atMs) }}</span></li>
       <li v-for="row in missed" :key="row.lot.code"><StateMark tone="watch">missed</StateMark><LotCode :code="row.lot.code" /><span>{{ row.missed === 1 ? 'one turn' : `${row.missed} turns` }} in the cure so far</span></li>
       <li v-for="one in unchecked" :key="one.id"><StateMark :tone="one.state === 'failed' ? 'act' : 'watch'">{{ STATE_WORDS[one.state] }}</StateMark><strong>{{ one.name }}</strong><NuxtLink to="/office#instruments-head">Check it in the Office</NuxtLink></li>

@@ -7,7 +7,7 @@ import type { NewEvent, Writer } from '../context'
 export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex')
 
 /** Writers wait for each other and their clocks differ a little; more than this is a clock that was set back. */
-const CLOCK_SLACK_MS = 60_000
+export const CLOCK_SLACK_MS = 60_000
 
 /**
  * Chains records onto the book. The head's row stays locked until the transaction ends, so that writers in any number of

@@ -4,6 +4,7 @@ import type { Tables } from '../../db/store'
 import { instrumentViews, loadMarks } from '../instruments/marks'
 import { lotSummaries } from '../lots/lot-summaries'
 import { shopView } from '../office/office'
+import { storeConcern } from '../store/store-concern'
 
 const READINGS_DAYS = 14
 const READINGS_MOST = 400
@@ -15,7 +16,7 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
     shopView(tables), tables.lots.find({}, { order: [['id', 'ASC']] }), tables.fridges.find(),
     tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
   ])
-  const [markAt, instruments] = await Promise.all([loadMarks(tables), instrumentViews(tables, nowMs)])
+  const [markAt, instruments, store] = await Promise.all([loadMarks(tables), instrumentViews(tables, nowMs), storeConcern(tables, nowMs)])
   const lots = await lotSummaries(tables, rows)
   const fridgeViews = await Promise.all(fridges.map(async ({ id, name }) => {
     const newest = await tables.fridgeReadings.find({ fridgeId: id }, { order: [['atMs', 'DESC']], limit: READINGS_MOST })
@@ -30,5 +31,5 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
       cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
     }
   }))
-  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs, instruments: instruments.filter(one => one.inUse).map(({ id, kind, name, state, dueMs, offsetC }) => ({ id, kind, name, state, dueMs, offsetC })) }
+  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs, store, instruments: instruments.filter(one => one.inUse).map(({ id, kind, name, state, dueMs, offsetC }) => ({ id, kind, name, state, dueMs, offsetC })) }
 }

@@ -6,7 +6,7 @@ import { loadMarks } from '../instruments/marks'
 import { saltEntries } from './salt-entries'
 
 /** Curing salt is counted monthly (domain: hazards, §9). */
-const COUNT_EVERY_MS = 31 * MS_PER_DAY
+export const COUNT_EVERY_MS = 31 * MS_PER_DAY
 
 /** Each gram of curing salt, in and out, tied to its lot, with the balance after each. */
 export async function saltLedgerView(tables: Tables, nowMs: number): Promise<SaltLedgerView> {

@@ -1,0 +1,21 @@
+import type { StoreConcern } from '#shared/contracts/cold-room'
+import type { Tables } from '../../db/store'
+import { CLOCK_SLACK_MS } from '../book/append-events'
+import { COUNT_EVERY_MS } from './salt-ledger-view'
+
+/** Held meat, curing salt to be counted, and a clock that was set back. */
+export async function storeConcern(tables: Tables, nowMs: number): Promise<StoreConcern> {
+  const [holds, salts, head] = await Promise.all([
+    tables.holds.find({ lotId: null, disposition: null }), tables.ingredientLots.find({ kind: 'curing_salt' }), tables.bookHead.one({ id: 1 }),
+  ])
+  const [meat, counts] = await Promise.all([
+    tables.meatLots.find({ id: holds.map(hold => hold.meatLotId!) }), tables.stockMoves.find({ kind: 'count', ingredientLotId: salts.map(salt => salt.id) }),
+  ])
+  const lastMs = (id: number, receivedAtMs: number) => Math.max(receivedAtMs, ...counts.filter(count => count.ingredientLotId === id).map(count => count.atMs))
+  const behindMs = (head?.lastAtMs ?? nowMs) - nowMs
+  return {
+    heldMeat: holds.flatMap(hold => meat.filter(lot => lot.id === hold.meatLotId).map(lot => ({ code: lot.code, reason: hold.reason }))),
+    countsDue: salts.filter(salt => lastMs(salt.id, salt.receivedAtMs) + COUNT_EVERY_MS < nowMs).map(({ code, name }) => ({ code, name })),
+    clockBehindMs: behindMs > CLOCK_SLACK_MS ? behindMs : null,
+  }
+}
