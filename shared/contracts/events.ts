@@ -1,3 +1,4 @@
+import type { InstrumentMark } from './instruments'
 import type { BreakKind } from '#core/book/walk-chain'
 
 /** Kinds of record in the book. */
@@ -26,6 +27,8 @@ export interface EventView {
   voided: { id: number, who: string, atMs: number, reason: string | null } | null
   /** How far the computer's clock lay behind the record before; null when it did not. */
   clockBehindMs: number | null
+  /** Instruments it was read on that were not in order then. */
+  marks: InstrumentMark[]
   hash: string
 }
 

@@ -58,6 +58,18 @@ describe('the book, for an inspector at the table', () => {
   })
 })
 
+it('undo stays at hand for ten minutes, after the line that offered it has gone', async () => {
+  await open('/cold-room')
+  await press(page(), 'Drained')
+  await says(page(), 'drained.')
+  await press(page(), 'Close')
+  await page().waitForSelector('.last')
+  await page().evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page().keyboard.press('u')
+  await says(page(), 'The record stays in the book as such')
+  expect((await shop.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 2')).map(event => event.kind)).toEqual(['voided', 'drained'])
+})
+
 describe('a shared tablet', () => {
   it('asks who signs, takes the PIN by taps, and sends the record that waited', async () => {
     const wall = await openBrowser(820, 1180)

@@ -69,6 +69,8 @@ it('a reading from an overdue instrument is marked wherever it is shown, and onl
   expect((await maker.get(`/api/lots/${late}`)).body.meatScale).toMatchObject({ name: 'Meat scale', state: 'overdue' })
   await maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('4') })
   expect((await fridge()).readings.at(-1).instrument).toMatchObject({ state: 'overdue' })
+  const [told] = (await maker.get('/api/events')).body
+  expect(told).toMatchObject({ kind: 'fridge_read', marks: [{ name: 'Cold-room thermometer', state: 'overdue' }] })
   expect((await maker.get('/api/bench')).body.scales.find((scale: { purpose: string }) => scale.purpose === 'meat').state).toBe('overdue')
   expect((await maker.get('/api/floor')).body.instruments.find((one: One) => one.name === 'Meat scale').state).toBe('overdue')
 })

@@ -115,8 +115,16 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     await must(undo(sent.eventId))
     await must(undo(sliced.eventId))
     expect(await lot(code)).toMatchObject({ packs: 0, readyG: null, offcuts: [] })
-    await must(slicing())
+    const again = await must(slicing())
     expect(await lot(code)).toMatchObject({ packs: 1, readyG: 3500 })
+    // Held once it is packed, it is neither packed further nor sent, and a sending that is taken back does not get round it.
+    await must(maker.post(`/api/lots/${code}/hold`, { text: 'a seal is open' }))
+    expect(await slicing()).toMatchObject({ status: 422, body: { code: 'lot_held' } })
+    expect(await start()).toMatchObject({ status: 422, body: { code: 'lot_held' } })
+    expect(await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes })).toMatchObject({ status: 422, body: { code: 'lot_held' } })
+    const [hold] = (await lot(code)).holds
+    await must(owner.post(`/api/holds/${hold.id}/disposition`, { disposition: 'destroy', text: 'thrown away, weighed' }))
+    expect(await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes })).toMatchObject({ status: 422, body: { code: 'lot_destroyed' } })
   })
 })
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { EventView } from '#shared/contracts/events'
+import InstrumentNote from './InstrumentNote.vue'
 import LotCode from './LotCode.vue'
 import StateMark from './StateMark.vue'
 import VoidButton from './VoidButton.vue'
@@ -36,6 +37,7 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
               <span v-if="event.voidsId" class="soft"> It was record {{ event.voidsId }}.</span>
               <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }}, {{ event.voided.who }}, {{ moment(event.voided.atMs) }}: {{ event.voided.reason }}</span>
               <StateMark v-if="event.clockBehindMs" tone="watch">clock {{ spanWords(event.clockBehindMs) }} behind the record before</StateMark>
+              <InstrumentNote v-for="mark in event.marks" :key="mark.id" :mark="mark" />
               <VoidButton :event="event" @voided="emit('changed')" />
             </td>
             <td v-if="withSubjects"><span v-for="code in event.subjects.slice(0, 4)" :key="code" class="mr-2"><LotCode :code="code" /></span><span v-if="event.subjects.length > 4" class="soft">and {{ event.subjects.length - 4 }} more</span></td>

@@ -4,6 +4,7 @@ import { COOLING_MIDDLE_C } from '#core/cooling/cooling'
 import { KILL_FROM_C } from '#core/smoke/core-reading'
 import { SALMONELLA_LOG } from '#core/smoke/salmonella-credit'
 import type { RunView } from '#shared/contracts/smoke'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { spanWords } from '~/composables/date-words'
@@ -24,7 +25,7 @@ const OUTCOMES = { heat_treated: 'heat-treated, cook before eating', raw_smoked:
 
 <template>
   <dl class="figures">
-    <div><dt>Core now</dt><dd><b>{{ last?.coreC != null ? temperature(last.coreC) : '–' }}</b><span class="small soft">{{ last ? `at ${clock(last.atMs)}` : '' }}{{ hottest !== null ? `, hottest ${temperature(hottest)}` : '' }}</span></dd></div>
+    <div><dt>Core now</dt><dd><b>{{ last?.coreC != null ? temperature(last.coreC) : '–' }}</b><span class="small soft">{{ last ? `at ${clock(last.atMs)}` : '' }}{{ hottest !== null ? `, hottest ${temperature(hottest)}` : '' }}</span><InstrumentNote v-if="last" :mark="last.core" :offset-c="last.coreOffsetC" :read-c="last.coreC" /></dd></div>
     <div><dt>Salmonella credit</dt><dd><b>{{ number(Math.min(log, 99), 1) }} log</b><StateMark :tone="lethal ? 'good' : 'watch'">{{ lethal ? `${number(SALMONELLA_LOG, 1)} log reached` : `of ${number(SALMONELLA_LOG, 1)} wanted` }}</StateMark></dd></div>
     <div><dt>Come-up, {{ limit(10) }} to {{ limit(KILL_FROM_C) }}</dt><dd><b>{{ spanWords(rise.elapsedMs) }}</b><StateMark :tone="RISE_TONES[rise.status]">{{ RISE_WORDS[rise.status] }}, {{ spanWords(rise.allowedMs) }} allowed</StateMark></dd></div>
     <div v-if="run.outcome"><dt>Outcome for the label</dt><dd><b class="words">{{ OUTCOMES[run.outcome] }}</b><span class="small soft">No humidity option claimed, so not ready to eat.</span></dd></div>

@@ -6,6 +6,7 @@ import type { InstrumentBrief, StoreConcern } from '#shared/contracts/cold-room'
 import type { FridgeView, LotSummary } from '#shared/contracts/lots'
 import { STATE_WORDS } from '#shared/messages/instruments'
 import { holdWords } from '#shared/messages/holds'
+import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -36,7 +37,7 @@ const nothing = computed(() => !inStore.value && !unchecked.value.length && !hel
       <li v-if="store.clockBehindMs !== null"><StateMark tone="act">clock</StateMark><span>The computer's clock lies {{ spanWords(store.clockBehindMs) }} behind the last record. Set it right before you record.</span></li>
       <li v-for="meat in store.heldMeat" :key="meat.code"><StateMark tone="held">held</StateMark><LotCode :code="meat.code" /><span>{{ holdWords(meat.reason, as) }}</span><NuxtLink to="/store">Decide in the Store</NuxtLink></li>
       <li v-for="salt in store.countsDue" :key="salt.code"><StateMark tone="watch">count</StateMark><LotCode :code="salt.code" /><span>{{ salt.name }}: not counted for a month</span></li>
-      <li v-for="row in warm" :key="row.fridge.id"><StateMark :tone="row.verdict === 'too_cold' ? 'cold' : 'act'">{{ row.verdict === 'too_cold' ? 'too cold' : 'warm' }}</StateMark><strong>{{ row.fridge.name }}</strong><span>{{ temperature(row.last.tempC) }} at {{ moment(row.last.atMs) }}</span></li>
+      <li v-for="row in warm" :key="row.fridge.id"><StateMark :tone="row.verdict === 'too_cold' ? 'cold' : 'act'">{{ row.verdict === 'too_cold' ? 'too cold' : 'warm' }}</StateMark><strong>{{ row.fridge.name }}</strong><span>{{ temperature(row.last.tempC) }} at {{ moment(row.last.atMs) }}</span><InstrumentNote :mark="row.last.instrument" /></li>
       <li v-for="row in missed" :key="row.lot.code"><StateMark tone="watch">missed</StateMark><LotCode :code="row.lot.code" /><span>{{ row.missed === 1 ? 'one turn' : `${row.missed} turns` }} in the cure so far</span></li>
       <li v-for="one in unchecked" :key="one.id"><StateMark :tone="one.state === 'failed' ? 'act' : 'watch'">{{ STATE_WORDS[one.state] }}</StateMark><strong>{{ one.name }}</strong><NuxtLink to="/office#instruments-head">Check it in the Office</NuxtLink></li>
     </ul>

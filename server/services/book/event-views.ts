@@ -1,5 +1,17 @@
 import type { EventView } from '#shared/contracts/events'
+import type { InstrumentMark } from '#shared/contracts/instruments'
 import type { Tables } from '../../db/store'
+import { loadMarks, type MarkAt } from '../instruments/marks'
+
+type Bag = Record<string, unknown>
+/** Where a record names what it was read on. */
+const INSTRUMENT_KEYS = ['thermometerId', 'coreThermometerId', 'chamberThermometerId', 'scaleId', 'meatScaleId', 'mixScaleId']
+
+/** Instruments of a record that were not in order when it was made, each once. */
+function marksOf(markAt: MarkAt, atMs: number, bag: Bag): InstrumentMark[] {
+  const ids = new Set(INSTRUMENT_KEYS.flatMap(key => typeof bag[key] === 'number' ? [bag[key]] : []))
+  return [...ids].flatMap(id => markAt(id, atMs) ?? []).filter(mark => mark.state !== 'checked')
+}
 
 /** Records about a code, oldest first; or, without a code, the newest `limit` of the whole book, newest first. */
 export async function eventViews(tables: Tables, about: string | null, limit = 500): Promise<EventView[]> {
@@ -7,12 +19,15 @@ export async function eventViews(tables: Tables, about: string | null, limit = 5
   const events = ids === null
     ? await tables.events.find({}, { order: [['id', 'DESC']], limit })
     : await tables.events.find({ id: ids }, { order: [['id', 'ASC']] })
-  const [users, voids] = await Promise.all([tables.users.find(), tables.events.find({ voidsId: events.map(event => event.id) })])
+  const [users, voids, markAt] = await Promise.all([tables.users.find(), tables.events.find({ voidsId: events.map(event => event.id) }), loadMarks(tables)])
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const voidOf = new Map(voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]))
-  return events.map(event => ({
-    id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
-    typed: JSON.parse(event.typed), computed: JSON.parse(event.computed), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
-    voidsId: event.voidsId, voided: voidOf.get(event.id) ?? null, clockBehindMs: event.clockBehindMs, hash: event.hash,
-  }))
+  return events.map((event) => {
+    const [typed, computed] = [JSON.parse(event.typed) as Bag, JSON.parse(event.computed) as Bag]
+    return {
+      id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
+      typed, computed, marks: marksOf(markAt, event.atMs, { ...typed, ...computed }), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
+      voidsId: event.voidsId, voided: voidOf.get(event.id) ?? null, clockBehindMs: event.clockBehindMs, hash: event.hash,
+    }
+  })
 }

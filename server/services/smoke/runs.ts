@@ -72,7 +72,7 @@ export async function addReadings(ctx: WriteContext, code: string, input: z.outp
     typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`, source: input.source, byId: ctx.actor.id,
   })))
   const { lots } = await lotsOfRun(ctx, run.id)
-  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { runId: run.id, ...offsets } })
+  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { runId: run.id, coreThermometerId: run.coreThermometerId, chamberThermometerId: run.chamberThermometerId, ...offsets } })
   await checkRun(ctx, run.id)
   return { ok: true, value: { added: input.readings.length } }
 }
