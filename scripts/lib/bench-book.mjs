@@ -13,6 +13,7 @@ import { importSource } from './typescript.mjs'
 const CLIENTS = 8
 const SECONDS = 20
 const WANTED_PER_SECOND = 200
+const WARM_UP_SECONDS = 6
 const CHAIN_LENGTH = 1_000_000
 
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]
@@ -121,7 +122,12 @@ export async function benchBook() {
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-bench-'))
   const { entry } = await ensureBuild()
   const database = await startMariadb(join(folder, 'db'))
-  let app = null
+  const apps = []
+  const open = async () => {
+    const app = await startApp({ entry, port: await freePort(), databaseUrl: database.url, sessionSecret: 'b'.repeat(40) })
+    apps.push(app)
+    return sender(app.address)
+  }
   try {
     await prepare(database)
     const { connect } = await importSource('server/db/connect.ts')
@@ -129,21 +135,27 @@ export async function benchBook() {
     await admin.query('CREATE TABLE bare (id INT AUTO_INCREMENT PRIMARY KEY, text VARCHAR(40))', { type: 'RAW' })
     await admin.close()
     for (const lines of [1, CLIENTS]) say(`bare single-row InnoDB commits, ${lines} connection${lines > 1 ? 's' : ''}`, `${(await bareCommits(database.adminUrl, lines)).toFixed(0)} a second`)
-    app = await startApp({ entry, port: await freePort(), databaseUrl: database.url, sessionSecret: 'b'.repeat(40) })
-    const { send, close } = sender(app.address)
-    const { cookie } = await send('/api/setup', { shopName: 'Bench shed', zone: 'America/Chicago', owner: { name: 'Ada Bench', initials: 'AB', signIn: 'ada', password: 'a long password' } })
-    const record = n => send('/api/fridges/1/readings', { temperature: { typed: (2.5 + (n % 20) / 10).toFixed(1), unit: 'C' } }, cookie)
-    await flatOut(record, CLIENTS, 4)
-    const steady = await steadily(record, WANTED_PER_SECOND, SECONDS)
-    say(`records through HTTP at ${WANTED_PER_SECOND} a second for ${SECONDS} s`, `${steady.perSecond.toFixed(0)} a second   median ${ms(at(steady.times, 0.5))}   p99 ${ms(at(steady.times, 0.99))}`)
-    const flat = await flatOut(record, CLIENTS, 10)
-    say(`records through HTTP, ${CLIENTS} clients flat out`, `${flat.perSecond.toFixed(0)} a second   median ${ms(at(flat.times, 0.5))}   p99 ${ms(at(flat.times, 0.99))}`)
-    close()
+    const first = await open()
+    const { cookie } = await first.send('/api/setup', { shopName: 'Bench shed', zone: 'America/Chicago', owner: { name: 'Ada Bench', initials: 'AB', signIn: 'ada', password: 'a long password' } })
+    // A fridge each: two records about one thing wait for each other whatever else is fast.
+    for (let n = 2; n <= CLIENTS; n++) await first.send('/api/office/fridges', { name: `Fridge ${n}`, thermometerId: null }, cookie)
+    const recordTo = senders => n => senders[n % senders.length].send(`/api/fridges/${1 + n % CLIENTS}/readings`, { temperature: { typed: (2.5 + (n % 20) / 10).toFixed(1), unit: 'C' } }, cookie)
+    const tell = (name, { times, perSecond }) => say(name, `${perSecond.toFixed(0)} a second   median ${ms(at(times, 0.5))}   p99 ${ms(at(times, 0.99))}`)
+    const one = recordTo([first])
+    await flatOut(one, CLIENTS, WARM_UP_SECONDS)
+    tell(`one process, ${CLIENTS} clients flat out for 10 s`, await flatOut(one, CLIENTS, 10))
+    tell(`one process, 150 a second for ${SECONDS} s`, await steadily(one, 150, SECONDS))
+    tell(`one process, ${WANTED_PER_SECOND} a second for ${SECONDS} s`, await steadily(one, WANTED_PER_SECOND, SECONDS))
+    const second = await open()
+    const two = recordTo([first, second])
+    await flatOut(two, CLIENTS, WARM_UP_SECONDS)
+    tell(`two processes on one chain, ${WANTED_PER_SECOND} a second for ${SECONDS} s`, await steadily(two, WANTED_PER_SECOND, SECONDS))
+    for (const { close } of [first, second]) close()
     const check = await longChain(database.adminUrl)
     say('walking a book of 1,000,000 records', `${(check.ms / 1000).toFixed(1)} s`)
   }
   finally {
-    await app?.stop()
+    for (const app of apps) await app.stop()
     await database.stop()
     rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
   }

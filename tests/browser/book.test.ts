@@ -70,6 +70,18 @@ it('undo stays at hand for ten minutes, after the line that offered it has gone'
   expect((await shop.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 2')).map(event => event.kind)).toEqual(['voided', 'drained'])
 })
 
+it('with no room left on the disk the page says so, the entry waits in it, and goes in once there is room', async () => {
+  await open('/cold-room')
+  await shop.sql('CREATE TRIGGER no_room BEFORE INSERT ON events FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'')
+  await type(page(), 'Reads now', '3.9')
+  await page().keyboard.press('Enter')
+  await says(page(), 'no room left on its disk. What you typed is still here')
+  expect(await page().$eval('.fridge input', input => (input as HTMLInputElement).value)).toBe('3.9')
+  await shop.sql('DROP TRIGGER no_room')
+  await page().keyboard.press('Enter')
+  await says(page(), '3.9 recorded')
+})
+
 describe('a shared tablet', () => {
   it('asks who signs, takes the PIN by taps, and sends the record that waited', async () => {
     const wall = await openBrowser(820, 1180)

@@ -52,8 +52,7 @@ async function record(): Promise<void> {
   <div class="fridge">
     <div class="now">
       <h3>{{ fridge.name }}</h3>
-      <span class="temp">{{ last ? temperature(last.tempC) : '–' }}</span>
-      <CorrectButton v-if="last" :id="last.id" what="fridge_reading" :about="`${fridge.name} at ${moment(last.atMs)}`" :now="temperature(last.tempC + last.offsetC)" @corrected="floor.load" />
+      <span class="reading"><span class="temp">{{ last ? temperature(last.tempC) : '–' }}</span><CorrectButton v-if="last" :id="last.id" what="fridge_reading" :about="`${fridge.name} at ${moment(last.atMs)}`" :now="temperature(last.tempC + last.offsetC)" @corrected="floor.load" /></span>
       <StateMark :tone="TONES[verdict]">{{ WORDS[verdict] }}</StateMark>
       <span v-if="last" class="small soft">{{ moment(last.atMs) }}</span>
       <InstrumentNote v-if="last" :mark="last.instrument" :offset-c="last.offsetC" :read-c="last.tempC" />
@@ -74,6 +73,7 @@ async function record(): Promise<void> {
 .fridge { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: .35rem 1rem; align-items: center; border-top: 3px solid var(--brine); padding-top: .45rem; }
 .now { display: flex; flex-wrap: wrap; gap: .1rem .8rem; align-items: baseline; }
 .temp { font: 700 1.5rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; }
+.reading { white-space: nowrap; }
 .entry { grid-column: 1 / -1; display: grid; grid-template-columns: minmax(0, 1fr) 7rem; gap: .5rem; align-items: start; }
 .wide { grid-column: 1 / -1; }
 svg { justify-self: end; max-width: 100%; }

@@ -21,5 +21,5 @@ const session = useSession()
 
 <style scoped>
 ul { list-style: none; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: .3rem 1.1rem; }
-a { display: inline-block; min-height: 24px; }
+li a { display: inline-block; min-height: 24px; }
 </style>

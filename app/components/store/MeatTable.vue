@@ -46,4 +46,5 @@ const poor = (lot: MeatView) => Object.entries(lot.checks ?? {}).filter(([, foun
 
 <style scoped>
 .marks :deep(.mark) { margin-left: .35rem; }
+tr > td { white-space: nowrap; } tr > td.marks, tr > td[colspan] { white-space: normal; }
 </style>
