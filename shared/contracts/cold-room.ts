@@ -18,4 +18,4 @@ export interface StoreConcern {
   clockBehindMs: number | null
 }
 /** An instrument as the floor chooses it, and when it is to be checked. */
-export interface InstrumentBrief extends InstrumentMark { kind: InstrumentKind, dueMs: number | null, offsetC: number }
+export interface InstrumentBrief extends InstrumentMark { kind: InstrumentKind, purpose: 'meat' | 'mix' | null, dueMs: number | null, offsetC: number }

@@ -5,7 +5,7 @@ import { STATE_WORDS } from '#shared/messages/instruments'
 import { useFloor } from '~/stores/floor'
 
 /** What a figure was read on: the one used last on this device for the same purpose, until another is chosen. */
-const props = defineProps<{ kind: InstrumentKind, purpose: string, label: string, error?: string | undefined }>()
+const props = defineProps<{ kind: InstrumentKind, purpose: string, label: string, prefer?: 'meat' | 'mix', error?: string | undefined }>()
 const chosen = defineModel<number | null>({ required: true })
 const floor = useFloor()
 const memory = `veldmoor-instrument-${props.purpose}`
@@ -18,7 +18,7 @@ const items = computed(() => [
 function begin(): void {
   if (chosen.value !== null) return
   const last = Number(localStorage.getItem(memory))
-  chosen.value = choices.value.find(one => one.id === last)?.id ?? choices.value[0]?.id ?? null
+  chosen.value = choices.value.find(one => one.id === last)?.id ?? choices.value.find(one => one.purpose === props.prefer)?.id ?? choices.value[0]?.id ?? null
 }
 function choose(id: number | null): void {
   chosen.value = id

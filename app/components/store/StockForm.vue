@@ -34,7 +34,7 @@ async function record(): Promise<void> {
     <div class="fields">
       <VTextField v-if="form.kind === 'count'" v-model="form.amount" label="Counted, weighed" autocomplete="off" maxlength="60" hint="0 for an empty tin" persistent-hint :error-messages="errorAt('counted')" />
       <WeightField v-else v-model="form.amount" label="How much" fine :range="INGREDIENT_RANGE" :error="errorAt('amount')" />
-      <InstrumentSelect v-model="form.scaleId" kind="scale" purpose="stock" label="Weighed on" :error="errorAt('scaleId')" />
+      <InstrumentSelect v-model="form.scaleId" :prefer="lot.kind === 'curing_salt' ? 'mix' : undefined" kind="scale" :purpose="`stock-${lot.kind}`" label="Weighed on" :error="errorAt('scaleId')" />
       <VTextField v-model="form.reason" :label="form.kind === 'count' ? 'Why, if it is off' : 'Why'" maxlength="500" :error-messages="errorAt('reason')" />
       <VBtn type="submit" class="floor" color="primary" :loading="saving">Record</VBtn>
     </div>

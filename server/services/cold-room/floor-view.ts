@@ -31,5 +31,5 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
       cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
     }
   }))
-  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs, store, instruments: instruments.filter(one => one.inUse).map(({ id, kind, name, state, dueMs, offsetC }) => ({ id, kind, name, state, dueMs, offsetC })) }
+  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs, store, instruments: instruments.filter(one => one.inUse).map(({ id, kind, purpose, name, state, dueMs, offsetC }) => ({ id, kind, purpose, name, state, dueMs, offsetC })) }
 }
