@@ -1,64 +1,72 @@
 import { nitriteShare } from '../cure/agent'
-import type { CureWeighed } from '../cure/pieces-ppm'
-import { worstCaseG } from '../cure/ppm-interval'
+import { lotPpm, type CureWeighed } from '../cure/pieces-ppm'
+import { toDivision } from '../cure/formulate'
 import { PPM_PER_UNIT, type Grams, type Ppm } from '../units/quantities'
-import type { NitriteStatus } from './judge-nitrite'
+import { judgeNitrite, type NitriteStatus } from './judge-nitrite'
+import { leastWhere } from './least-where'
+
+export interface Limits { floorPpm: Ppm, maxPpm: Ppm }
 
 /** What to do, in grams, each alone enough to bring the worst case inside; null where that way is closed. */
 export interface Advice {
   takeOffAgentG: Grams | null
   addMeatG: Grams | null
   addAgentG: Grams | null
-  /** The coarsest division of the mixing scale that would show it, grams, for the weights as they are. */
+  /** The coarsest division of the mixing scale, grams, that would show this weight inside. */
   finerScaleG: Grams | null
+  /** The least green weight, grams, for which this mixing scale can show any weight of curing salt inside. */
+  smallestLotG: Grams | null
 }
 
-const NO_ADVICE: Advice = { takeOffAgentG: null, addMeatG: null, addAgentG: null, finerScaleG: null }
+export const NO_ADVICE: Advice = { takeOffAgentG: null, addMeatG: null, addAgentG: null, finerScaleG: null, smallestLotG: null }
 const DIVISIONS_G = [1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01] as const
-
-// A hair added before rounding outwards keeps 0.30000000000000004 from becoming 0.4.
-const upTo = (massG: Grams, divisionG: Grams): Grams => Math.ceil(massG / divisionG - 1e-9) * divisionG
+/** Past any shop: a search that gets here has no answer. */
+const MOST_STEPS = 2 ** 24
 
 /**
- * The fix in grams for a verdict outside the span. Take-off and addition are rounded away from the limit to the
- * mixing scale's division, meat up to the meat scale's, so that doing what it says makes the verdict pass.
+ * The fix in grams for a verdict outside the span. Every way given was applied and judged before it is said: following it
+ * makes the verdict pass. Steps are the scales' own divisions; meat that is added counts as one more piece and reading.
  */
-export function advise(
-  cure: CureWeighed, limits: { floorPpm: Ppm, maxPpm: Ppm }, status: NitriteStatus,
-): Advice {
-  const share = nitriteShare(cure.agent)
-  const relativeTolerance = cure.agent.labelTolerance / cure.agent.nitriteFraction
-  const highShare = share * (1 + relativeTolerance)
-  const lowShare = share * (1 - relativeTolerance)
-  const agentOffG = worstCaseG({ readabilityG: cure.mixReadabilityG, readings: 1 })
-  const meatG = cure.pieces.reduce((sum, piece) => sum + piece.massG, 0)
-  const readings = cure.pieces.reduce((sum, piece) => sum + piece.readings, 0)
-  const meatOffG = worstCaseG({ readabilityG: cure.meatReadabilityG, readings })
-  const mostAgentG = limits.maxPpm * (meatG - meatOffG) / (PPM_PER_UNIT * highShare) - agentOffG
-  const leastAgentG = limits.floorPpm * (meatG + meatOffG) / (PPM_PER_UNIT * lowShare) + agentOffG
+export function advise(cure: CureWeighed, limits: Limits, status: NitriteStatus): Advice {
+  if (status === 'inside' || status === 'no_nitrite') return NO_ADVICE
+  const changed = (change: Partial<CureWeighed>): CureWeighed => ({ ...cure, ...change })
+  const passes = (made: CureWeighed) => judgeNitrite(lotPpm(made), limits) === 'inside'
+  const ppmOf = (made: CureWeighed) => lotPpm(made)
+  const only = (massG: Grams | null, made: (massG: Grams) => CureWeighed) => massG !== null && massG > 0 && passes(made(massG)) ? massG : null
 
-  if (status === 'above_limit' || status === 'limit_not_shown') {
-    const offG = upTo(cure.agentG - mostAgentG, cure.mixReadabilityG)
-    // The late piece is one reading more on the meat scale.
-    const meatNeededG = PPM_PER_UNIT * highShare * (cure.agentG + agentOffG) / limits.maxPpm
-      + meatOffG + cure.meatReadabilityG / 2
-    return {
-      ...NO_ADVICE,
-      takeOffAgentG: mostAgentG > 0 ? offG : null,
-      addMeatG: upTo(meatNeededG - meatG, cure.meatReadabilityG),
-    }
+  const withAgent = (agentG: Grams) => changed({ agentG, mixG: Math.max(0, cure.mixG + agentG - cure.agentG) })
+  const withMeat = (massG: Grams) => changed({ pieces: [...cure.pieces, { massG, readings: 1 }] })
+  const agentSteps = (steps: number) => toDivision(steps * cure.mixReadabilityG, cure.mixReadabilityG)
+  const meatSteps = (steps: number) => toDivision(steps * cure.meatReadabilityG, cure.meatReadabilityG)
+  const tooHigh = status === 'above_limit' || status === 'limit_not_shown'
+
+  const offSteps = leastWhere(Math.ceil(cure.agentG / cure.mixReadabilityG), n => ppmOf(withAgent(Math.max(0, cure.agentG - agentSteps(n)))).highPpm <= limits.maxPpm)
+  const addSteps = leastWhere(MOST_STEPS, n => ppmOf(withAgent(cure.agentG + agentSteps(n))).lowPpm >= limits.floorPpm)
+  const meatNeeded = leastWhere(MOST_STEPS, n => ppmOf(withMeat(meatSteps(n))).highPpm <= limits.maxPpm)
+  const at = (steps: number | null, toG: (steps: number) => Grams) => steps === null ? null : toG(steps)
+  return {
+    takeOffAgentG: tooHigh ? only(at(offSteps, agentSteps), massG => withAgent(Math.max(0, cure.agentG - massG))) : null,
+    addMeatG: tooHigh ? only(at(meatNeeded, meatSteps), withMeat) : null,
+    addAgentG: tooHigh ? null : only(at(addSteps, agentSteps), massG => withAgent(cure.agentG + massG)),
+    finerScaleG: DIVISIONS_G.find(d => d < cure.mixReadabilityG && passes(changed({ mixReadabilityG: d }))) ?? null,
+    smallestLotG: smallestLot(cure, limits),
   }
-  if (status === 'below_floor' || status === 'floor_not_shown') {
-    const addG = upTo(leastAgentG - cure.agentG, cure.mixReadabilityG)
-    const showsFloor = (divisionG: Grams) =>
-      (cure.agentG - divisionG / 2) * lowShare * PPM_PER_UNIT >= limits.floorPpm * (meatG + meatOffG)
-    return {
-      ...NO_ADVICE,
-      addAgentG: cure.agentG + addG <= mostAgentG ? addG : null,
-      finerScaleG: status === 'floor_not_shown'
-        ? DIVISIONS_G.find(d => d < cure.mixReadabilityG && showsFloor(d)) ?? null
-        : null,
-    }
-  }
-  return NO_ADVICE
+}
+
+/**
+ * The least green weight for which the mixing scale, as it is, has a division inside floor and limit whatever the exact
+ * weight: the window between the least and the most curing salt must be two divisions wide. Null when the label's tolerance
+ * alone is wider than the span, or the lot is large enough already.
+ */
+function smallestLot(cure: CureWeighed, limits: Limits): Grams | null {
+  const share = nitriteShare(cure.agent)
+  const relative = cure.agent.labelTolerance / cure.agent.nitriteFraction
+  const perMostG = limits.maxPpm / (share * (1 + relative)) / PPM_PER_UNIT
+  const perLeastG = limits.floorPpm / (share * (1 - relative)) / PPM_PER_UNIT
+  if (!(perMostG > perLeastG)) return null
+  const meatG = cure.pieces.reduce((sum, piece) => sum + piece.massG, 0)
+  const meatOffG = cure.pieces.reduce((sum, piece) => sum + piece.readings, 0) * cure.meatReadabilityG / 2
+  const leastG = (2 * cure.mixReadabilityG + meatOffG * (perMostG + perLeastG)) / (perMostG - perLeastG)
+  const roundedG = Math.ceil(leastG / cure.meatReadabilityG) * cure.meatReadabilityG
+  return roundedG > meatG ? roundedG : null
 }

@@ -1,7 +1,7 @@
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import type { CuringAgent } from '#core/cure/agent'
 import { lotPpm, piecesPpm, type CureWeighed, type PieceWeighed } from '#core/cure/pieces-ppm'
-import { advise } from '#core/rules/advise'
+import { advise, NO_ADVICE } from '#core/rules/advise'
 import type { Cut, Rind } from '#core/rules/cuts'
 import { judgeNitrite } from '#core/rules/judge-nitrite'
 import { ruleFor, type RuleSet } from '#core/rules/rule-set'
@@ -37,7 +37,7 @@ export function judgeLot(q: JudgeQuestion): Judgement | null {
     status, cut: q.cut, rind: q.rind, lot, pieces: cure ? piecesPpm(cure) : [],
     row, floorPpm: q.rules.floorPpm, floorSource: q.rules.floorSource,
     jurisdiction: q.rules.jurisdiction, ruleTextDate: q.rules.textDate, confirmed: q.confirmed,
-    advice: cure ? advise(cure, limits, status) : { takeOffAgentG: null, addMeatG: null, addAgentG: null, finerScaleG: null },
+    advice: cure ? advise(cure, limits, status) : NO_ADVICE,
     arithmetic: ARITHMETIC_VERSION,
   }
 }

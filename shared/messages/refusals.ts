@@ -2,9 +2,13 @@ import { said, type Words } from './params'
 import type { HoldReason } from '../contracts/holds'
 import { holdWords } from './holds'
 
-const verdictFix: Words = (p, as) => Number(p.takeOffG) > 0
-  ? `Take off ${said.grams(p, 'takeOffG', as)} of curing salt or add ${said.meat(p, 'addMeatG', as)} of meat.`
-  : `Add ${said.meat(p, 'addMeatG', as)} of meat or weigh the curing salt again.`
+const verdictFix: Words = (p, as) => {
+  const ways = [
+    Number(p.takeOffG) > 0 ? `take off ${said.grams(p, 'takeOffG', as)} of curing salt` : '',
+    Number(p.addMeatG) > 0 ? `add ${said.meat(p, 'addMeatG', as)} of meat` : '',
+  ].filter(way => way !== '').join(' or ')
+  return ways === '' ? 'Weigh the curing salt again on a finer scale, or cure more meat at a time.' : `${ways[0]!.toUpperCase()}${ways.slice(1)}.`
+}
 
 /** Words for refusals by the shop's rules: what was wrong and the next step. */
 export const REFUSAL_WORDS: Record<string, Words> = {

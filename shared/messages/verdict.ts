@@ -9,12 +9,13 @@ export const ruleWords = (j: Judgement, as: Notation): string =>
   `${formatPpm(j.row.maxPpm, as)} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut}, dry cure`
 
 const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
-  const { takeOffAgentG, addMeatG, addAgentG, finerScaleG } = j.advice
+  const { takeOffAgentG, addMeatG, addAgentG, finerScaleG, smallestLotG } = j.advice
   const ways = [
     takeOffAgentG !== null ? `take off ${formatIngredient(takeOffAgentG, as, readabilityG)} of curing salt` : '',
     addMeatG !== null ? `add ${formatMeat(addMeatG, as)} of meat` : '',
     addAgentG !== null ? `add ${formatIngredient(addAgentG, as, readabilityG)} of curing salt` : '',
     finerScaleG !== null ? `weigh the curing salt on a scale that reads to ${formatIngredient(finerScaleG, as, finerScaleG)}` : '',
+    (smallestLotG ?? null) !== null ? `cure at least ${formatMeat(smallestLotG!, as)} at a time on this scale` : '',
   ].filter(way => way !== '')
   const text = ways.join(' or ')
   return text === '' ? '' : ` ${text[0]!.toUpperCase()}${text.slice(1)}.`
