@@ -1,0 +1,62 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { CURING_SALT_NO_1 } from '../cure/agent'
+import { ingoingNitritePpm } from '../cure/ingoing-nitrite'
+import { checkSpoons, type SpoonLine } from './check-spoons'
+import { GRAINS, grainOf } from './grains'
+import { parseSpoons, type SpoonSystem } from './parse-spoons'
+
+const NO_1 = { ...CURING_SALT_NO_1, labelTolerance: 0 }
+const LIMITS = { floorPpm: 120, maxPpm: 200 }
+const line = (key: string, typed: string, system: SpoonSystem = 'us'): SpoonLine => {
+  const amount = parseSpoons(typed, system)
+  if (!amount.ok) throw new Error(amount.code)
+  return { grain: grainOf(key)!, amount: amount.value }
+}
+
+describe('amounts in spoons as people write them', () => {
+  it.each([
+    ['3 tsp', 'us', 14.78676478125], ['1 Tablespoon', 'us', 14.78676478125], ['16 tbsp', 'us', 236.5882365], ['1 1/2 cups', 'metric', 375],
+    ['1 tbsp', 'australian', 20], ['1 tbsp', 'metric', 15], ['2 level tsp', 'metric', 10], ['½ tsp', 'metric', 2.5], ['1½ cups', 'metric', 375], ['2 ⅓ tsp', 'metric', 35 / 3], ['30 ml', 'us', 30],
+  ] as const)('%s (%s)', (typed, system, ml) => {
+    const found = parseSpoons(typed, system)
+    expect(found.ok && found.value.ml).toBeCloseTo(ml, 9)
+  })
+  it.each([['2 tsp per 3 kg', 3000], ['1 tbsp for 5 lb', 5 * 453.59237], ['1 tsp per kg', 1000], ['1 oz / 10 lb', 4535.9237], ['4 tsp', null]] as const)('%s', (typed, perMeatG) => {
+    const found = parseSpoons(typed, 'us')
+    if (perMeatG === null) expect(found).toMatchObject({ ok: true, value: { perMeatG: null } })
+    else expect(found.ok && found.value.perMeatG).toBeCloseTo(perMeatG, 9)
+  })
+  it.each([['', 'empty'], ['a pinch', 'not_an_amount'], ['2', 'not_an_amount'], ['2 handfuls', 'unknown_unit'], ['0 tsp', 'amount_range'], ['2 tsp per 3 cups', 'unknown_unit'], ['-1 tsp', 'not_an_amount']])('refuses %j: %s', (typed, code) => expect(parseSpoons(typed, 'us')).toMatchObject({ ok: false, code }))
+})
+
+describe('what spoons can mean', () => {
+  it('3 US teaspoons of no. 1 on 4.2 kg: 16.27 to 19.22 g, 242 to 286 ppm, above whatever the grain', () => {
+    const found = checkSpoons([line('curing_salt_no_1', '3 tsp')], 4200, NO_1, LIMITS)
+    expect(found.lines[0]!.massG.low).toBeCloseTo(16.27, 2)
+    expect(found.lines[0]!.massG.high).toBeCloseTo(19.22, 2)
+    expect([Math.round(found.ppm.low), Math.round(found.ppm.high), found.verdict]).toEqual([242, 286, 'above_limit'])
+  })
+  it('1 level US teaspoon on 2.4 kg: 141 to 167 ppm, inside', () => {
+    const found = checkSpoons([line('curing_salt_no_1', '1 level tsp')], 2400, NO_1, LIMITS)
+    expect([Math.round(found.ppm.low), Math.round(found.ppm.high), found.verdict]).toEqual([141, 167, 'inside'])
+  })
+  it('says when it cannot be told, when it is too little, and when there is none', () => {
+    expect(checkSpoons([line('curing_salt_no_1', '1 tsp')], 3000, NO_1, LIMITS).verdict).toBe('cannot_tell')
+    expect(checkSpoons([line('curing_salt_no_1', '1 tsp')], 4000, NO_1, LIMITS).verdict).toBe('below_floor')
+    expect(checkSpoons([line('fine_salt', '1/4 cup')], 3000, NO_1, LIMITS).verdict).toBe('no_nitrite')
+  })
+  it('holds every real filling: any densities inside the ranges give figures inside the answer', () => {
+    fc.assert(fc.property(
+      fc.array(fc.tuple(fc.constantFrom(...GRAINS), fc.double({ min: 0.25, max: 40, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })), { minLength: 1, maxLength: 8 }), fc.integer({ min: 500, max: 30_000 }),
+      (drawn, meatG) => {
+        const found = checkSpoons(drawn.map(([grain, ml]) => ({ grain, amount: { ml, massG: null, perMeatG: null } })), meatG, CURING_SALT_NO_1, LIMITS)
+        const massOf = (role: string) => drawn.reduce((sum, [grain, ml, at]) => grain.role === role ? sum + ml * (grain.gramsPerMl.low + at * (grain.gramsPerMl.high - grain.gramsPerMl.low)) : sum, 0)
+        const ppm = ingoingNitritePpm(meatG, [{ ...CURING_SALT_NO_1, massG: massOf('agent') }])
+        const salt = (massOf('salt') + massOf('agent') * CURING_SALT_NO_1.saltFraction) / meatG
+        expect(ppm).toBeGreaterThanOrEqual(found.ppm.low - 1e-9)
+        expect(ppm).toBeLessThanOrEqual(found.ppm.high + 1e-9)
+        expect(salt >= found.saltShare.low - 1e-12 && salt <= found.saltShare.high + 1e-12).toBe(true)
+      }))
+  })
+})
