@@ -12,12 +12,16 @@ const text = (value: unknown): string => String(value ?? '')
 const SCALE_ERROR_G = 0.01
 const GRAMS_SHOWN = 0.1
 const CUTTING_WORDS: Record<CuttingKind, string> = { cut: 'Cut', bone: 'Boned', split: 'Split', trim: 'Trimmed' }
+const nitriteOf = (computed: Bag, as: Notation): string => {
+  const { lot, meaning } = computed.judgement as Judgement
+  return lot ? `${meaning === 'upper_bound' ? 'up to ' : ''}${formatPpm(lot.ppm, as)}` : 'salt only'
+}
 const typedOf = (value: unknown): string => text((value as Bag | undefined)?.typed)
 
 /** What a void took back, in a few words; kinds that cannot be voided have none. */
 const KIND_WORDS: Partial<Record<EventKind, string>> = {
   turned: 'the turn', drained: 'the draining', cure_ended: 'the end of the cure', fridge_read: 'the fridge reading', run_started: 'the start of the smoke',
-  run_read: 'the readings', run_pulled: 'the pull', sliced: 'the slicing and its packs', sent: 'the sending', lot_rubbed: 'the rub', meat_received: 'the delivery',
+  run_read: 'the readings', run_pulled: 'the pull', sliced: 'the slicing and its packs', sent: 'the sending', lot_rubbed: 'the rub', second_applied: 'the second application', weighed_after: 'the weighing', lab_result: 'the laboratory result', mix_made: 'the mix', meat_received: 'the delivery',
   delivery_received: 'the delivery', meat_cut: 'the cutting', ingredient_opened: 'the opening', stock_moved: 'the stock move', stock_counted: 'the count',
   ingredient_received: 'the delivery', instrument_checked: 'the check',
 }
@@ -63,10 +67,8 @@ const TELL: Record<EventKind, Teller> = {
   party_changed: (t, c) => `${text((c.before as Bag).name)} changed: ${[t.name, t.contact, t.approval, t.note].filter(Boolean).map(text).join(', ')}.`,
   ingredient_received: t => `Received ${text(t.name)}, “${typedOf(t.amount)}”, from ${text(t.supplier)}, their lot ${text(t.supplierLot)}.`,
   lot_rubbed: (t, c, as) => {
-    const judgement = c.judgement as Judgement
     const pieces = t.pieces as { weight: Bag }[]
-    const nitrite = judgement.lot ? formatPpm(judgement.lot.ppm, as) : 'salt only'
-    return `Rubbed: ${pieces.length} pieces (${pieces.slice(0, 6).map(piece => typedOf(piece.weight)).join(', ')}${pieces.length > 6 ? ', …' : ''}), ${nitrite}.`
+    return `Rubbed: ${pieces.length} pieces (${pieces.slice(0, 6).map(piece => typedOf(piece.weight)).join(', ')}${pieces.length > 6 ? ', …' : ''}), ${nitriteOf(c, as)}.`
   },
   turned: () => 'Turned, all pieces.',
   turn_voided: () => 'A turn was voided.',
@@ -81,6 +83,16 @@ const TELL: Record<EventKind, Teller> = {
   run_pulled: (_t, c, as) => `Pulled; hottest core ${formatTemperature(Number(c.hottestC), as)}.`,
   sliced: (t, c, as) => `Sliced: ${(t.packs as unknown[]).length} packs${t.readyWeight ? `, ready to slice “${typedOf(t.readyWeight)}”` : ''}; ${formatMeat(Number(c.outG), as)} in all.`,
   sent: t => `${(t.packCodes as unknown[]).length} packs sent to ${text(t.customer)}.`,
+  second_applied: (_t, c, as) => `Second application; now ${nitriteOf(c, as)}.`,
+  weighed_after: (t, c, as) => `${c.method === 'excess' ? 'Weighed back' : 'Out of the brine'}: “${typedOf(t.weight)}”; now ${nitriteOf(c, as)}.`,
+  lab_result: (t, c, as) => `Laboratory: ${formatPpm(Number(t.residual), as)} left in the product (${text(t.laboratory)}, ${text(t.report)})${c.maxPpm === undefined ? '' : `, ${formatPpm(Number(c.maxPpm), as)} allowed`}.`,
+  mix_made: (t, c, as) => `Mixed ${text(t.name)}, ${formatMeat(Number(c.massG), as)}, for ${text(t.forKg)} kg at ${formatPpm(Number(c.ppm), as)}.`,
+  recipe_written: (t, c) => `Recipe ${text((t.recipe as Bag).name)}, revision ${text(c.number)}${t.note ? `: ${text(t.note)}` : ''}.`,
+  recipe_retired: t => t.retired ? 'Recipe put away.' : 'Recipe taken out again.',
+  recipes_imported: (_t, c) => `${(c.codes as unknown[]).length} recipes from a file.`,
+  card_laid: () => 'Bench laid out.',
+  rules_chosen: (t, c, as) => `Rule set in force: ${text(c.jurisdiction)}; target ${formatPpm(Number(t.targetPpm), as)}.`,
+  rules_written: t => `Own rule set written: ${text(t.jurisdiction)}, ${(t.rows as unknown[]).length} rows.`,
   corrected: (_t, c) => `Corrected ${text(c.about)}: “${text(c.from)}” to “${text(c.to)}”.`,
   voided: t => `Voided: ${KIND_WORDS[t.kind as EventKind] ?? text(t.kind)}.`,
   held: (_t, c, as) => `Held: ${holdWords(c.reason as HoldReason, as)}.`,

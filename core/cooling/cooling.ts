@@ -1,4 +1,4 @@
-import { CURED_COOLING_PPM } from '../rules/us-rules'
+import { CURED_COOLING_PPM } from '../rules/house'
 import { firstFall, lastFall } from '../smoke/crossing'
 import { KILL_FROM_C, type CoreReading } from '../smoke/core-reading'
 import { fahrenheitToCelsius, MS_PER_HOUR, type Celsius, type Milliseconds, type Ppm } from '../units/quantities'

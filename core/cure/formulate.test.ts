@@ -1,38 +1,41 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CURING_SALT_NO_1 } from './agent'
-import { formulate, toDivision } from './formulate'
+import { formulate, type FormulateQuestion } from './formulate'
+import { toDivision } from './to-division'
 import { ingoingNitritePpm } from './ingoing-nitrite'
 import { lotPpm, piecesPpm } from './pieces-ppm'
 import { shareByWeight } from './share-by-weight'
 
 const TARGETS = { saltShare: 0.024, saltBasis: 'total', sugarShare: 0.01, nitritePpm: 149.4565 } as const
+const dry = (piecesG: number[], more: Partial<FormulateQuestion> = {}) =>
+  formulate({ piecesG, agent: CURING_SALT_NO_1, targets: TARGETS, readabilityG: 0.1, ...more })
 
 describe('a measured dry cure', () => {
   it('gives the weights of the worked example', () => {
-    const made = formulate(1840, CURING_SALT_NO_1, TARGETS, 0.1)
+    const made = dry([1840])
     expect(made).toMatchObject({ ok: true, value: { agentG: 4.4, saltG: 40, sugarG: 18.4 } })
     expect(made.ok && made.value.mixG).toBeCloseTo(62.8, 9)
   })
   it('counts both schools of salt', () => {
-    const made = formulate(2000, CURING_SALT_NO_1, { ...TARGETS, saltBasis: 'added', saltShare: 0.025 }, 0.1)
+    const made = dry([2000], { targets: { ...TARGETS, saltBasis: 'added', saltShare: 0.025 } })
     if (!made.ok) throw new Error(made.code)
     expect(made.value.addedSaltShare).toBeCloseTo(0.025, 9)
     expect(made.value.totalSaltShare).toBeCloseTo(0.025 + made.value.agentG * 0.9375 / 2000, 12)
   })
   it('says when the curing salt already brings more salt than wanted', () => {
     const weak = { ...CURING_SALT_NO_1, nitriteFraction: 0.004, saltFraction: 0.996 }
-    expect(formulate(1000, weak, { ...TARGETS, saltShare: 0.02 }, 0.1)).toMatchObject({ ok: false, code: 'salt_already_exceeded' })
+    expect(dry([1000], { agent: weak, targets: { ...TARGETS, saltShare: 0.02 } })).toMatchObject({ ok: false, code: 'salt_already_exceeded' })
   })
-  it('has nothing to say without meat', () => expect(formulate(0, CURING_SALT_NO_1, TARGETS, 0.1)).toMatchObject({ code: 'no_pieces' }))
+  it('has nothing to say without meat', () => expect(dry([])).toMatchObject({ code: 'no_pieces' }))
   it('salt only weighs no curing salt', () =>
-    expect(formulate(1000, null, TARGETS, 0.1)).toMatchObject({ value: { agentG: 0, saltG: 24 } }))
+    expect(dry([1000], { agent: null })).toMatchObject({ value: { agentG: 0, saltG: 24 } }))
 
   it('hits the target to half a division of the scale, for any meat', () => {
     fc.assert(fc.property(
       fc.integer({ min: 200, max: 60_000 }), fc.integer({ min: 40, max: 200 }), fc.constantFrom(0.01, 0.1, 0.5, 1, 2),
       (greenG, nitritePpm, divisionG) => {
-        const made = formulate(greenG, CURING_SALT_NO_1, { ...TARGETS, nitritePpm, saltShare: 0.03 }, divisionG)
+        const made = dry([greenG], { targets: { ...TARGETS, nitritePpm, saltShare: 0.03 }, readabilityG: divisionG })
         if (!made.ok) throw new Error(made.code)
         const ppm = ingoingNitritePpm(greenG, [{ ...CURING_SALT_NO_1, massG: made.value.agentG }])
         expect(Math.abs(ppm - nitritePpm)).toBeLessThanOrEqual(1e6 * divisionG / 2 * 0.0625 / greenG + 1e-9)

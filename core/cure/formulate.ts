@@ -1,17 +1,40 @@
 import { fail, ok, type Result } from '../result'
-import type { Fraction, Grams, Ppm } from '../units/quantities'
-import { addedSaltG, carriedSaltG } from './added-salt'
+import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
 import { nitriteShare, type CuringAgent } from './agent'
-import { agentForPpm } from './ingoing-nitrite'
+import { isWet, type CureMethod } from './cure-method'
+import { carriedBy, planSeasoning, type SeasoningPlanned, type SeasoningWanted } from './seasoning'
+import { shareByWeight } from './share-by-weight'
+import { toDivision } from './to-division'
 
 export interface Targets {
   saltShare: Fraction
-  /** `total` counts the salt that the curing salt brings; `added` leaves it out. */
+  /** `total` counts the salt that the curing salt and seasonings bring; `added` leaves it out. */
   saltBasis: 'total' | 'added'
   sugarShare: Fraction
   /** Ignored when there is no agent. */
   nitritePpm: Ppm
 }
+
+export interface FormulateQuestion {
+  /** Left out: a measured dry cure. */
+  method?: CureMethod
+  /** Green weight of each piece. */
+  piecesG: readonly Grams[]
+  /** Null: no nitrite. */
+  agent: CuringAgent | null
+  targets: Targets
+  /** The mixing scale's division. */
+  readabilityG: Grams
+  /** All salt and sugar come through the agent (a bulk mix, a nitrite curing salt): none is added beside it. */
+  fromAgentOnly?: boolean
+  seasonings?: readonly SeasoningWanted[]
+  /** Wet cures: the brine's water as a share of green weight, more than 0. */
+  waterShare?: Fraction
+  /** Wet cure by pick-up: what the meat takes up, as a share of green weight, more than 0. */
+  pickUp?: Fraction
+}
+
+export interface PieceShare { mixG: Grams, agentG: Grams, saltG: Grams, sugarG: Grams, ownG: Grams, totalSaltShare: Fraction }
 
 export interface Formulation {
   greenWeightG: Grams
@@ -19,47 +42,83 @@ export interface Formulation {
   agentG: Grams
   saltG: Grams
   sugarG: Grams
+  seasonings: SeasoningPlanned[]
+  /** What is mixed and shared by all pieces; flavourings of some pieces only stay out of it. */
   mixG: Grams
-  /** Both schools, from the weights above, as shares of green weight. */
+  /** 0 for dry cures; the brine weighs water and mix. */
+  waterG: Grams
+  /** Both schools, from the weights above, as shares of green weight; of meat and brine together once they are even. */
   totalSaltShare: Fraction
   addedSaltShare: Fraction
+  totalSugarShare: Fraction
+  pieces: PieceShare[]
 }
 
-export type FormulateCode = 'no_pieces' | 'salt_already_exceeded'
+export type FormulateCode = 'no_pieces' | 'salt_already_exceeded' | 'brine_too_strong'
 
-/** Nearest division of a scale; readabilityG more than 0. */
-export const toDivision = (massG: Grams, readabilityG: Grams): Grams => {
-  const divisions = Math.round(massG / readabilityG)
-  // Multiplying by the inverse keeps 0.1 g steps free of binary dust.
-  const perGram = 1 / readabilityG
-  return Number.isInteger(perGram) ? divisions / perGram : divisions * readabilityG
+/** Brine holds no more salt than this, w/w at 15.6 °C. */
+const SATURATED = 0.26395
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
+
+/**
+ * The mass over which the targets are counted, before rounding. Dry: green weight. Wet, even: meat and brine. Pick-up: brine, its
+ * targets divided by the pick-up. For wet cures the mix is part of that mass, so mass x (1 - shares) = the rest, solved for mass.
+ */
+function targetMass(q: FormulateQuestion, greenG: Grams, carriedG: Grams, spicesG: Grams): { massG: Grams, per: number, waterG: Grams } {
+  if (!isWet(q.method ?? 'dry')) return { massG: greenG, per: 1, waterG: 0 }
+  const waterG = (q.waterShare ?? 1) * greenG
+  const per = q.method === 'wet_pick_up' ? 1 / (q.pickUp ?? 1) : 1
+  const agent = q.agent ? q.targets.nitritePpm / (PPM_PER_UNIT * nitriteShare(q.agent)) : 0
+  const counted = q.targets.saltBasis === 'total' ? 1 : 0
+  const mixShare = per * (agent * (1 - counted * (q.agent?.saltFraction ?? 0)) + q.targets.saltShare + q.targets.sugarShare)
+  const restG = (q.method === 'wet_pick_up' ? 0 : greenG) + waterG + spicesG - counted * carriedG
+  return { massG: mixShare < 1 ? restG / (1 - mixShare) : Infinity, per, waterG }
 }
 
 /**
- * A measured dry cure for one lot: grams of curing salt, salt and sugar for the green weight.
- * `agent` null is a salt-only cure. All grams are rounded to `readabilityG`, the mixing scale's division, and
- * salt is worked out from the rounded curing salt, because that is what will be weighed.
- * Fails with `no_pieces` (green weight not above 0) or `salt_already_exceeded` (carriedG says how much comes in).
- * Source: FSIS Directive 7620.3 for nitrite; salt as share of green weight.
+ * What to weigh for one lot, by any method, rounded to `readabilityG`; salt is worked out from the rounded curing salt and seasonings,
+ * because that is what will be weighed. Fails with `no_pieces`, `salt_already_exceeded` (carriedG, and `by`: what brings most of it)
+ * or `brine_too_strong` (salt past saturation). Source: FSIS Directive 7620.3 for nitrite; salt as share of green weight, or of meat and
+ * brine together. Exact to the scale's division.
  */
-export function formulate(
-  greenWeightG: Grams, agent: CuringAgent | null, targets: Targets, readabilityG: Grams,
-): Result<Formulation, FormulateCode> {
+export function formulate(q: FormulateQuestion): Result<Formulation, FormulateCode> {
+  const greenWeightG = sum(q.piecesG)
   if (!(greenWeightG > 0)) return fail('no_pieces')
-  const agentG = agent
-    ? toDivision(agentForPpm(targets.nitritePpm, greenWeightG, nitriteShare(agent)), readabilityG)
-    : 0
-  const agentSaltFraction = agent?.saltFraction ?? 0
-  const carriedG = carriedSaltG({ agentG, agentSaltFraction })
-  const exactSaltG = targets.saltBasis === 'total'
-    ? addedSaltG({ greenWeightG, targetShare: targets.saltShare, agentG, agentSaltFraction })
-    : targets.saltShare * greenWeightG
-  if (exactSaltG < 0) return fail('salt_already_exceeded', { carriedG, wantedG: targets.saltShare * greenWeightG })
-  const saltG = toDivision(exactSaltG, readabilityG)
-  const sugarG = toDivision(targets.sugarShare * greenWeightG, readabilityG)
+  const round = (massG: Grams) => toDivision(massG, q.readabilityG)
+  const seasonings = (q.seasonings ?? []).map(wanted => planSeasoning(wanted, q.piecesG, round))
+  const shared = seasonings.filter(s => s.shared)
+  const inBath = isWet(q.method ?? 'dry') ? shared : seasonings
+  const { massG, per, waterG } = targetMass(q, greenWeightG, carriedBy(inBath, 'saltFraction'), sum(inBath.map(s => s.massG)))
+  if (!Number.isFinite(massG)) return fail('brine_too_strong', { mostShare: SATURATED })
+
+  const agentG = q.agent ? round(per * q.targets.nitritePpm * massG / (PPM_PER_UNIT * nitriteShare(q.agent))) : 0
+  const agentSaltG = agentG * (q.agent?.saltFraction ?? 0)
+  const carriedG = agentSaltG + carriedBy(inBath, 'saltFraction')
+  const wantedG = per * q.targets.saltShare * massG
+  const exactSaltG = q.targets.saltBasis === 'total' ? wantedG - carriedG : wantedG
+  if (!q.fromAgentOnly && exactSaltG < -q.readabilityG / 2) {
+    const most = inBath.toSorted((a, b) => b.massG * b.composition.saltFraction - a.massG * a.composition.saltFraction)[0]
+    const by = most && most.massG * most.composition.saltFraction > agentSaltG ? most.key : 'curing salt'
+    return fail('salt_already_exceeded', { carriedG, wantedG, by })
+  }
+  const saltG = q.fromAgentOnly ? 0 : round(Math.max(0, exactSaltG))
+  const sugarCarriedG = agentG * (q.agent?.sugarFraction ?? 0) + carriedBy(inBath, 'sugarFraction')
+  const sugarG = q.fromAgentOnly ? 0 : round(Math.max(0, per * q.targets.sugarShare * massG - sugarCarriedG))
+  const mixG = agentG + saltG + sugarG + sum(shared.map(s => s.massG))
+  const brineG = waterG + mixG
+  if (waterG > 0 && (saltG + carriedG) / brineG > SATURATED) return fail('brine_too_strong', { mostShare: SATURATED })
+
+  const spreadG = q.method === 'wet_equilibrium' ? greenWeightG + brineG : q.method === 'wet_pick_up' ? brineG * per : greenWeightG
+  const of = (whole: Grams) => shareByWeight(whole, q.piecesG)
+  const [mixes, agents, salts, sugars] = [of(mixG), of(agentG), of(saltG), of(sugarG)]
+  const commonSaltShare = (saltG + agentSaltG + carriedBy(shared, 'saltFraction')) / spreadG
+  const apart = seasonings.filter(s => !s.shared)
   return ok({
-    greenWeightG, agentG, saltG, sugarG, mixG: agentG + saltG + sugarG,
-    totalSaltShare: (saltG + carriedG) / greenWeightG,
-    addedSaltShare: saltG / greenWeightG,
+    greenWeightG, agentG, saltG, sugarG, seasonings, mixG, waterG,
+    totalSaltShare: (saltG + carriedG) / spreadG, addedSaltShare: saltG / spreadG, totalSugarShare: (sugarG + sugarCarriedG) / spreadG,
+    pieces: q.piecesG.map((pieceG, i) => ({
+      mixG: mixes[i]!, agentG: agents[i]!, saltG: salts[i]!, sugarG: sugars[i]!, ownG: sum(apart.map(s => s.perPieceG[i]!)),
+      totalSaltShare: commonSaltShare + sum(apart.map(s => s.perPieceG[i]! * s.composition.saltFraction)) / pieceG,
+    })),
   })
 }

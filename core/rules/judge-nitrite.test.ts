@@ -4,8 +4,6 @@ import { CURING_SALT_NO_1 } from '../cure/agent'
 import { lotPpm, type CureWeighed } from '../cure/pieces-ppm'
 import { advise } from './advise'
 import { forbidsRubbing, holdsLot, judgeNitrite } from './judge-nitrite'
-import { ruleFor } from './rule-set'
-import { US_RULES } from './us-rules'
 
 const cure = (greenG: number, agentG: number, mixReadabilityG = 0.1): CureWeighed => ({
   pieces: [{ massG: greenG, readings: 1 }], meatReadabilityG: 5, agent: CURING_SALT_NO_1,
@@ -13,18 +11,6 @@ const cure = (greenG: number, agentG: number, mixReadabilityG = 0.1): CureWeighe
 })
 const BELLY = { floorPpm: 120, maxPpm: 200 }
 const verdict = (c: CureWeighed, limits = BELLY) => judgeNitrite(lotPpm(c), limits)
-
-describe('the rows that govern, as printed in the rule', () => {
-  it.each([
-    ['belly', 'dry', 'off', 200], ['belly', 'dry', 'on', 180], ['belly', 'immersion', 'off', 120],
-    ['belly', 'immersion', 'on', 108], ['loin', 'dry', 'on', 625], ['shoulder', 'dry', 'off', 625],
-    ['jowl', 'immersion', 'off', 200],
-  ] as const)('%s, %s, rind %s: %d ppm', (cut, method, rind, maxPpm) => {
-    const row = ruleFor(US_RULES, cut, method, rind)
-    expect(row?.maxPpm).toBe(maxPpm)
-    expect(row?.source).toMatch(/9 CFR 424\.2[12]/)
-  })
-})
 
 describe('the verdict', () => {
   it.each([

@@ -1,34 +1,42 @@
+import type { LEGAL_METHODS } from '../cure/cure-method'
 import type { Ppm } from '../units/quantities'
-import { cutGroup, type Cut, type CutGroup, type Rind } from './cuts'
 
-export type CureMethod = 'dry' | 'immersion'
+export const CUT_GROUPS = ['belly', 'other', 'any'] as const
+export const COMPOUNDS = ['nitrite', 'nitrate'] as const
+/** What a row's figures count. `ingoing_ion` is nitrite as the ion, 46.005 g/mol; `residual` is what a laboratory finds. */
+export const BASES = ['ingoing_nano2', 'ingoing_ion', 'ingoing_nano3', 'residual'] as const
+export type Basis = (typeof BASES)[number]
 
-/** One line of a rule set: the most ingoing nitrite, as NaNO2, that a cut may get by a method. */
+/** One line of a law: what a cut may get by a method. Figures in ppm (mg/kg) on the row's basis; null where the text gives none. */
 export interface RuleRow {
   id: string
-  cutGroup: CutGroup
-  method: CureMethod
-  rind: Rind | 'any'
-  maxPpm: Ppm
+  cutGroup: (typeof CUT_GROUPS)[number]
+  method: (typeof LEGAL_METHODS)[number] | 'any'
+  rind: 'on' | 'off' | 'any'
+  compound: (typeof COMPOUNDS)[number]
+  basis: Basis
+  maxPpm: Ppm | null
+  /** Least ingoing nitrite where this row has its own. */
+  minPpm: Ppm | null
+  /** Named when it may be chosen instead of the general rows: "traditional dry-cured bacon". */
+  choice: string | null
+  note: string
   source: string
 }
 
-/** A law as data. Verdicts keep a snapshot of the row they were judged by. */
+/** A law as data. Verdicts keep a snapshot of the rows they were judged by. */
 export interface RuleSet {
   id: string
   jurisdiction: string
   source: string
   /** Date of the text the rows were taken from. */
   textDate: string
-  /** Least ingoing nitrite for refrigerated cured products, unless safety comes from elsewhere. */
-  floorPpm: Ppm
+  /** Least ingoing nitrite as NaNO2 for refrigerated cured products, unless safety comes from elsewhere; null: the text has none. */
+  floorPpm: Ppm | null
   floorSource: string
-  nitrateAllowed: boolean
   rows: readonly RuleRow[]
 }
 
-/** The row that governs, or null when the set has none: then no verdict can be given. */
-export const ruleFor = (
-  rules: RuleSet, cut: Cut, method: CureMethod, rind: Rind,
-): RuleRow | null => rules.rows.find(row =>
-  row.cutGroup === cutGroup(cut) && row.method === method && (row.rind === 'any' || row.rind === rind)) ?? null
+/** A row with the usual blanks filled in: ingoing nitrite as NaNO2, any rind, no note. */
+export const row = (given: Pick<RuleRow, 'id' | 'cutGroup' | 'method' | 'maxPpm' | 'source'> & Partial<RuleRow>): RuleRow =>
+  ({ rind: 'any', compound: 'nitrite', basis: 'ingoing_nano2', minPpm: null, choice: null, note: '', ...given })

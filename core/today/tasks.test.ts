@@ -30,6 +30,10 @@ describe('what is to be done now', () => {
     expect(kinds([lot({ ...out, runs: [run], packs: 3, unsent: 2 })])).toEqual(['send'])
     expect(kinds([lot({ ...out, runs: [run], packs: 3 })])).toEqual([])
   })
+  it('a second application is asked for after the first draining, and is late a day on', () => {
+    const second = (drainedAtMs: number | null) => tasksNow({ lots: [lot({ turns: [{ atMs: NOW }], secondDue: true, drainedAtMs })], runs: [], fridges: [] }, NOW).filter(task => task.kind === 'second_half').map(task => task.late)
+    expect([second(null), second(NOW - 3_600_000), second(NOW - 25 * 3_600_000)]).toEqual([[], [false], [true]])
+  })
   it('a held lot asks nothing of the floor once it is out of the cure', () =>
     expect(kinds([lot({ cureEndedAtMs: NOW, openHolds: ['fridge_warm'] })])).toEqual([]))
   it('asks for readings when they are due, not before', () => {

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, localDay, type IsoDate } from '../calendar/local-day'
 import { openKnot, twine } from '../curing/twine'
-import { MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '../units/quantities'
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '../units/quantities'
 
 /** What Today needs to know of a lot. */
 export interface LotFacts {
@@ -12,6 +12,9 @@ export interface LotFacts {
   turnEveryDays: number
   turnBy: string
   cureEndedAtMs: Milliseconds | null
+  /** Two applications, of which the second is still to come; it goes on after the first draining. */
+  secondDue?: boolean
+  drainedAtMs?: Milliseconds | null
   turns: readonly { atMs: Milliseconds }[]
   openHolds: readonly string[]
   runs: readonly { code: string, pulledAtMs: Milliseconds | null, cooled: boolean }[]
@@ -22,7 +25,7 @@ export interface LotFacts {
 export interface RunFacts { code: string, pulledAtMs: Milliseconds | null, lastReadingMs: Milliseconds | null, startedAtMs: Milliseconds, cooled: boolean }
 export interface FridgeFacts { name: string, readings: readonly { atMs: Milliseconds, tempC: number }[] }
 
-export const TASK_KINDS = ['turn', 'end_cure', 'read_fridge', 'read_smoke', 'read_cooling', 'smoke', 'slice', 'send'] as const
+export const TASK_KINDS = ['turn', 'second_half', 'end_cure', 'read_fridge', 'read_smoke', 'read_cooling', 'smoke', 'slice', 'send'] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
 
 export interface Task {
@@ -50,6 +53,7 @@ function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
     const knot = openKnot(knots)
     return [
       ...(knot ? [task('turn', knot.dueMs, knot.state === 'late')] : []),
+      ...(lot.secondDue && lot.drainedAtMs ? [task('second_half', null, nowMs - lot.drainedAtMs > MS_PER_DAY)] : []),
       ...(day >= lot.readyFromDay ? [task('end_cure', null, day > lot.bestByDay)] : []),
     ]
   }

@@ -1,5 +1,5 @@
 /** First letter of a code says what it names. */
-export const CODE_PREFIX = { delivery: 'D', meat: 'M', ingredient: 'N', lot: 'L', run: 'S', pack: 'P' } as const
+export const CODE_PREFIX = { delivery: 'D', meat: 'M', ingredient: 'N', lot: 'L', run: 'S', pack: 'P', recipe: 'R', card: 'B' } as const
 export type CodedKind = keyof typeof CODE_PREFIX
 
 /** "L-0042": short enough to say aloud, four digits and more as needed. `number` a whole number from 1. */

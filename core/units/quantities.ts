@@ -13,6 +13,7 @@ export type Fraction = number
 export type Ppm = number
 export type Days = number
 
+export const GRAMS_PER_KILOGRAM = 1000
 export const GRAMS_PER_POUND = 453.59237
 export const GRAMS_PER_OUNCE = 28.349523125
 export const OUNCES_PER_POUND = 16

@@ -1,4 +1,4 @@
-import { rubInput } from '#shared/contracts/lots'
+import { rubInput } from '#shared/contracts/rub'
 import { writeRoute } from '../http/write-route'
 import { rubLot } from '../services/lots/rub-lot'
 

@@ -5,6 +5,7 @@ import * as chainedBook from './migrations/2026-11-23-chained-book'
 import * as receiving from './migrations/2026-11-23-receiving'
 import * as stations from './migrations/2026-11-23-stations'
 import * as instruments from './migrations/2026-11-23-instruments'
+import * as bench from './migrations/2026-11-23-bench'
 import * as voids from './migrations/2026-11-23-voids'
 import type { Migration } from './migrations/migration'
 
@@ -13,7 +14,7 @@ const LOCK_SECONDS = 60
 const HISTORY = 'migrations'
 
 /** In order of age; a list, because a bundled server has no folder to search. */
-const MIGRATIONS: readonly Migration[] = [first, chainedBook, stations, voids, instruments, receiving]
+const MIGRATIONS: readonly Migration[] = [first, chainedBook, stations, voids, instruments, receiving, bench]
 
 /** Brings the schema up to date, as a user who may change it. Several may begin at once: one migrates, the others wait. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {

@@ -5,11 +5,12 @@ import * as book from './tables/book'
 import * as instruments from './tables/instruments'
 import * as lots from './tables/lots'
 import * as people from './tables/people'
+import * as recipeTables from './tables/recipes'
 import * as storeTables from './tables/store'
 import * as temperatures from './tables/temperatures'
 
 /** Every table there is, by its name in the code. */
-export const SPECS = { ...people, ...storeTables, ...lots, ...temperatures, ...instruments, ...book }
+export const SPECS = { ...people, ...storeTables, ...lots, ...temperatures, ...instruments, ...recipeTables, ...book }
 type Specs = typeof SPECS
 /** Every table, bound to one transaction: what services get as their repositories. */
 export type Tables = { [K in keyof Specs]: Table<Specs[K]> }

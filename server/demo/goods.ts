@@ -1,6 +1,8 @@
 import type { Cut, Rind } from '#core/rules/cuts'
+import { bulkMixInput } from '#shared/contracts/rub'
 import { deliveryInput, ingredientInput, stockMoveInput } from '#shared/contracts/store'
 import { keepFile } from '../services/files/keep-file'
+import { makeMix } from '../services/store/make-mix'
 import { moveStock } from '../services/store/move-stock'
 import { openIngredient, receiveIngredient } from '../services/store/receive-ingredient'
 import { receiveDelivery } from '../services/store/receive-delivery'
@@ -40,15 +42,29 @@ const DRY_GOODS = [
   { name: 'no1 old', kind: 'curing_salt', label: 'Curing salt no. 1', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-58-104', amount: '250 g', certificate: { number: 'COA 58-104', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25' } },
   { name: 'salt', kind: 'salt', label: 'Fine sea salt', supplier: 'Saltmarsh Supply', supplierLot: 'SM-0926', amount: '25 kg', certificate: null },
   { name: 'sugar', kind: 'sugar', label: 'Light brown sugar', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-88-014', amount: '10 kg', certificate: null },
+  { name: 'no1 past', kind: 'curing_salt', label: 'Curing salt no. 1', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-44-019', amount: '100 g', bestBefore: -4, certificate: { number: 'COA 44-019', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25' } },
+  { name: 'no2', kind: 'curing_salt', agentKind: 'no_2', label: 'Curing salt no. 2', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-72-008', amount: '500 g', certificate: { number: 'COA 72-008', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25', nitratePercent: '4', nitrateAs: 'NaNO3' } },
+  { name: 'salt 06', kind: 'curing_salt', agentKind: 'nitrite_salt', label: 'Nitrite curing salt 0.6', supplier: 'Saltmarsh Supply', supplierLot: 'SM-N6-31', amount: '10 kg', certificate: { number: 'SM cert 31', nitritePercent: '0.6 %', nitriteAs: 'NaNO2', tolerancePercent: '0.03' } },
+  { name: 'celery', kind: 'curing_salt', agentKind: 'vegetable_powder', label: 'Celery powder, cultured', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-CP-5', amount: '400 g', certificate: { number: 'COA CP-5', nitritePercent: '2.2', nitriteAs: 'NaNO2', tolerancePercent: '0.1', saltPercent: '48' } },
+  { name: 'home cure', kind: 'curing_salt', agentKind: 'home_cure', label: 'Ready-mixed home cure', supplier: 'Saltmarsh Supply', supplierLot: 'SM-HC-2', amount: '2 kg', certificate: { number: 'SM label HC-2', nitritePercent: '0.5', nitriteAs: 'NaNO2', tolerancePercent: '0.03', nitratePercent: '0.5', saltPercent: '85', sugarPercent: '14' } },
+  { name: 'iodised', kind: 'salt', label: 'Table salt, iodised', supplier: 'Saltmarsh Supply', supplierLot: 'SM-0931', amount: '5 kg', iodised: true, certificate: null },
+  { name: 'pepper', kind: 'spice', label: 'Black pepper, cracked', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-BP-77', amount: '1.5 kg', certificate: null },
+  { name: 'fennel', kind: 'spice', label: 'Fennel seed, cracked', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-FS-12', amount: '600 g', certificate: null },
+  { name: 'mustard', kind: 'spice', label: 'Mustard flour', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-MF-03', amount: '500 g', certificate: null, composition: { saltPercent: '0', sugarPercent: '4', waterPercent: '6', allergens: ['mustard'] } },
+  { name: 'juniper', kind: 'spice', label: 'Juniper, crushed', supplier: 'Pepperwick Dry Goods', supplierLot: 'PW-JB-40', amount: '250 g', certificate: null },
+  { name: 'soy', kind: 'spice', label: 'Soy sauce', supplier: 'Saltmarsh Supply', supplierLot: 'SM-SOY-9', amount: '3 kg', certificate: null, composition: { saltPercent: '16', sugarPercent: '2', waterPercent: '70', allergens: ['soy', 'wheat'] } },
 ] as const
 
+interface Goods { name: string, kind: string, agentKind?: string, label: string, supplier: string, supplierLot: string, amount: string, bestBefore?: number, iodised?: boolean, composition?: object, certificate: { number: string } | null }
+
 function planDryGoods(scene: Scene, who: number): void {
-  for (const [i, goods] of DRY_GOODS.entries()) {
+  for (const [i, goods] of (DRY_GOODS as readonly Goods[]).entries()) {
     const minute = String(10 + i)
     scene.add(scene.at(-23, `09:${minute}`), who, async (ctx) => {
       const paper = goods.certificate && await keepFile(ctx.tables, { name: `${goods.certificate.number}.pdf`, content: demoCertificate(goods.label, goods.supplierLot, goods.certificate.number) }, { byId: ctx.actor.id, nowMs: ctx.nowMs })
       return receiveIngredient(ctx, ingredientInput.parse({
-        kind: goods.kind, name: goods.label, supplier: goods.supplier, supplierLot: goods.supplierLot, amount: goods.amount, bestBefore: scene.day(goods.name === 'no1 old' ? 20 : 400),
+        kind: goods.kind, name: goods.label, supplier: goods.supplier, supplierLot: goods.supplierLot, amount: goods.amount, bestBefore: scene.day(goods.bestBefore ?? (goods.name === 'no1 old' ? 20 : 400)),
+        agentKind: goods.agentKind, iodised: goods.iodised, composition: goods.composition ?? null,
         certificate: goods.certificate && { ...goods.certificate, fileId: paper?.ok ? paper.value.id : null },
       }))
     }, goods.name, 'Office laptop')
@@ -73,6 +89,11 @@ export function planGoods(scene: Scene, who: { owner: number, maker: number }, i
       return received
     }, undefined, 'Door tablet')
   }
+  // A mix for thirty kilograms, weighed once and dispensed since.
+  scene.add(scene.at(-8, '16:20'), who.maker, ctx => makeMix(ctx, bulkMixInput.parse({
+    name: 'House mix', forKg: '30', ppm: '150', scaleId: instruments.fineScale, bestBefore: scene.day(90),
+    parts: [{ lotCode: scene.code('no1'), weighed: '72.0' }, { lotCode: scene.code('salt'), weighed: '682.5' }, { lotCode: scene.code('sugar'), weighed: '300.0' }],
+  })), 'house mix', 'Bench tablet')
   const move = (day: number, time: string, name: string, body: unknown) => scene.add(scene.at(day, time), who.owner, ctx => moveStock(ctx, scene.code(name), stockMoveInput.parse(body)), undefined, 'Bench tablet')
   const fine = { scaleId: instruments.fineScale }
   move(-16, '17:10', 'no1 old', { kind: 'unassigned', amount: '6.2 g', reason: 'a bowl mixed for a trial, never put on meat', ...fine })

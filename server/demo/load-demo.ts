@@ -2,9 +2,10 @@ import { MS_PER_HOUR } from '#core/units/quantities'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { setupInput } from '#shared/contracts/people'
 import type { Store } from '../db/store'
-import { confirmRules } from '../services/office/office'
+import { confirmRules } from '../services/rules/manage-rules'
 import { hashPassword } from '../services/people/passwords'
 import { setUpShop } from '../services/people/set-up-shop'
+import { planBench } from './bench'
 import { planCuttings } from './cuttings'
 import { DEMO_LOTS } from './demo-lots'
 import { planGoods } from './goods'
@@ -56,13 +57,14 @@ export async function loadDemo(store: Store, nowMs: number): Promise<string> {
   const reachIn = await store.tables.fridges.insert({ name: 'Reach-in fridge', thermometerId: instruments.reachIn })
   const coldRoom = await store.tables.fridges.one({ name: 'Cold room' })
   const scaleIds = { meat: instruments.meatScale, mix: instruments.fineScale }
-  scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx => confirmRules(ctx, { confirmedBy: name, confirmedOn: scene.day(OPENED_DAY), reference: 'printed text in the green folder' }))
+  scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx => confirmRules(ctx, { ruleSetId: null, confirmedBy: name, confirmedOn: scene.day(OPENED_DAY), reference: 'printed text in the green folder' }))
 
   planChecks(scene, instruments, who.owner)
   planGoods(scene, who, instruments)
   planCuttings(scene, who.maker, instruments.meatScale)
   const fridgeId = { coldRoom: coldRoom!.id, reachIn }
   for (const lot of DEMO_LOTS) planLot(scene, { ...lot, fridge: fridgeId[lot.fridge] }, who, scaleIds)
+  planBench(scene, who)
   planTemperatures(scene, who.maker, fridgeId)
   planSmokes(scene, who, instruments.probe)
   planCorrections(scene, who)

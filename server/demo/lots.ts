@@ -1,10 +1,14 @@
 import { CURING_SALT_NO_1 } from '#core/cure/agent'
-import { formulate, type Targets } from '#core/cure/formulate'
+import type { CureMethod } from '#core/cure/cure-method'
+import { formulate, type Formulation, type Targets } from '#core/cure/formulate'
+import { PLAIN, type AmountKind } from '#core/cure/seasoning'
+import { USUAL_SIDES } from '#core/cure/share-by-side'
 import { suggestedSpan } from '#core/curing/day-rules'
 import type { Cut, Rind } from '#core/rules/cuts'
-import { rubInput } from '#shared/contracts/lots'
+import { rubInput, secondApplicationInput } from '#shared/contracts/rub'
 import type { Tables } from '../db/store'
 import { drainLot, endCure, turnLot } from '../services/cold-room/cure-steps'
+import { applySecond } from '../services/lots/after-rub'
 import { rubLot } from '../services/lots/rub-lot'
 import type { Scene } from './scene'
 
@@ -23,12 +27,24 @@ export interface DemoLot {
   sugar: number
   thicknessMm: number
   fridge: number
-  saltOnly?: boolean
+  method?: CureMethod
+  waterShare?: number
+  /** Dispensed from the house mix instead of weighed apart. */
+  fromMix?: boolean
+  seasonings?: { name: string, per: AmountKind, amount: number, pieces?: number[] }[]
+  bags?: number[]
+  /** Name of the recipe it was made by. */
+  recipe?: string
   /** Days from today on which no turn was recorded. */
   missed?: number[]
   /** Day it left the cure; absent while it is in it. */
   outDay?: number
   note?: string
+}
+
+async function newestRevision(tables: Tables, name: string): Promise<number> {
+  const recipe = (await tables.recipes.one({ name }))!
+  return (await tables.recipeRevisions.find({ recipeId: recipe.id }, { order: [['number', 'DESC']], limit: 1 }))[0]!.id
 }
 
 async function cutPieceId(tables: Tables, meatCode: string, label: string | undefined): Promise<number | null> {
@@ -38,21 +54,41 @@ async function cutPieceId(tables: Tables, meatCode: string, label: string | unde
 }
 
 const gramsOf = (typed: string): number => typed.endsWith('kg') ? Number(typed.slice(0, -2)) * 1000 : Number(typed)
+const HALF = 0.5
+
+/** The grams a lot is weighed at: by its targets, on a scale that reads to 0.1 g. */
+function planOf(lot: DemoLot): Formulation {
+  const targets: Targets = { saltShare: lot.salt / 100, sugarShare: lot.sugar / 100, saltBasis: 'total', nitritePpm: lot.ppm }
+  const plan = formulate({
+    method: lot.method ?? 'dry', piecesG: lot.weights.map(gramsOf), agent: lot.method === 'salt_only' ? null : CURING_SALT_NO_1, targets, readabilityG: 0.1, ...(lot.waterShare ? { waterShare: lot.waterShare } : {}),
+    seasonings: (lot.seasonings ?? []).map(s => ({ key: s.name, per: s.per, amount: s.amount, pieces: s.pieces?.map(number => number - 1) ?? null, composition: PLAIN })),
+  })
+  if (!plan.ok) throw new Error(plan.code)
+  return plan.value
+}
+
+/** Weights of curing salt, salt and sugar as they go into the record; from the bulk mix, one weight for all. */
+function partsOf(scene: Scene, lot: DemoLot, plan: Formulation, share = 1) {
+  const weighed = (name: string, massG: number) => ({ lotCode: scene.code(name), weighed: massG.toFixed(1) })
+  // 2.4 g of no. 1 in 35.15 g of mix a kilogram.
+  if (lot.fromMix) return { agent: weighed('house mix', plan.greenWeightG * 1054.5 / 30_000), salt: null, sugar: null, fromAgentOnly: true }
+  return {
+    agent: lot.method === 'salt_only' ? null : weighed('no1', plan.agentG * share), salt: weighed('salt', plan.saltG * share), sugar: plan.sugarG > 0 ? weighed('sugar', plan.sugarG * share) : null,
+  }
+}
 
 /** Plans a lot's rub, turns, drain and end of cure. `who` are ids of people in turn. */
 export function planLot(scene: Scene, lot: DemoLot, who: { maker: number, owner: number }, scaleIds: { meat: number, mix: number }): void {
-  const greenG = lot.weights.reduce((sum, typed) => sum + gramsOf(typed), 0)
-  const targets: Targets = { saltShare: lot.salt / 100, sugarShare: lot.sugar / 100, saltBasis: 'total', nitritePpm: lot.ppm }
-  const plan = formulate(greenG, lot.saltOnly ? null : CURING_SALT_NO_1, targets, 0.1)
-  if (!plan.ok) throw new Error(plan.code)
-  const weighed = (code: string, massG: number) => ({ lotCode: scene.code(code), weighed: massG.toFixed(1) })
+  const plan = planOf(lot)
+  const twice = lot.method === 'two_applications'
   scene.add(scene.at(lot.rubDay, lot.rubTime), who.maker, async ctx => rubLot(ctx, rubInput.parse({
-    cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly ?? false, note: lot.note ?? null,
-    pieces: await Promise.all(lot.weights.map(async (weight, i) => ({ meatCode: scene.code(lot.meat), weight, meatPieceId: await cutPieceId(ctx.tables, scene.code(lot.meat), lot.labels?.[i]) }))),
+    cut: lot.cut, rind: lot.rind, method: lot.method ?? 'dry', note: lot.note ?? null,
+    pieces: await Promise.all(lot.weights.map(async (weight, i) => ({ meatCode: scene.code(lot.meat), weight, meatPieceId: await cutPieceId(ctx.tables, scene.code(lot.meat), lot.labels?.[i]), bag: lot.bags?.[i] ?? null }))),
     meatScaleId: scaleIds.meat, mixScaleId: scaleIds.mix,
     targets: { saltShare: String(lot.salt), sugarShare: String(lot.sugar), saltBasis: 'total', nitritePpm: String(lot.ppm) },
-    agent: lot.saltOnly ? null : weighed('no1', plan.value.agentG), salt: weighed('salt', plan.value.saltG),
-    sugar: plan.value.sugarG > 0 ? weighed('sugar', plan.value.sugarG) : null,
+    ...partsOf(scene, lot, plan, twice ? HALF : 1), firstShare: twice ? '50' : null, water: plan.waterG > 0 ? `${Math.round(plan.waterG / 5) * 5}` : null,
+    seasonings: (lot.seasonings ?? []).map((s, i) => ({ lotCode: scene.code(s.name), per: s.per, amount: String(s.amount), pieces: s.pieces ?? null, weighed: plan.seasonings[i]!.massG.toFixed(1) })),
+    sides: { ...USUAL_SIDES }, recipeRevisionId: lot.recipe ? await newestRevision(ctx.tables, lot.recipe) : null,
     thicknessMm: String(lot.thicknessMm), fridgeId: lot.fridge, ...suggestedSpan(lot.thicknessMm),
   })), lot.name)
   const lastDay = lot.outDay ?? 0
@@ -62,5 +98,11 @@ export function planLot(scene: Scene, lot: DemoLot, who: { maker: number, owner:
     scene.add(scene.at(day, time), day % 3 === 0 ? who.owner : who.maker, ctx => turnLot(ctx, scene.code(lot.name)))
   }
   if (lot.rubDay + 3 <= lastDay) scene.add(scene.at(lot.rubDay + 3, '17:20'), who.maker, ctx => drainLot(ctx, scene.code(lot.name)))
+  if (twice) {
+    scene.add(scene.at(lot.rubDay + 3, '17:35'), who.maker, (ctx) => {
+      const { agent, salt, sugar } = partsOf(scene, lot, plan, HALF)
+      return applySecond(ctx, scene.code(lot.name), secondApplicationInput.parse({ agent, salt, sugar, mixScaleId: scaleIds.mix }))
+    })
+  }
   if (lot.outDay !== undefined) scene.add(scene.at(lot.outDay, '09:30'), who.maker, ctx => endCure(ctx, scene.code(lot.name)))
 }

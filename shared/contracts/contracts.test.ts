@@ -3,7 +3,7 @@ import type { z } from 'zod'
 import { correctionInput } from './corrections'
 import { instantMs, isoDate, name, percent, PIECE_RANGE, temperature, weight } from './fields'
 import { faultsOf } from './issues'
-import { rubInput } from './lots'
+import { rubInput } from './rub'
 import { setupInput } from './people'
 import { ingredientInput } from './store'
 
@@ -37,13 +37,13 @@ describe('fields', () => {
 
 describe('messages', () => {
   const lot = {
-    cut: 'belly', rind: 'off', saltOnly: false, pieces: [{ meatCode: 'M-0001', weight: '2 kg' }], meatScaleId: 1, mixScaleId: 2,
+    cut: 'belly', rind: 'off', method: 'dry', pieces: [{ meatCode: 'M-0001', weight: '2 kg' }], meatScaleId: 1, mixScaleId: 2,
     targets: { saltShare: '2.5', sugarShare: '1', saltBasis: 'total', nitritePpm: '150' }, agent: { lotCode: 'N-0001', weighed: '4.8' },
     salt: { lotCode: 'N-0002', weighed: '45' }, sugar: null, thicknessMm: '40', readyFromDay: 7, bestByDay: 14, fridgeId: 1, note: null,
   }
   it('a lot that is right', () => expect(faults(rubInput, lot)).toEqual([]))
   it.each([
-    [{ agent: null }, ['agent.lotCode:agent_missing']], [{ saltOnly: true }, ['agent.lotCode:agent_in_salt_only']], [{ bestByDay: 6 }, ['bestByDay:best_by_before_ready']],
+    [{ agent: null }, ['agent.lotCode:agent_missing']], [{ method: 'salt_only' }, ['agent.lotCode:agent_in_salt_only']], [{ bestByDay: 6 }, ['bestByDay:best_by_before_ready']],
     [{ thicknessMm: '4' }, ['thicknessMm:number_range']], [{ cut: 'ham' }, ['cut:not_in_list']], [{ targets: { ...lot.targets, saltShare: '25' } }, ['targets.saltShare:percent_range']],
     [{ pieces: [{ meatCode: '<b>', weight: '-2' }] }, ['pieces.0.meatCode:not_a_code', 'pieces.0.weight:not_positive']],
     [{ salt: { lotCode: 'N-0002', weighed: '' } }, ['salt.weighed:empty']], [{ colour: 'pink' }, [':unknown_field']],
@@ -53,7 +53,7 @@ describe('messages', () => {
     expect(faults(ingredientInput, salt)).toEqual([])
     expect(faults(ingredientInput, { ...salt, kind: 'curing_salt' })).toEqual(['certificate.number:certificate_missing'])
     const certificate = { number: 'C', nitritePercent: '62.5', nitriteAs: 'NaNO2', tolerancePercent: '0.25' }
-    expect(faults(ingredientInput, { ...salt, kind: 'curing_salt', certificate })).toEqual(['certificate.nitritePercent:percent_range'])
+    expect(faults(ingredientInput, { ...salt, kind: 'curing_salt', certificate })).toEqual(['certificate.nitritePercent:nitrite_too_strong'])
   })
   it('a correction says what, which, to what, and why', () => {
     expect(faults(correctionInput, { what: 'piece_weight', id: 1, value: '2 kg', reason: 'misread' })).toEqual([])

@@ -4,7 +4,8 @@ import type { BreakKind } from '#core/book/walk-chain'
 /** Kinds of record in the book. */
 export const EVENT_KINDS = [
   'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'instrument_added', 'instrument_changed', 'instrument_checked', 'fridge_added', 'fridge_changed', 'meat_received', 'delivery_received', 'meat_cut', 'ingredient_received', 'ingredient_opened', 'stock_moved', 'stock_counted', 'party_added', 'party_changed', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
-  'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'corrected', 'voided', 'held', 'disposed',
+  'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'second_applied', 'weighed_after', 'lab_result', 'mix_made', 'recipe_written', 'recipe_retired', 'recipes_imported', 'card_laid', 'rules_chosen', 'rules_written',
+  'corrected', 'voided', 'held', 'disposed',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 

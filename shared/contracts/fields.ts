@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { parseAgentShare } from '#core/agents/parse-agent-share'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { parsePercent } from '#core/units/parse-fraction'
 import { parseDecimal } from '#core/units/parse-decimal'
@@ -54,6 +55,10 @@ export const temperature = () => z.strictObject({ typed: typedText(), unit: z.en
 /** A per cent as typed; comes out as a mass fraction, 0 to 1. */
 export const percent = (min: number, max: number) => typedText()
   .transform(parsed(text => parsePercent(text, { min, max })))
+
+/** An agent's share as its label says it: per cent, or the share itself; comes out as a mass fraction. */
+export const agentShare = (min: number, max: number) => typedText()
+  .transform(parsed(text => parseAgentShare(text, { min, max })))
 
 /** A plain decimal as typed, inside a range. */
 export const decimal = (min: number, max: number) => typedText().transform((typed, ctx) => {

@@ -3,7 +3,7 @@ import { reason } from './fields'
 
 export const HOLD_REASONS = [
   'below_floor', 'floor_not_shown', 'above_limit', 'limit_not_shown', 'fridge_warm', 'come_up_late', 'cooling_late', 'target_not_reached', 'over_green_weight',
-  'arrival_warm', 'arrival_poor', 'wrong_agent', 'unknown_agent', 'by_hand',
+  'arrival_warm', 'arrival_poor', 'wrong_agent', 'unknown_agent', 'outside_house', 'residual_high', 'by_hand',
 ] as const
 export type HoldReason = (typeof HOLD_REASONS)[number]
 export const DISPOSITIONS = ['release', 'rework', 'destroy'] as const

@@ -1,5 +1,7 @@
 import type { Advice } from '#core/rules/advise'
 import type { NitriteStatus } from '#core/rules/judge-nitrite'
+import type { CureMethod, PpmMeaning } from '#core/cure/cure-method'
+import type { HouseLimits } from '#core/rules/house'
 import type { RuleRow } from '#core/rules/rule-set'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 import type { Cut, Rind } from '#core/rules/cuts'
@@ -13,6 +15,18 @@ export interface Judgement {
   lot: PpmWithBounds | null
   pieces: PpmWithBounds[]
   row: RuleRow
+  method: CureMethod
+  /** Whether the figures say what went in, the most that can have, or nothing. */
+  meaning: PpmMeaning
+  ruleSetId: string
+  /** The row's maximum as NaNO2; the row itself may count the ion. */
+  maxPpm: number
+  /** The shop's own stricter limits then; absent in verdicts from before there were any. */
+  house?: HouseLimits
+  /** Rows that only a laboratory result meets. */
+  residual: RuleRow[]
+  /** Nitrate as NaNO3, when the agent holds any. */
+  nitrate?: { ppm: number, maxPpm: number } | null
   floorPpm: number
   floorSource: string
   jurisdiction: string

@@ -4,6 +4,8 @@ import type { DeviceView, PersonView } from './people'
 
 export interface OfficeView {
   shop: ShopView
+  /** Of the rule set in force. */
+  jurisdiction: string
   instruments: InstrumentView[]
   fridges: { id: number, name: string, thermometerId: number | null }[]
   people: PersonView[]

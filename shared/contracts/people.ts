@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { isZone } from '#core/calendar/local-day'
 import type { Notation } from '#core/units/format'
-import { isoDate, name } from './fields'
+import { name } from './fields'
 
 export const ROLES = ['owner', 'maker', 'inspector'] as const
 export type Role = (typeof ROLES)[number]
@@ -52,8 +52,6 @@ export const setupInput = z.strictObject({
   shopName: name(), zone: z.string().max(64).refine(isZone, { error: 'unknown_zone' }),
   owner: personInput.omit({ role: true }),
 })
-
-export const rulesConfirmationInput = z.strictObject({ confirmedBy: name(), confirmedOn: isoDate(), reference: name(250) })
 
 /** The device someone is at. On a shared one, `signer` is whose PIN signs until `signedUntilMs`. */
 export interface StationView {

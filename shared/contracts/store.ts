@@ -1,14 +1,22 @@
 import { z } from 'zod'
 import { CUTS, RINDS, type Cut, type Rind } from '#core/rules/cuts'
+import { AGENT_KINDS, type AgentKind } from '#core/agents/agent-kinds'
 import type { CuringAgent } from '#core/cure/agent'
+import type { Composition } from '#core/cure/seasoning'
 import type { SaltAnomaly } from '#core/ledger/salt-ledger'
-import { DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight } from './fields'
+import { ALLERGENS, type Allergen } from './allergens'
+import { agentShare, DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight } from './fields'
 import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
 
-export const INGREDIENT_KINDS = ['curing_salt', 'salt', 'sugar', 'spice'] as const
-export type IngredientKind = (typeof INGREDIENT_KINDS)[number]
+/** What is received; `mix` is made here. */
+export const RECEIVED_KINDS = ['curing_salt', 'salt', 'sugar', 'spice'] as const
+export type IngredientKind = (typeof RECEIVED_KINDS)[number] | 'mix'
+/** What an ingredient does in a cure. */
+export const MIX_ROLES = ['agent', 'salt', 'sugar', 'spice'] as const
+export type MixRole = (typeof MIX_ROLES)[number]
+export const ROLE_OF_KIND: Record<IngredientKind, MixRole> = { curing_salt: 'agent', mix: 'agent', salt: 'salt', sugar: 'sugar', spice: 'spice' }
 
 /** On arrival: warn above the first, hold or refuse above the second, °C. */
 export const ARRIVAL_WARN_C = 4.4
@@ -52,18 +60,32 @@ export const cuttingInput = z.strictObject({
   if (input.pieceId === null && input.taken === null) ctx.addIssue({ code: 'custom', path: ['taken'], message: 'empty' })
 })
 
-/** Nitrite on the certificate: 0.4 to 10 per cent covers every curing salt sold; more is a slip of the key. */
+/** Over this a blended curing salt is a slip of the key; only nearly pure nitrite holds more. */
+export const MOST_BLENDED_NITRITE = 0.1
+/** What the certificate says: 0.1 to 10 per cent of nitrite covers every curing salt sold. */
 const certificate = z.strictObject({
-  number: name(), nitritePercent: percent(0.1, 10), nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']), tolerancePercent: percent(0, 2), fileId: fileId(),
+  number: name(), nitritePercent: agentShare(0, 100), nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']), tolerancePercent: percent(0, 2), fileId: fileId(),
+  nitratePercent: percent(0, 100).default(0), nitrateAs: z.enum(['NaNO3', 'KNO3']).default('NaNO3'),
+  /** Left out: what is neither nitrite, nitrate nor sugar. */
+  saltPercent: percent(0, 100).nullable().default(null), sugarPercent: percent(0, 100).default(0),
 })
+/** What a seasoning brings besides flavour. */
+const composition = z.strictObject({
+  saltPercent: percent(0, 100), sugarPercent: percent(0, 100), waterPercent: percent(0, 100), allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
+}).refine(c => c.saltPercent + c.sugarPercent + c.waterPercent <= 1, { error: 'more_than_whole' })
 
 export const ingredientInput = z.strictObject({
-  kind: z.enum(INGREDIENT_KINDS), name: name(), supplier: name(), supplierLot: name(),
+  kind: z.enum(RECEIVED_KINDS), name: name(), agentKind: z.enum(AGENT_KINDS).exclude(['mix']).default('no_1'), iodised: z.boolean().default(false), composition: composition.nullable().default(null), supplier: name(), supplierLot: name(),
   amount: weight(INGREDIENT_RANGE), bestBefore: isoDate().nullable(), certificate: certificate.nullable(),
 }).superRefine((input, ctx) => {
   if (input.kind === 'curing_salt' && input.certificate === null) {
     ctx.addIssue({ code: 'custom', path: ['certificate', 'number'], message: 'certificate_missing' })
   }
+  const held = input.kind === 'curing_salt' ? input.certificate : null
+  const fault = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
+  if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001) fault('nitritePercent', 'nitrite_missing')
+  if (held && input.agentKind !== 'potassium_nitrite' && held.nitritePercent > MOST_BLENDED_NITRITE) fault('nitritePercent', 'nitrite_too_strong')
+  if (held && held.nitritePercent + held.nitratePercent + held.sugarPercent + (held.saltPercent ?? 0) > 1 + 1e-9) fault('saltPercent', 'more_than_whole')
 })
 
 export const STOCK_MOVES = ['discarded', 'unassigned', 'count'] as const
@@ -95,6 +117,9 @@ export interface IngredientView {
   code: string, kind: IngredientKind, name: string, supplier: string, supplierLot: string
   amountG: number, usedG: number, leftG: number, bestBefore: string | null, certificate: string | null, certificateFile: FileView | null, agent: CuringAgent | null
   openedAtMs: number | null, receivedAtMs: number
+  agentKind: AgentKind | null, composition: Composition, allergens: Allergen[], iodised: boolean
+  /** A bulk mix: what it was made of. */
+  parts: { code: string, name: string, massG: number }[]
 }
 export interface StoreView { meat: MeatView[], ingredients: IngredientView[], suppliers: string[], parties: PartyView[] }
 

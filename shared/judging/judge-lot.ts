@@ -1,16 +1,23 @@
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
-import type { CuringAgent } from '#core/cure/agent'
-import { lotPpm, piecesPpm, type CureWeighed, type PieceWeighed } from '#core/cure/pieces-ppm'
+import { nitrateShare, type CuringAgent } from '#core/cure/agent'
+import { legalMethod, type CureMethod } from '#core/cure/cure-method'
+import { lotPpm, meaningOfCure, piecesPpm, type CureWeighed, type PieceWeighed } from '#core/cure/pieces-ppm'
 import { advise, NO_ADVICE } from '#core/rules/advise'
 import type { Cut, Rind } from '#core/rules/cuts'
+import type { HouseLimits } from '#core/rules/house'
 import { judgeNitrite } from '#core/rules/judge-nitrite'
-import { ruleFor, type RuleSet } from '#core/rules/rule-set'
+import { limitsFor } from '#core/rules/limits'
+import type { RuleSet } from '#core/rules/rule-set'
+import { PPM_PER_UNIT } from '#core/units/quantities'
 import type { Judgement } from '../contracts/judgement'
 
 export interface JudgeQuestion {
   rules: RuleSet
   cut: Cut
   rind: Rind
+  method: CureMethod
+  choiceId?: string | null
+  house?: HouseLimits
   confirmed: Judgement['confirmed']
   /** At least one. */
   pieces: readonly PieceWeighed[]
@@ -19,24 +26,32 @@ export interface JudgeQuestion {
   /** Null for salt only. */
   agent: CuringAgent | null
   agentG: number
+  agentReadings?: number
   mixG: number
+  weighedBackG?: number
+  waterG?: number
+  afterG?: number | null
+  mostPickUp?: number
 }
 
 /**
- * The whole verdict on a dry-cured lot, the same on the Bench, at the rub and after a correction.
+ * The whole verdict on a lot, the same on the Bench, at the rub and after a correction.
  * Null when the rule set has no row for the cut: then nothing may be rubbed by it.
  */
 export function judgeLot(q: JudgeQuestion): Judgement | null {
-  const row = ruleFor(q.rules, q.cut, 'dry', q.rind)
-  if (!row) return null
-  const limits = { floorPpm: q.rules.floorPpm, maxPpm: row.maxPpm }
+  const limits = limitsFor({ rules: q.rules, cut: q.cut, method: legalMethod(q.method), rind: q.rind, choiceId: q.choiceId ?? null, ...(q.house ? { house: q.house } : {}) })
+  if (!limits) return null
   const cure: CureWeighed | null = q.agent && { ...q, agent: q.agent }
   const lot = cure && lotPpm(cure)
-  const status = judgeNitrite(lot, limits)
+  const meaning = cure ? meaningOfCure(cure) : 'none'
+  const status = judgeNitrite(lot, limits, meaning)
+  const greenG = q.pieces.reduce((sum, piece) => sum + piece.massG, 0)
   return {
-    status, cut: q.cut, rind: q.rind, lot, pieces: cure ? piecesPpm(cure) : [],
-    row, floorPpm: q.rules.floorPpm, floorSource: q.rules.floorSource,
-    jurisdiction: q.rules.jurisdiction, ruleTextDate: q.rules.textDate, confirmed: q.confirmed,
+    status, cut: q.cut, rind: q.rind, method: q.method, meaning, lot, pieces: cure ? piecesPpm(cure) : [],
+    row: limits.row, maxPpm: limits.maxPpm, floorPpm: limits.floorPpm, floorSource: limits.floorSource, house: limits.house,
+    residual: q.agent ? [...limits.residual] : [],
+    nitrate: q.agent && q.agent.nitrateFraction > 0 ? { ppm: PPM_PER_UNIT * q.agentG * nitrateShare(q.agent) / greenG, maxPpm: limits.nitrateMaxPpm } : null,
+    ruleSetId: q.rules.id, jurisdiction: q.rules.jurisdiction, ruleTextDate: q.rules.textDate, confirmed: q.confirmed,
     advice: cure ? advise(cure, limits, status) : NO_ADVICE,
     arithmetic: ARITHMETIC_VERSION,
   }

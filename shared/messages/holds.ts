@@ -18,6 +18,8 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
   arrival_poor: () => 'held on arrival',
   wrong_agent: () => 'the wrong curing salt was used',
   unknown_agent: () => 'nobody knows which curing salt was used',
+  outside_house: () => 'outside the shop\'s own nitrite limits',
+  residual_high: () => 'more residual nitrite than the law allows',
   by_hand: () => 'held by hand',
 }
 

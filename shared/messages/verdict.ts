@@ -1,12 +1,15 @@
-import { formatIngredient, formatLimit, formatMeat, formatPpm, type Notation } from '#core/units/format'
+import { isWet, type CureMethod } from '#core/cure/cure-method'
+import { formatIngredient, formatLimit, formatMeat, formatNumber, formatPpm, type Notation } from '#core/units/format'
 import { formatDate } from '#core/units/format-date'
 import type { Judgement } from '../contracts/judgement'
 
 const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
 
-/** The rule in a few words: "200 ppm for rind-off belly, dry cure". */
-export const ruleWords = (j: Judgement, as: Notation): string =>
-  `${formatPpm(j.row.maxPpm, as)} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut}, dry cure`
+/** The rule in a few words: "200 ppm for rind-off belly, dry cure"; a limit on the ion says both. */
+export const ruleWords = (j: Judgement, as: Notation): string => {
+  const text = j.row.basis === 'ingoing_ion' ? ` (${formatNumber(j.row.maxPpm!, 0, as.decimal)} mg/kg as nitrite ion)` : ''
+  return `${formatPpm(j.maxPpm, as)}${text} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut}, ${isWet(j.method) ? 'wet' : 'dry'} cure`
+}
 
 const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
   const { takeOffAgentG, addMeatG, addAgentG, finerScaleG, smallestLotG } = j.advice
@@ -24,20 +27,29 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */
 export function verdictWords(j: Judgement, as: Notation, readabilityG: number): string {
   if (!j.lot) return `Salt only: no nitrite. Keep it at ${formatLimit(4, as)} or colder all the way, cook before eating.`
-  const got = formatPpm(j.lot.ppm, as)
+  const got = j.meaning === 'upper_bound' ? `Up to ${formatPpm(j.lot.ppm, as)}` : formatPpm(j.lot.ppm, as)
   const floor = formatPpm(j.floorPpm, as)
+  const then = fix(j, as, readabilityG)
   switch (j.status) {
     case 'inside': return `${got}, inside ${floor} to ${ruleWords(j, as)}.`
-    case 'above_limit': return `${got}, limit ${ruleWords(j, as)}.${fix(j, as, readabilityG)}`
-    case 'limit_not_shown': return `${got}, but it may be up to ${formatPpm(j.lot.highPpm, as)}; limit ${ruleWords(j, as)}.${fix(j, as, readabilityG)}`
-    case 'below_floor': return `${got}, below the floor of ${floor}: too little is a hazard too.${fix(j, as, readabilityG)}`
-    case 'floor_not_shown': return `${got}, but it may be only ${formatPpm(j.lot.lowPpm, as)}; floor ${floor}.${fix(j, as, readabilityG)}`
+    case 'up_to': return `${got}, limit ${ruleWords(j, as)}. What the meat took up is not known without a test: cool it as if it were not cured.`
+    case 'outside_house': return `${got}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
+    case 'above_limit': return `${got}, limit ${ruleWords(j, as)}.${then}`
+    case 'limit_not_shown': return `${got}, but it may be up to ${formatPpm(j.lot.highPpm, as)}; limit ${ruleWords(j, as)}.${then}`
+    case 'below_floor': return `${got}, below the floor of ${floor}: too little is a hazard too.${then}`
+    case 'floor_not_shown': return `${got}, but it may be only ${formatPpm(j.lot.lowPpm, as)}; floor ${floor}.${then}`
     case 'no_nitrite': return ''
   }
 }
 
+const houseWords = (j: Judgement, as: Notation): string => {
+  const { floorPpm = null, maxPpm = null } = j.house ?? {}
+  const ends = [floorPpm === null ? '' : `from ${formatPpm(floorPpm, as)}`, maxPpm === null ? '' : `to ${formatPpm(maxPpm, as)}`].filter(end => end !== '')
+  return ends.length ? ` (${ends.join(' ')})` : ''
+}
+
 export const STATUS_WORDS: Record<Judgement['status'], string> = {
-  inside: 'inside the limits', above_limit: 'above the limit', limit_not_shown: 'may be above the limit',
+  inside: 'inside the limits', up_to: 'upper bound inside', outside_house: 'outside the shop\'s limits', above_limit: 'above the limit', limit_not_shown: 'may be above the limit',
   below_floor: 'below the floor', floor_not_shown: 'may be below the floor', no_nitrite: 'salt only',
 }
 
@@ -47,5 +59,20 @@ export const standingWords = (j: Judgement, as: Notation): string => {
   const confirmed = j.confirmed
     ? `confirmed by ${j.confirmed.by} on ${formatDate(j.confirmed.on, as.dates)} ${as.dates === 'iso' ? '' : j.confirmed.on.slice(0, 4)}`.trimEnd()
     : 'not confirmed by this shop'
-  return `${rules}; ${confirmed}. An aid: your inspector and local code decide.`
+  const lab = j.residual.length ? ` A laboratory result is needed before it goes out${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => row.maxPpm === null ? [] : formatPpm(row.maxPpm, as)).join(', ')} left in the product at most)` : ''}.` : ''
+  return `${rules}; ${confirmed}.${lab} An aid: your inspector and local code decide.`
+}
+
+/** What a figure means, for the method it was cured by. */
+export const MEANING_WORDS: Record<Judgement['meaning'], string> = {
+  exact: 'what went in', upper_bound: 'the most that can have gone in', none: 'no nitrite',
+}
+
+export const METHOD_WORDS: Record<CureMethod, { name: string, means: string }> = {
+  dry: { name: 'Measured dry', means: 'All that is weighed goes on and stays on: the ppm is what went in.' },
+  two_applications: { name: 'Two applications', means: 'Half now, the rest after the first draining. What drains away takes some along: the ppm is the most it can be.' },
+  excess: { name: 'Excess (salt box)', means: 'More goes on than is taken up. Applied ppm is only an upper bound; weigh back what is shaken off.' },
+  wet_equilibrium: { name: 'Brine until even', means: 'Meat and brine share what is in both: the ppm is exact once they are even.' },
+  wet_pick_up: { name: 'Brine by pick-up', means: 'Taken out before it is even. Weigh before and after; until then the ppm is the most it can be.' },
+  salt_only: { name: 'Salt only', means: 'No nitrite, so no ppm. Its own, stricter limits hold.' },
 }

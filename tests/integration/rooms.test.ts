@@ -60,7 +60,7 @@ describe('the Store', () => {
 describe('the Smokehouse', () => {
   it('holds pieces of several lots; each cools by its own nitrite', async () => {
     const cured = await taken()
-    const plain = await taken({ saltOnly: true, agent: null, salt: { lotCode: s.salt, weighed: '115' } })
+    const plain = await taken({ method: 'salt_only', agent: null, salt: { lotCode: s.salt, weighed: '115' } })
     const run = await smoked([...cured.ids, ...plain.ids])
     await shop.sql('UPDATE runs SET started_at = started_at - INTERVAL 5 HOUR WHERE code = ?', [run])
     await read(run, 'smoke', [[290, '9'], [270, '40'], [250, '58'], [240, '62']])

@@ -70,7 +70,7 @@ describe('holds', () => {
     expect((await maker.get(`/api/lots/${code}`)).body.openHolds).toEqual(['fridge_warm'])
   })
   it('a slow come-up holds; a lot without nitrite has four hours, not six', async () => {
-    const saltOnly = (await maker.post('/api/lots', rub(s, { saltOnly: true, agent: null, salt: { lotCode: s.salt, weighed: '115' } }))).body.code
+    const saltOnly = (await maker.post('/api/lots', rub(s, { method: 'salt_only', agent: null, salt: { lotCode: s.salt, weighed: '115' } }))).body.code
     const cured = (await maker.post('/api/lots', rub(s))).body.code
     const ids: number[] = []
     for (const code of [saltOnly, cured]) {
@@ -86,7 +86,7 @@ describe('holds', () => {
     expect((await maker.get(`/api/lots/${cured}`)).body.openHolds).toEqual([])
   })
   it('salt only under 1.8 % is not a cure', async () =>
-    expect(await maker.post('/api/lots', rub(s, { saltOnly: true, agent: null, salt: { lotCode: s.salt, weighed: '60' } }))).toMatchObject({ body: { code: 'salt_only_too_weak' } }))
+    expect(await maker.post('/api/lots', rub(s, { method: 'salt_only', agent: null, salt: { lotCode: s.salt, weighed: '60' } }))).toMatchObject({ body: { code: 'salt_only_too_weak' } }))
 })
 
 describe('corrections', () => {

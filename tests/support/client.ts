@@ -23,5 +23,6 @@ export class Client {
   }
 
   get = (path: string) => this.send('GET', path)
+  put = (path: string, body: unknown) => this.send('PUT', path, body)
   post = (path: string, body: unknown, headers?: Record<string, string>) => this.send('POST', path, body, headers)
 }

@@ -38,7 +38,7 @@ export async function stock(client: Client, more: Record<string, unknown> = {}):
 
 /** A lot of two pieces, 3.84 kg, at about 150 ppm: 9.2 g of no. 1. */
 export const rub = (s: Stock, more: Record<string, unknown> = {}) => ({
-  cut: 'belly', rind: 'off', saltOnly: false, pieces: [{ meatCode: s.meat, weight: '1840' }, { meatCode: s.meat, weight: '2.00 kg' }],
+  cut: 'belly', rind: 'off', method: 'dry', pieces: [{ meatCode: s.meat, weight: '1840' }, { meatCode: s.meat, weight: '2.00 kg' }],
   meatScaleId: s.meatScaleId, mixScaleId: s.mixScaleId, targets: { saltShare: '2.5', sugarShare: '1', saltBasis: 'total', nitritePpm: '150' },
   agent: { lotCode: s.agent, weighed: '9.2' }, salt: { lotCode: s.salt, weighed: '87.4' }, sugar: { lotCode: s.sugar, weighed: '38.4' },
   thicknessMm: '40', readyFromDay: 7, bestByDay: 14, fridgeId: s.fridgeId, note: null, ...more,

@@ -10,7 +10,7 @@ const props = defineProps<{ judgement: Judgement }>()
 const W = 116
 const { ppm } = useNotation()
 const lot = computed(() => props.judgement.lot)
-const scale = computed(() => beamScale(W, 5, props.judgement.row.maxPpm, lot.value ? [lot.value] : []))
+const scale = computed(() => beamScale(W, 5, props.judgement.maxPpm, lot.value ? [lot.value] : []))
 const x = (value: number) => scale.value.x(value)
 </script>
 
@@ -18,12 +18,12 @@ const x = (value: number) => scale.value.x(value)
   <span v-if="lot" class="small-beam" :title="STATUS_WORDS[judgement.status]">
     <svg :width="W" height="24" :viewBox="`0 0 ${W} 24`" aria-hidden="true">
       <line class="rod" x1="2" :x2="W - 2" y1="7" y2="7" />
-      <line class="span" :x1="x(judgement.floorPpm)" :x2="x(judgement.row.maxPpm)" y1="7" y2="7" />
-      <path class="post" :d="`M${x(judgement.floorPpm)} 2 v10 M${x(judgement.row.maxPpm)} 2 v10`" />
+      <line class="span" :x1="x(judgement.floorPpm)" :x2="x(judgement.maxPpm)" y1="7" y2="7" />
+      <path class="post" :d="`M${x(judgement.floorPpm)} 2 v10 M${x(judgement.maxPpm)} 2 v10`" />
       <line class="bar" :x1="x(lot.lowPpm)" :x2="x(lot.highPpm)" y1="12" y2="12" />
       <path class="body" :d="`M${x(lot.ppm) - 2} 12 h4 l3 10 h-10 z`" />
     </svg>
-    <span>{{ ppm(lot.ppm) }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
+    <span>{{ judgement.meaning === 'upper_bound' ? 'up to ' : '' }}{{ ppm(lot.ppm) }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
   </span>
   <span v-else class="small-beam soft">salt only</span>
 </template>

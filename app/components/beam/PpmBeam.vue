@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { PpmMeaning } from '#core/cure/cure-method'
+import type { HouseLimits } from '#core/rules/house'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
 import { beamScale, hangWeights } from './beam-scale'
 
 /** The beam: floor and limit as posts, the legal span between, the target as a notch, each piece a weight at its own ppm. */
-const props = defineProps<{ floorPpm: number, limitPpm: number, pieces: PpmWithBounds[], label: string, mayDrag?: boolean }>()
+const props = defineProps<{ floorPpm: number, limitPpm: number, pieces: PpmWithBounds[], label: string, mayDrag?: boolean, meaning?: PpmMeaning, house?: HouseLimits }>()
 const target = defineModel<number | null>('target', { default: null })
 
 const PAD = 34
@@ -27,9 +29,10 @@ const hung = computed(() => hangWeights(shown.value.map(piece => scale.value.x(p
 const whiskers = computed(() => shown.value.slice(0, WHISKERS))
 const weightsTop = computed(() => BEAM_Y + 26 + whiskers.value.length * 5)
 const height = computed(() => weightsTop.value + Math.max(0.4, Math.max(-1, ...hung.value.map(weight => weight.row)) + 1) * ROW_H + 40)
-const tone = (piece: PpmWithBounds | undefined) => !piece ? 'in' : piece.highPpm > props.limitPpm ? 'over' : piece.lowPpm < props.floorPpm ? 'under' : 'in'
+const tone = (piece: PpmWithBounds | undefined) => !piece ? 'in' : piece.highPpm > props.limitPpm ? 'over' : (props.meaning === 'upper_bound' ? piece.ppm : piece.lowPpm) < props.floorPpm ? 'under' : 'in'
 const x = (value: number) => scale.value.x(value)
 
+const housePosts = computed(() => [props.house?.floorPpm, props.house?.maxPpm].filter((value): value is number => typeof value === 'number'))
 const dragging = ref(false)
 function set(value: number): void {
   target.value = Math.round(Math.min(Math.max(value, 0), scale.value.maxPpm))
@@ -61,6 +64,7 @@ function onKey(event: KeyboardEvent): void {
       <line v-for="post in [floorPpm, limitPpm]" :key="post" class="guide" :x1="x(post)" :x2="x(post)" :y1="BEAM_Y" :y2="height - 22" />
       <rect class="rod" :x="PAD - 12" :y="BEAM_Y - 4" :width="width - 2 * PAD + 24" height="8" rx="4" />
       <rect class="span" :x="x(floorPpm)" :y="BEAM_Y - 4" :width="x(limitPpm) - x(floorPpm)" height="8" />
+      <g v-for="post in housePosts" :key="`h${post}`" class="post house"><path :d="`M${x(post)} ${BEAM_Y + 5} V${BEAM_Y - 14}`" /><text :x="x(post)" :y="BEAM_Y - 18">house {{ number(post, 0) }}</text></g>
       <g class="post floor">
         <path :d="`M${x(floorPpm)} ${BEAM_Y + 7} V${BEAM_Y - 26}`" />
         <text :x="x(floorPpm)" :y="BEAM_Y - 33">floor {{ number(floorPpm, 0) }}</text>
@@ -81,7 +85,8 @@ function onKey(event: KeyboardEvent): void {
       </g>
       <g v-if="target !== null" class="notch-mark" :transform="`translate(${x(target) - 28} ${BEAM_Y - 30})`"><path d="M16 4 h24 v13 l-12 13 l-12 -13 z" /><text x="28" y="16">{{ number(target, 0) }}</text></g>
       <text v-if="pieces.length > MOST_SHOWN" :x="PAD" :y="height - 28" class="more">and {{ pieces.length - MOST_SHOWN }} more pieces at the same ppm</text>
-      <text v-if="!pieces.length" :x="width / 2" :y="BEAM_Y + 34" class="more mid">Enter a piece, and it hangs here at its ppm.</text>
+      <text v-if="!pieces.length" :x="width / 2" :y="BEAM_Y + 34" class="more mid">{{ meaning === 'none' ? 'Salt only: no nitrite, nothing hangs here.' : 'Enter a piece, and it hangs here at its ppm.' }}</text>
+      <text v-if="pieces.length && meaning === 'upper_bound'" :x="PAD" :y="14" class="more">Each weight hangs at the most it can be: an upper bound.</text>
     </svg>
     <button
       v-if="mayDrag && target !== null" type="button" class="notch plain" role="slider" aria-label="Nitrite target" :style="{ left: `${x(target)}px`, top: `${BEAM_Y - 30}px` }"
@@ -106,6 +111,7 @@ text { font-family: var(--sans); font-size: 12.5px; fill: var(--soft); text-anch
 .post path { stroke: var(--peat); stroke-width: 5; fill: none; stroke-linecap: square; }
 .post text { font-weight: 600; fill: var(--peat); font-size: 14px; }
 .limit path { stroke: var(--ember); }
+.house path { stroke: var(--heather); stroke-width: 3; } .house text { font-size: 11.5px; font-weight: 500; }
 .whisker line { stroke: var(--soft); stroke-width: 2; stroke-linecap: round; opacity: .85; }
 .whisker circle { fill: var(--peat); }
 .whisker.over line { stroke: var(--ember); }

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import type { Judgement } from '#shared/contracts/judgement'
-import { standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
+import { MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
@@ -13,7 +13,7 @@ const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : hol
 
 <template>
   <div class="verdict" :class="tone" aria-live="polite">
-    <div class="row"><strong class="about">{{ about }}</strong><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark></div>
+    <div class="row"><strong class="about">{{ about }}</strong><span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark></div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
     <p class="small soft">{{ standingWords(judgement, as) }}</p>
   </div>

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { beamScale, hangWeights } from './beam-scale'
 
@@ -21,5 +22,16 @@ describe('the beam', () => {
     const hung = hangWeights(Array.from({ length: 40 }, () => 780), 40, 800)
     expect(new Set(hung.map(w => `${w.atX}|${w.row}`)).size).toBe(40)
     expect(hung.every(w => w.atX >= 40 && w.atX <= 800)).toBe(true)
+  })
+  it('fans out neighbours that are close but not alike, the beam\'s order kept', () => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: 40, max: 800 }), { minLength: 1, maxLength: 24 }), (xs) => {
+      const hung = hangWeights(xs, 40, 800)
+      for (const a of hung) {
+        for (const b of hung) {
+          if (a.number < b.number && a.row === b.row) expect(Math.abs(a.atX - b.atX)).toBeGreaterThan(20)
+        }
+      }
+      expect(hung.map(w => w.number).toSorted((a, b) => a - b)).toEqual(xs.map((_x, i) => i + 1))
+    }))
   })
 })

@@ -43,12 +43,34 @@ export function hangWeights(xs: readonly number[], leftX: number, rightX: number
     const near = [...clusters.keys()].find(key => Math.abs(key - x) < SPACING_PX / 2)
     clusters.set(near ?? x, [...clusters.get(near ?? x) ?? [], i])
   })
-  return [...clusters.values()].flatMap(members => members.map((member, k) => {
+  return joined([...clusters.values()], xs, leftX, rightX).flatMap(members => members.map((member, k) => {
     const row = Math.floor(k / IN_A_ROW)
-    const inRow = Math.min(IN_A_ROW, members.length - row * IN_A_ROW)
-    const centreX = members.reduce((sum, m) => sum + xs[m]!, 0) / members.length
-    const half = (inRow - 1) / 2 * SPACING_PX
-    const middleX = Math.min(Math.max(centreX, leftX + half), rightX - half)
-    return { number: member + 1, atX: middleX + (k % IN_A_ROW) * SPACING_PX - half, hookX: xs[member]!, row }
+    const half = (Math.min(IN_A_ROW, members.length - row * IN_A_ROW) - 1) / 2 * SPACING_PX
+    const middleX = middleOf(members, xs, leftX, rightX)
+    return { number: member + 1, atX: Math.min(Math.max(middleX, leftX + half), rightX - half) + (k % IN_A_ROW) * SPACING_PX - half, hookX: xs[member]!, row }
   }))
+}
+
+const halfOf = (members: readonly number[]) => (Math.min(IN_A_ROW, members.length) - 1) / 2 * SPACING_PX
+/** Where a cluster hangs: at its mean, kept inside the beam. */
+function middleOf(members: readonly number[], xs: readonly number[], leftX: number, rightX: number): number {
+  const mean = members.reduce((sum, m) => sum + xs[m]!, 0) / members.length
+  return Math.min(Math.max(mean, leftX + halfOf(members)), rightX - halfOf(members))
+}
+
+/** Clusters that would touch once they are fanned out become one, until none do. */
+function joined(clusters: readonly number[][], xs: readonly number[], leftX: number, rightX: number): number[][] {
+  const inOrder = clusters.map(members => members.toSorted((a, b) => xs[a]! - xs[b]! || a - b)).toSorted((a, b) => xs[a[0]!]! - xs[b[0]!]!)
+  const made: number[][] = []
+  for (const cluster of inOrder) {
+    let members = cluster
+    for (let last = made.at(-1); last; last = made.at(-1)) {
+      const gap = middleOf(members, xs, leftX, rightX) - halfOf(members) - middleOf(last, xs, leftX, rightX) - halfOf(last)
+      if (gap >= SPACING_PX) break
+      made.pop()
+      members = [...last, ...members]
+    }
+    made.push(members)
+  }
+  return made
 }

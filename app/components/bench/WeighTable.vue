@@ -1,24 +1,38 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { isNearlyPure } from '#core/agents/agent-kinds'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
+import type { MixRole } from '#shared/contracts/store'
+import { wordsFor } from '#shared/messages/en'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import type { BenchDraft } from './bench-draft'
-import type { useBench } from './use-bench'
+import type { Bench } from './use-bench'
+import WeighThrough from './WeighThrough.vue'
+import { setWeighed, weighLines } from './weigh-lines'
 
-const props = defineProps<{ bench: ReturnType<typeof useBench>, view: BenchView, errorAt: (path: string) => string | undefined }>()
+const props = defineProps<{ bench: Bench, view: BenchView, errorAt: (path: string) => string | undefined }>()
 const draft = defineModel<BenchDraft>({ required: true })
-const { grams, percent } = useNotation()
+const { as, meat, grams, percent } = useNotation()
+const through = ref(false)
 const division = computed(() => props.bench.mixScale.value?.readabilityG ?? 0.1)
-const plan = computed(() => props.bench.plan.value?.ok ? props.bench.plan.value.value : null)
+const plan = computed(() => props.bench.made.value)
+const agentLot = computed(() => props.bench.agentLot.value)
+const now = (massG: number | undefined) => massG === undefined ? undefined : massG * props.bench.firstShare.value
 const rows = computed(() => [
-  ...(draft.value.saltOnly ? [] : [{ role: 'agent' as const, kind: 'curing_salt' as const, name: 'Curing salt', massG: plan.value?.agentG, lot: props.bench.agentLot.value }]),
-  { role: 'salt' as const, kind: 'salt' as const, name: 'Salt', massG: plan.value?.saltG, lot: props.bench.saltLot.value },
-  { role: 'sugar' as const, kind: 'sugar' as const, name: 'Sugar', massG: plan.value?.sugarG, lot: props.bench.sugarLot.value },
+  ...(draft.value.method === 'salt_only' ? [] : [{ role: 'agent' as const, name: agentLot.value?.kind === 'mix' ? 'Bulk mix' : 'Curing salt', massG: now(plan.value?.agentG), lot: agentLot.value }]),
+  ...(props.bench.fromAgentOnly.value
+    ? []
+    : [
+        { role: 'salt' as const, name: 'Salt', massG: now(plan.value?.saltG), lot: props.bench.saltLot.value },
+        { role: 'sugar' as const, name: 'Sugar', massG: now(plan.value?.sugarG), lot: props.bench.sugarLot.value },
+      ]),
 ])
-const lotChoices = (kind: 'curing_salt' | 'salt' | 'sugar') => props.bench.lotsOf(kind).map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` }))
+const lines = computed(() => weighLines(draft.value, props.bench))
+const refused = computed(() => props.bench.agentRefused.value && wordsFor(props.bench.agentRefused.value.code, props.bench.agentRefused.value.params, as.value))
+const lotChoices = (role: MixRole) => props.bench.lotsOf(role).map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}`, props: { subtitle: `${grams(lot.leftG)} left${lot.bestBefore && lot.bestBefore < props.view.today ? `, best before ${lot.bestBefore}` : ''}${lot.iodised ? ', iodised' : ''}` } }))
 const scales = (purpose: 'meat' | 'mix') => props.view.scales.filter(scale => scale.purpose === purpose).map(scale => ({ value: scale.id, title: `${scale.name}, reads to ${scale.readabilityG} g` }))
 const stateOf = (id: number | undefined) => props.view.scales.find(scale => scale.id === id)
 function nextField(role: string): void {
@@ -30,18 +44,20 @@ function nextField(role: string): void {
 
 <template>
   <section aria-labelledby="weigh-head" class="stack-tight">
-    <h2 id="weigh-head">Weigh</h2>
-    <p v-if="!draft.saltOnly" class="caution"><strong>Curing salt is poisonous.</strong> Weigh it, never by eye; keep it locked, apart from table salt. No. 1 is not no. 2.</p>
+    <div class="ruled-head"><h2 id="weigh-head">Weigh{{ bench.firstShare.value < 1 ? ', first application' : '' }}</h2><VBtn v-if="lines.length" variant="outlined" class="floor" @click="through = true">One by one, large</VBtn></div>
+    <WeighThrough v-model="through" :lines="lines" :readability-g="division" @weighed="(key, typed) => setWeighed(draft, key, typed)" />
+    <p v-if="draft.method !== 'salt_only'" class="caution"><strong>Curing salt is poisonous.</strong> Weigh it, never by eye; keep it locked, apart from table salt. No. 1 is not no. 2.<template v-if="agentLot?.agent && isNearlyPure(agentLot.agent)"> <strong>This one is nearly pure: one gram can kill.</strong> Only on a scale that reads to 0.01 g.</template></p>
+    <p v-if="refused" class="caution grave" role="alert">{{ refused }}</p>
     <div class="scroll-x">
       <table class="ruled">
         <thead><tr><th scope="col">Ingredient</th><th scope="col" class="num">Weigh</th><th scope="col">From</th><th scope="col">Really weighed</th></tr></thead>
         <tbody>
           <tr v-for="row in rows" :key="row.role" :data-role="row.role">
-            <td><strong>{{ row.name }}</strong><div v-if="row.lot?.agent" class="small soft">{{ percent(row.lot.agent.nitriteFraction, 2) }} nitrite by certificate {{ row.lot.certificate }}</div></td>
+            <td><strong>{{ row.name }}</strong><div v-if="row.lot?.agent" class="small soft">{{ percent(row.lot.agent.nitriteFraction, 2) }} nitrite{{ row.lot.agent.nitriteAs === 'NaNO2' ? '' : ` as ${row.lot.agent.nitriteAs}` }}{{ row.lot.certificate ? ` by certificate ${row.lot.certificate}` : '' }}</div></td>
             <td class="num"><span class="big">{{ row.massG === undefined ? '–' : grams(row.massG, division) }}</span></td>
             <td class="from">
               <VSelect
-                :model-value="row.lot?.code" :items="lotChoices(row.kind)" :label="`${row.name} lot`" density="compact" :error-messages="errorAt(`${row.role}.lotCode`)"
+                :model-value="row.lot?.code" :items="lotChoices(row.role)" :label="`${row.name} lot`" density="compact" :error-messages="errorAt(`${row.role}.lotCode`)"
                 no-data-text="None in the store" @update:model-value="draft[row.role].lotCode = $event ?? ''"
               />
             </td>
@@ -50,9 +66,8 @@ function nextField(role: string): void {
         </tbody>
       </table>
     </div>
-    <div class="row spread">
-      <p v-if="plan" class="soft small">Salt comes to {{ percent(plan.totalSaltShare, 2) }} in all, {{ percent(plan.addedSaltShare, 2) }} added. Mix evenly: {{ grams(plan.mixG, division) }}, shared by weight.</p>
-    </div>
+    <p v-if="agentLot?.kind === 'mix' && plan" class="soft small">Take {{ grams(plan.agentG, division) }} of {{ agentLot.name }}: {{ meat(Math.max(0, agentLot.leftG - plan.agentG)) }} will be left of {{ meat(agentLot.amountG) }}. Stir it well before you take.</p>
+    <p v-if="plan" class="soft small">Salt comes to {{ percent(plan.totalSaltShare, 2) }} in all, {{ percent(plan.addedSaltShare, 2) }} added; sugar {{ percent(plan.totalSugarShare, 2) }}. Mix evenly: {{ grams(plan.mixG, division) }}, shared by weight.<template v-if="bench.firstShare.value < 1"> The rest, {{ grams(plan.mixG * (1 - bench.firstShare.value), division) }}, goes on after the first draining.</template></p>
     <div class="scales">
       <VSelect :model-value="bench.meatScale.value?.id" :items="scales('meat')" label="Meat weighed on" density="compact" @update:model-value="draft.meatScaleId = $event" />
       <VSelect :model-value="bench.mixScale.value?.id" :items="scales('mix')" label="Cure weighed on" density="compact" @update:model-value="draft.mixScaleId = $event" />

@@ -1,95 +1,116 @@
 import { computed, type Ref } from 'vue'
+import { agentFault } from '#core/agents/agent-fault'
+import { isWet, legalMethod } from '#core/cure/cure-method'
 import { formulate } from '#core/cure/formulate'
+import { equalScoopsPpm, type CureWeighed } from '#core/cure/pieces-ppm'
 import { shareByWeight } from '#core/cure/share-by-weight'
 import { suggestedSpan } from '#core/curing/day-rules'
+import { choicesFor, limitsFor } from '#core/rules/limits'
 import { parseDecimal } from '#core/units/parse-decimal'
-import { parsePercent } from '#core/units/parse-fraction'
-import { parseWeight, type WeightEntry } from '#core/units/parse-weight'
-import { INGREDIENT_RANGE, PIECE_RANGE, THICKNESS_RANGE_MM } from '#shared/contracts/fields'
+import { INGREDIENT_RANGE, THICKNESS_RANGE_MM } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
-import type { IngredientKind } from '#shared/contracts/store'
-import { judgeLot } from '#shared/judging/judge-lot'
+import { BRINE_RANGE } from '#shared/contracts/rub'
+import type { MixRole } from '#shared/contracts/store'
+import { judgeLot, type JudgeQuestion } from '#shared/judging/judge-lot'
 import type { BenchDraft, Weighed } from './bench-draft'
-
-const NO_LIMITS = { min: 0, max: 100 }
+import { gramsOf, lotsFor, readPieces, readQuestion, shareOf } from './read-draft'
+import { rubBody } from './rub-body'
 
 /** Everything the Bench works out from what is typed; all of it by the core, none of it here. */
 export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
-  const pieces = computed(() => draft.value.pieces.map((piece) => {
-    const parsed = parseWeight(piece.weight, PIECE_RANGE)
-    return { ...piece, parsed: parsed.ok ? parsed.value : null }
-  }))
+  const pieces = computed(() => readPieces(draft.value))
   const good = computed(() => pieces.value.flatMap(piece => piece.parsed ? [piece.parsed] : []))
-  const greenG = computed(() => good.value.reduce((sum, piece: WeightEntry) => sum + piece.netG, 0))
+  const greenG = computed(() => good.value.reduce((sum, piece) => sum + piece.netG, 0))
 
   const scaleOf = (purpose: 'meat' | 'mix', id: number | null) =>
     view.value?.scales.find(scale => scale.id === id) ?? view.value?.scales.find(scale => scale.purpose === purpose)
   const meatScale = computed(() => scaleOf('meat', draft.value.meatScaleId))
   const mixScale = computed(() => scaleOf('mix', draft.value.mixScaleId))
-  const lotsOf = (kind: IngredientKind) => view.value?.ingredients.filter(lot => lot.kind === kind && lot.leftG > 0) ?? []
-  const chosen = (kind: IngredientKind, weighed: Weighed) => lotsOf(kind).find(lot => lot.code === weighed.lotCode) ?? lotsOf(kind)[0] ?? null
-  const agentLot = computed(() => draft.value.saltOnly ? null : chosen('curing_salt', draft.value.agent))
+  const ingredients = computed(() => view.value?.ingredients ?? [])
+  const lotsOf = (role: MixRole) => lotsFor(ingredients.value, role, view.value?.today ?? '')
+  const chosen = (role: MixRole, weighed: Weighed) => lotsOf(role).find(lot => lot.code === weighed.lotCode) ?? lotsOf(role)[0] ?? null
+  const agentLot = computed(() => draft.value.method === 'salt_only' ? null : chosen('agent', draft.value.agent))
   const saltLot = computed(() => chosen('salt', draft.value.salt))
   const sugarLot = computed(() => chosen('sugar', draft.value.sugar))
-  const agent = computed(() => agentLot.value?.agent ?? null)
+  const fromAgentOnly = computed(() => draft.value.fromAgentOnly || agentLot.value?.kind === 'mix')
 
-  const targets = computed(() => {
-    const salt = parsePercent(draft.value.saltShare, NO_LIMITS)
-    const sugar = parsePercent(draft.value.sugarShare, NO_LIMITS)
-    return salt.ok && sugar.ok
-      ? { saltShare: salt.value, sugarShare: sugar.value, saltBasis: draft.value.saltBasis, nitritePpm: draft.value.targetPpm }
-      : null
+  const limitQuestion = computed(() => view.value && {
+    rules: view.value.rules, cut: draft.value.cut, method: legalMethod(draft.value.method), rind: draft.value.rind, choiceId: draft.value.choiceId, house: view.value.shop.house,
   })
-  const plan = computed(() => targets.value && mixScale.value && greenG.value > 0 && (agent.value || draft.value.saltOnly)
-    ? formulate(greenG.value, agent.value, targets.value, mixScale.value.readabilityG)
-    : null)
-  /** Each piece's share of the mix, and of each ingredient in it, in the order of the pieces. */
-  const shares = computed(() => {
-    if (!plan.value?.ok) return []
-    const { mixG, agentG, saltG, sugarG } = plan.value.value
-    const of = (massG: number) => shareByWeight(massG, good.value.map(piece => piece.netG))
-    const [mix, agentShares, salt, sugar] = [of(mixG), of(agentG), of(saltG), of(sugarG)]
-    return mix.map((shareG, i) => ({ mixG: shareG, agentG: agentShares[i]!, saltG: salt[i]!, sugarG: sugar[i]! }))
-  })
-
-  const judge = (agentG: number, mixG: number) => {
-    if (!view.value || !meatScale.value || !mixScale.value || good.value.length === 0) return null
-    return judgeLot({
-      rules: view.value.rules, cut: draft.value.cut, rind: draft.value.rind, confirmed: view.value.shop.confirmed,
-      pieces: good.value.map(piece => ({ massG: piece.netG, readings: piece.readings })),
-      meatReadabilityG: meatScale.value.readabilityG, mixReadabilityG: mixScale.value.readabilityG,
-      agent: agent.value, agentG, mixG,
+  const limits = computed(() => limitQuestion.value && limitsFor(limitQuestion.value))
+  const choices = computed(() => limitQuestion.value ? choicesFor(limitQuestion.value) : [])
+  /** Why the chosen agent may not be used here; null when it may. */
+  const agentRefused = computed(() => {
+    const lot = agentLot.value
+    if (!lot?.agent || !limits.value || !view.value) return null
+    const fit = agentFault({
+      kind: lot.agentKind ?? 'own', agent: lot.agent, name: `${lot.code} ${lot.name}`, certificate: lot.certificate, bestBefore: lot.bestBefore, today: view.value.today,
+      purpose: draft.value.purpose, nitrateMaxPpm: limits.value.nitrateMaxPpm, jurisdiction: view.value.rules.jurisdiction,
     })
-  }
-  const planned = computed(() => plan.value?.ok ? judge(plan.value.value.agentG, plan.value.value.mixG) : null)
-  const grams = (weighed: Weighed) => {
-    const parsed = parseWeight(weighed.weighed, INGREDIENT_RANGE)
-    return parsed.ok ? parsed.value.netG : null
-  }
-  /** The verdict on what was really weighed, once it was. */
-  const weighed = computed(() => {
-    const agentG = draft.value.saltOnly ? 0 : grams(draft.value.agent)
-    const saltG = grams(draft.value.salt)
-    if (agentG === null || saltG === null) return null
-    return judge(agentG, agentG + saltG + (grams(draft.value.sugar) ?? 0))
+    return fit.ok ? null : fit
   })
+
+  const question = computed(() => mixScale.value
+    ? readQuestion(draft.value, { piecesG: good.value.map(piece => piece.netG), agentLot: agentLot.value, ingredients: ingredients.value, readabilityG: mixScale.value.readabilityG })
+    : null)
+  const plan = computed(() => question.value && formulate(question.value))
+  const made = computed(() => plan.value?.ok ? plan.value.value : null)
+  /** Each piece's share of the mix, in the order of the pieces that have a weight. */
+  const shares = computed(() => made.value?.pieces ?? [])
+  const firstShare = computed(() => draft.value.method === 'two_applications' ? shareOf(draft.value.firstShare) ?? 1 : 1)
+
+  const base = computed(() => view.value && meatScale.value && mixScale.value && good.value.length > 0
+    ? {
+        rules: view.value.rules, cut: draft.value.cut, rind: draft.value.rind, method: draft.value.method, choiceId: draft.value.choiceId, house: view.value.shop.house,
+        confirmed: view.value.shop.confirmed, pieces: good.value.map(piece => ({ massG: piece.netG, readings: piece.readings })),
+        meatReadabilityG: meatScale.value.readabilityG, mixReadabilityG: mixScale.value.readabilityG, agent: agentLot.value?.agent ?? null,
+        agentReadings: firstShare.value < 1 ? 2 : 1, weighedBackG: gramsOf(draft.value.weighedBack, INGREDIENT_RANGE) ?? 0, mostPickUp: shareOf(draft.value.mostPickUp) ?? 1,
+      }
+    : null)
+  const planQuestion = computed<JudgeQuestion | null>(() => base.value && made.value && { ...base.value, agentG: made.value.agentG, mixG: made.value.mixG, waterG: made.value.waterG })
+  const planned = computed(() => planQuestion.value && judgeLot(planQuestion.value))
+  const scoops = computed(() => {
+    const q = planQuestion.value
+    return q?.agent && !isWet(draft.value.method) ? equalScoopsPpm({ ...q, agent: q.agent } satisfies CureWeighed) : []
+  })
+
+  const weighedG = (weighed: Weighed) => gramsOf(weighed.weighed, INGREDIENT_RANGE)
+  /** What was really weighed, once enough of it was; for two applications the rest counts as planned. */
+  const weighedQuestion = computed<JudgeQuestion | null>(() => {
+    const agentG = draft.value.method === 'salt_only' ? 0 : weighedG(draft.value.agent)
+    const saltG = fromAgentOnly.value || made.value?.saltG === 0 ? 0 : weighedG(draft.value.salt)
+    if (!base.value || !made.value || agentG === null || saltG === null) return null
+    const spicesG = draft.value.seasonings.reduce((sum, s) => sum + (s.group === 'all' ? weighedG(s) ?? 0 : 0), 0)
+    const rest = 1 - firstShare.value
+    return {
+      ...base.value, agentG: agentG + rest * made.value.agentG, mixG: agentG + saltG + (weighedG(draft.value.sugar) ?? 0) + spicesG + rest * made.value.mixG,
+      waterG: isWet(draft.value.method) ? gramsOf(draft.value.water, BRINE_RANGE) ?? made.value.waterG : 0,
+    }
+  })
+  const weighed = computed(() => weighedQuestion.value && judgeLot(weighedQuestion.value))
 
   const thicknessMm = computed(() => {
     const parsed = parseDecimal(draft.value.thickness)
     return parsed.ok && parsed.value >= THICKNESS_RANGE_MM.min && parsed.value <= THICKNESS_RANGE_MM.max ? parsed.value : null
   })
   const span = computed(() => suggestedSpan(thicknessMm.value ?? 40))
+  /** Bags with what goes into each; pieces without one stand alone. */
+  const bags = computed(() => {
+    const mixOf = made.value ? shareByWeight(made.value.mixG, good.value.map(piece => piece.netG)) : []
+    const numbers = [...new Set(pieces.value.flatMap(piece => piece.bag ?? []))].toSorted((a, b) => a - b)
+    return numbers.map(number => ({
+      number, pieces: pieces.value.flatMap((piece, i) => piece.bag === number ? [i + 1] : []),
+      mixG: pieces.value.reduce((sum, piece, i) => piece.bag === number ? sum + (mixOf[i] ?? 0) : sum, 0),
+    }))
+  })
 
-  /** The body of "Rub this lot", as typed. */
-  const body = computed(() => ({
-    cut: draft.value.cut, rind: draft.value.rind, saltOnly: draft.value.saltOnly, pieces: draft.value.pieces,
-    meatScaleId: meatScale.value?.id ?? 0, mixScaleId: mixScale.value?.id ?? 0,
-    targets: { saltShare: draft.value.saltShare, sugarShare: draft.value.sugarShare, saltBasis: draft.value.saltBasis, nitritePpm: String(draft.value.targetPpm) },
-    agent: draft.value.saltOnly ? null : { lotCode: agentLot.value?.code ?? '', weighed: draft.value.agent.weighed },
-    salt: { lotCode: saltLot.value?.code ?? '', weighed: draft.value.salt.weighed },
-    sugar: draft.value.sugar.weighed.trim() === '' ? null : { lotCode: sugarLot.value?.code ?? '', weighed: draft.value.sugar.weighed },
-    thicknessMm: draft.value.thickness, readyFromDay: draft.value.readyFromDay ?? span.value.readyFromDay, bestByDay: draft.value.bestByDay ?? span.value.bestByDay,
-    fridgeId: draft.value.fridgeId ?? view.value?.fridges[0]?.id ?? 0, note: draft.value.note || null,
+  const body = computed(() => rubBody(draft.value, {
+    meatScaleId: meatScale.value?.id ?? 0, mixScaleId: mixScale.value?.id ?? 0, fridgeId: draft.value.fridgeId ?? view.value?.fridges[0]?.id ?? 0,
+    agentCode: agentLot.value?.code ?? '', saltCode: saltLot.value?.code ?? '', sugarCode: sugarLot.value?.code ?? '', fromAgentOnly: fromAgentOnly.value, span: span.value,
   }))
-  return { pieces, greenG, meatScale, mixScale, lotsOf, agentLot, saltLot, sugarLot, plan, shares, planned, weighed, thicknessMm, span, body }
+  return {
+    pieces, good, greenG, meatScale, mixScale, ingredients, lotsOf, agentLot, saltLot, sugarLot, fromAgentOnly, limits, choices, agentRefused,
+    plan, made, shares, firstShare, planned, scoops, weighed, thicknessMm, span, bags, body,
+  }
 }
+export type Bench = ReturnType<typeof useBench>

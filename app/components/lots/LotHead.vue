@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
+import { METHOD_WORDS } from '#shared/messages/verdict'
 import StateMark from '~/components/common/StateMark.vue'
-import CodeBars from './CodeBars.vue'
+import CodeBars from '~/components/common/CodeBars.vue'
 import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { lotStage } from '~/composables/lot-stage'
@@ -20,10 +21,13 @@ const day = computed(() => lotTwine(props.lot, props.nowMs).day)
       <h1 class="code">{{ lot.code }}</h1>
       <p class="what">{{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>, {{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }} green weight</p>
       <p class="soft">Rubbed {{ moment(lot.rubbedAtMs) }} by {{ lot.rubbedBy }}; {{ lot.zone.replace('_', ' ') }} clock</p>
+      <p>{{ METHOD_WORDS[lot.method].name }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">; {{ lot.recipe.name }}, <span class="code">{{ lot.recipe.code }}</span> revision {{ lot.recipe.number }}</template></p>
+      <p v-if="lot.allergens.length"><strong>Allergens:</strong> {{ lot.allergens.join(', ') }}</p>
       <p v-if="lot.note">{{ lot.note }}</p>
     </div>
     <div class="state">
       <StateMark :tone="stage.tone">{{ stage.words }}{{ lot.cureEndedAtMs === null ? `, day ${day}` : '' }}</StateMark>
+      <StateMark v-if="lot.secondDue" tone="watch">second application to come</StateMark>
       <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder, cook before eating</StateMark>
     </div>
     <CodeBars :code="lot.code" />

@@ -36,5 +36,6 @@ a { flex: 1; display: grid; place-items: center; min-height: 48px; padding: 0 .9
 a:hover { background: var(--sheet); }
 a[aria-current] { background: var(--peat); color: var(--bone); }
 a:focus-visible { outline-offset: -4px; }
-@media (max-width: 860px) { .room-strip { padding: 0 .9rem; } a { min-height: 56px; padding: 0 1.05rem; } }
+@media (max-width: 1000px) { .room-strip { padding: 0 .9rem; } a { min-height: 56px; padding: 0 .52rem; font-size: .9rem; } }
+@media (max-width: 700px) { a { padding: 0 1.05rem; font-size: 1rem; } }
 </style>

@@ -12,6 +12,7 @@ const { clock, meat } = useNotation()
 
 const WHERE: Record<TaskKind, { room: string, to: (subject: string) => string, words: string }> = {
   turn: { room: 'Cold room', to: code => `/cold-room#${code}`, words: 'Turn all pieces' },
+  second_half: { room: 'Bench', to: code => `/lots/${code}`, words: 'Second application' },
   end_cure: { room: 'Cold room', to: code => `/cold-room#${code}`, words: 'Ready: take out and rinse' },
   read_fridge: { room: 'Cold room', to: () => '/cold-room', words: 'Read the fridge' },
   read_smoke: { room: 'Smokehouse', to: code => `/runs/${code}`, words: 'Read chamber and core' },
@@ -26,7 +27,7 @@ const detail = (subject: string): string => {
   const run = props.runs.find(r => r.code === subject)
   return run ? `${run.smoker}, ${run.lots.join(' and ')}` : ''
 }
-const rooms = computed(() => ['Cold room', 'Smokehouse', 'Slicing table']
+const rooms = computed(() => ['Bench', 'Cold room', 'Smokehouse', 'Slicing table']
   .map(room => ({ room, tasks: props.tasks.filter(task => WHERE[task.kind].room === room) })).filter(group => group.tasks.length))
 </script>
 
@@ -42,7 +43,7 @@ const rooms = computed(() => ['Cold room', 'Smokehouse', 'Slicing table']
             <span class="what">{{ WHERE[task.kind].words }}</span>
             <span class="who"><span :class="{ code: /^[A-Z]-/.test(task.subject) }">{{ task.subject }}</span> <span class="soft small">{{ detail(task.subject) }}</span></span>
             <span class="when">
-              <StateMark v-if="task.late" tone="act">{{ task.byMs ? `late, by ${clock(task.byMs)}` : 'past best by' }}</StateMark>
+              <StateMark v-if="task.late" tone="act">{{ task.byMs ? `late, by ${clock(task.byMs)}` : task.kind === 'second_half' ? 'drained over a day ago' : 'past best by' }}</StateMark>
               <template v-else>{{ task.byMs ? `by ${clock(task.byMs)}` : 'today' }}</template>
             </span>
           </NuxtLink>

@@ -11,6 +11,7 @@ import VerdictNote from '~/components/beam/VerdictNote.vue'
 import HoldList from '~/components/common/HoldList.vue'
 import BookList from '~/components/common/BookList.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
+import AfterRub from '~/components/lots/AfterRub.vue'
 import LotCure from '~/components/lots/LotCure.vue'
 import LotHead from '~/components/lots/LotHead.vue'
 import HoldButton from '~/components/lots/HoldButton.vue'
@@ -48,9 +49,10 @@ watch(() => route.params.code, load)
       <LotCure :lot="lot" :now-ms="nowMs" />
       <section class="stack-tight" aria-label="Nitrite">
         <h2>Nitrite</h2>
-        <PpmBeam v-if="lot.judgement.lot" :floor-ppm="lot.judgement.floorPpm" :limit-ppm="lot.judgement.row.maxPpm" :pieces="lot.judgement.pieces" :target="lot.targets.nitritePpm" :label="`Beam of ${lot.code}`" />
+        <PpmBeam v-if="lot.judgement.lot" :floor-ppm="lot.judgement.floorPpm" :limit-ppm="lot.judgement.maxPpm" :house="lot.judgement.house" :meaning="lot.judgement.meaning" :pieces="lot.judgement.pieces" :target="lot.targets.nitritePpm" :label="`Beam of ${lot.code}`" />
         <VerdictNote :judgement="lot.judgement" :mix-readability-g="0.1" about="As weighed" />
       </section>
+      <AfterRub :lot="lot" @changed="load" />
       <LotWeights :lot="lot" @corrected="load" />
       <LotPacks :lot="lot" @corrected="load" />
       <BalanceTable v-if="lot.readyG !== null" :green-g="lot.greenG" :parts="parts" :balance="massBalance({ greenG: lot.greenG, ...parts })" />

@@ -47,7 +47,7 @@ onMounted(load)
         <MeatTable v-else :meat="view.meat" @changed="load" />
       </section>
       <section aria-labelledby="dry-list">
-        <div class="row spread head"><h2 id="dry-list">Salts, sugars, spices</h2><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div>
+        <div class="ruled-head"><h2 id="dry-list">Salts, sugars, spices</h2><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div>
         <p v-if="!view.ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
         <IngredientTable v-else :ingredients="view.ingredients" @changed="load" />
       </section>
@@ -55,7 +55,3 @@ onMounted(load)
     </div>
   </div>
 </template>
-
-<style scoped>
-.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
-</style>

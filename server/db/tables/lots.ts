@@ -1,9 +1,14 @@
+import type { Purpose } from '#core/agents/agent-fault'
+import type { CureMethod } from '#core/cure/cure-method'
+import type { AmountKind } from '#core/cure/seasoning'
+import type { SideShares } from '#core/cure/share-by-side'
+import type { MixRole } from '#shared/contracts/store'
 import type { Cut, Rind } from '#core/rules/cuts'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
-import { bool, day, decimal, grams, instant, int, json, nullable, text } from '../column'
+import { bool, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
 import { tableSpec, voidableSpec } from '../table'
 
 export const lots = voidableSpec('lots', {
@@ -13,15 +18,20 @@ export const lots = voidableSpec('lots', {
   meatReadabilityG: grams(), mixReadabilityG: grams(), meatScaleId: nullable(int()), mixScaleId: nullable(int()), targets: json<Targets>(), judgement: json<Judgement>(),
   drainedAtMs: nullable(instant()), cureEndedAtMs: nullable(instant()),
   readyG: nullable(grams()), readyTyped: nullable(text(64)), note: nullable(text(500)),
+  method: text<CureMethod>(24), purpose: text<Purpose>(8), choiceId: nullable(text(64)), firstShare: nullable(share()), waterG: nullable(grams()), waterTyped: nullable(text(64)),
+  mostPickUp: nullable(share()), weighedBackG: nullable(grams()), weighedBackTyped: nullable(text(64)), afterG: nullable(grams()), afterTyped: nullable(text(64)),
+  sides: nullable(json<SideShares>()), recipeRevisionId: nullable(int()),
 })
 
 export const pieces = voidableSpec('pieces', {
-  lotId: int(), number: int(), meatLotId: int(), meatPieceId: nullable(int()), greenG: grams(), greenTyped: text(64), readings: int(),
+  lotId: int(), number: int(), meatLotId: int(), meatPieceId: nullable(int()), greenG: grams(), greenTyped: text(64), readings: int(), bag: nullable(int()),
 })
 
 export const lotIngredients = voidableSpec('lot_ingredients', {
-  lotId: int(), ingredientLotId: int(), role: text<'agent' | 'salt' | 'sugar'>(8),
+  lotId: int(), ingredientLotId: int(), role: text<MixRole>(8),
   plannedG: grams(), weighedG: grams(), weighedTyped: text(64),
+  /** 2 for what went on after the first draining. */
+  application: int(), appliedAtMs: nullable(instant()), per: nullable(text<AmountKind>(12)), amount: nullable(grams()), pieceNumbers: nullable(json<number[]>()),
 })
 
 export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId: int() })
@@ -43,3 +53,8 @@ export const packs = voidableSpec('packs', {
 })
 
 export const dispatches = voidableSpec('dispatches', { customerId: int(), sentOn: day(), sentAtMs: instant(), sentById: int() })
+
+/** What a laboratory found in the finished product, ppm as NaNO2. */
+export const labResults = voidableSpec('lab_results', {
+  lotId: int(), residualPpm: decimal(9, 3), typed: text(64), laboratory: text(), report: text(), sampledOn: day(), fileId: nullable(int()), atMs: instant(), byId: int(),
+})

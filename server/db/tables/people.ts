@@ -1,12 +1,17 @@
 import type { Notation } from '#core/units/format'
+import type { RuleSet } from '#core/rules/rule-set'
 import type { Role } from '#shared/contracts/people'
 import { bool, day, decimal, instant, int, json, nullable, text } from '../column'
 import { tableSpec } from '../table'
 
 export const shops = tableSpec('shops', {
   name: text(), zone: text(64), ruleSetId: text(32), houseTargetPpm: decimal(8, 3),
-  turnEveryDays: decimal(3, 1), turnBy: text(5),
-  rulesConfirmedBy: nullable(text()), rulesConfirmedOn: nullable(day()), rulesReference: nullable(text()),
+  houseFloorPpm: nullable(decimal(8, 3)), houseMaxPpm: nullable(decimal(8, 3)), turnEveryDays: decimal(3, 1), turnBy: text(5),
+})
+
+/** Rule sets the shop confirmed or wrote itself. `own` is null for a shipped one. */
+export const ruleSets = tableSpec('rule_sets', {
+  ruleSetId: text(64), own: nullable(json<RuleSet>()), confirmedBy: nullable(text()), confirmedOn: nullable(day()), reference: nullable(text()), atMs: instant(),
 })
 
 export const users = tableSpec('users', {

@@ -1,7 +1,9 @@
 import type { Cut, Rind } from '#core/rules/cuts'
-import type { NitriteCompound } from '#core/cure/agent'
-import type { ArrivalChecks, CuttingKind, IngredientKind, MeatState, StockMoveKind } from '#shared/contracts/store'
-import { blob, celsius, day, grams, instant, int, json, nullable, share, text } from '../column'
+import type { AgentKind } from '#core/agents/agent-kinds'
+import type { NitrateCompound, NitriteCompound } from '#core/cure/agent'
+import type { Allergen } from '#shared/contracts/allergens'
+import type { ArrivalChecks, CuttingKind, IngredientKind, MeatState, MixRole, StockMoveKind } from '#shared/contracts/store'
+import { blob, bool, celsius, day, grams, instant, int, json, nullable, share, text } from '../column'
 import { tableSpec, voidableSpec } from '../table'
 
 export const parties = tableSpec('parties', {
@@ -35,6 +37,7 @@ export const ingredientLots = voidableSpec('ingredient_lots', {
   code: text(16), kind: text<IngredientKind>(16), name: text(), supplierId: int(), supplierLot: text(),
   amountG: grams(), amountTyped: text(64), bestBefore: nullable(day()), certificate: nullable(text()), certificateFileId: nullable(int()),
   nitriteFraction: share(), nitriteAs: text<NitriteCompound>(8), nitrateFraction: share(), saltFraction: share(), labelTolerance: share(),
+  agentKind: nullable(text<AgentKind>(20)), nitrateAs: text<NitrateCompound>(8), sugarFraction: share(), waterFraction: share(), allergens: nullable(json<Allergen[]>()), iodised: bool(),
   openedAtMs: nullable(instant()), receivedAtMs: instant(), receivedById: int(),
 })
 
@@ -42,4 +45,9 @@ export const ingredientLots = voidableSpec('ingredient_lots', {
 export const stockMoves = voidableSpec('stock_moves', {
   ingredientLotId: int(), kind: text<StockMoveKind>(16), massG: grams(), typed: text(64), countedG: nullable(grams()), bookG: nullable(grams()), allowedG: nullable(grams()),
   scaleId: nullable(int()), reason: nullable(text(500)), atMs: instant(), byId: int(),
+})
+
+/** What a bulk mix was made of. The mix itself is an ingredient lot of kind `mix`. */
+export const mixParts = voidableSpec('mix_parts', {
+  mixLotId: int(), ingredientLotId: int(), role: text<MixRole>(8), massG: grams(), typed: text(64), scaleId: nullable(int()), atMs: instant(), byId: int(),
 })

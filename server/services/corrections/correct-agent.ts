@@ -1,11 +1,13 @@
-import { RULE_SETS } from '#core/rules/us-rules'
+import { agentType } from '#core/agents/agent-kinds'
+import { legalMethod } from '#core/cure/cure-method'
+import { limitsFor } from '#core/rules/limits'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
-import { theShop } from '../office/office'
+import { ruleSetById, rulesInForce } from '../rules/rule-sets'
 import { agentOf } from '../store/store-view'
 import type { Changed } from './changed'
-import { rejudge } from './rejudge'
+import { rejudge } from '../lots/rejudge'
 
 /** Stands in the book for a curing salt that nobody can name. */
 const UNKNOWN = 'unknown'
@@ -29,8 +31,9 @@ export async function correctAgent(ctx: WriteContext, c: Extract<CorrectionInput
   }
   await tables.lotIngredients.update(part.id, { ingredientLotId: used.id })
   const agent = agentOf(used)
-  const rules = RULE_SETS[(await theShop(tables)).ruleSetId]!
-  if (!agent || (agent.nitrateFraction > 0 && !rules.nitrateAllowed)) await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
+  const nitrateMaxPpm = limitsFor({ rules: await ruleSetById(tables, lot.judgement.ruleSetId) ?? await rulesInForce(tables), cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })?.nitrateMaxPpm ?? 0
+  const wrong = !agent || (agent.nitrateFraction > 0 && nitrateMaxPpm === 0) || (agentType(used.agentKind ?? 'own').use === 'long_dried' && lot.purpose !== 'dried')
+  if (wrong) await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
   await rejudge(ctx, lot.id)
   return done(used.code)
 }

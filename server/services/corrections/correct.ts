@@ -5,7 +5,7 @@ import { notFound, type Answer, type WriteContext } from '../context'
 import { checkFridge } from '../cold-room/read-fridge'
 import { checkRun, lotsOfRun } from '../smoke/check-run'
 import { correctAgent } from './correct-agent'
-import { rejudge } from './rejudge'
+import { rejudge } from '../lots/rejudge'
 import type { Changed } from './changed'
 
 async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Changed>> {

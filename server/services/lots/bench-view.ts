@@ -1,14 +1,17 @@
-import { RULE_SETS } from '#core/rules/us-rules'
+import { localDay } from '#core/calendar/local-day'
 import type { BenchView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
+import { openCards } from '../cards/cards'
 import { scaleViews } from '../instruments/marks'
-import { shopView, theShop } from '../office/office'
+import { shopView } from '../office/office'
+import { recipeViews } from '../recipes/recipes'
+import { rulesInForce } from '../rules/rule-sets'
 import { storeView } from '../store/store-view'
 
 /** All the Bench needs to work out a cure without asking again. */
 export async function benchView(tables: Tables, nowMs: number): Promise<BenchView> {
-  const [shop, row, store, scales, fridges] = await Promise.all([
-    shopView(tables), theShop(tables), storeView(tables), scaleViews(tables, nowMs), tables.fridges.find(),
+  const [shop, rules, store, scales, fridges, recipes, cards] = await Promise.all([
+    shopView(tables), rulesInForce(tables), storeView(tables), scaleViews(tables, nowMs), tables.fridges.find(), recipeViews(tables), openCards(tables),
   ])
-  return { shop, rules: RULE_SETS[row.ruleSetId]!, meat: store.meat, ingredients: store.ingredients, scales, fridges }
+  return { shop, rules, meat: store.meat, ingredients: store.ingredients, scales, fridges, recipes: recipes.filter(recipe => !recipe.retired), cards, today: localDay(nowMs, shop.zone) }
 }

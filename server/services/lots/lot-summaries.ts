@@ -4,6 +4,7 @@ import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/store'
+import { waitingForSecond } from './second-due'
 import { coreReadings } from '../smoke/core-readings'
 
 type LotRow = RowOf<typeof lots>
@@ -35,6 +36,8 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Pro
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
     tables.holds.find({ lotId }), tables.packs.find({ lotId }), tables.fridges.find(), tables.users.find(),
   ])
+  const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
+  const second = groupBy(twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [], part => part.lotId)
   const meat = await tables.meatLots.find({ id: [...new Set(pieces.map(piece => piece.meatLotId))] })
   const { ofPiece, runs } = await runsOf(tables, pieces.map(piece => piece.id))
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
@@ -46,13 +49,13 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Pro
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
     const rule = coolingRuleFor(lot.judgement.lot?.lowPpm ?? null)
     return {
-      code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly,
+      code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly, method: lot.method,
       fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name, fridgeId: lot.fridgeId,
       rubbedAtMs: lot.rubbedAtMs, rubbedOn: lot.rubbedOn, zone: lot.zone, rubbedBy: initials.get(lot.rubbedById)!,
       thicknessMm: lot.thicknessMm, readyFromDay: lot.readyFromDay, bestByDay: lot.bestByDay,
       turnEveryDays: lot.turnEveryDays, turnBy: lot.turnBy, drainedAtMs: lot.drainedAtMs, cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId }) => ({ id, number, greenG, greenTyped, meatCode: meatCode.get(meatLotId)! })),
-      greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0), readyG: lot.readyG,
+      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId, bag }) => ({ id, number, greenG, greenTyped, bag, meatCode: meatCode.get(meatLotId)! })),
+      greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0), readyG: lot.readyG, secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
       turns: (of.turns.get(lot.id) ?? []).map(turn => ({ id: turn.id, atMs: turn.atMs, by: initials.get(turn.byId)! })),
       judgement: lot.judgement,
       openHolds: (of.holds.get(lot.id) ?? []).filter(hold => hold.disposition === null || hold.disposition === 'destroy').map(hold => hold.reason),

@@ -6,14 +6,21 @@ import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
 import { lotSummaries } from './lot-summaries'
 
+async function recipeOf(tables: Tables, revisionId: number) {
+  const revision = (await tables.recipeRevisions.one({ id: revisionId }))!
+  const recipe = (await tables.recipes.one({ id: revision.recipeId }))!
+  return { code: recipe.code, name: revision.content.name, number: revision.number }
+}
+
 /** The whole life of a lot. */
 export async function lotView(tables: Tables, code: string): Promise<Answer<LotView>> {
   const row = await tables.lots.one({ code })
   if (!row) return notFound(await tables.lots.count({ code }, { withVoided: true }) > 0 ? 'lot_voided' : 'no_such_lot', { code })
   const lotId = row.id
-  const [[summary], used, holds, packs, offcuts, users, events] = await Promise.all([
+  const [[summary], used, holds, packs, offcuts, users, events, labResults, recipe] = await Promise.all([
     lotSummaries(tables, [row]), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),
     tables.offcuts.find({ lotId }), tables.users.find(), eventViews(tables, code),
+    tables.labResults.find({ lotId }), row.recipeRevisionId === null ? null : recipeOf(tables, row.recipeRevisionId),
   ])
   const [ingredients, dispatches] = await Promise.all([
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
@@ -25,9 +32,12 @@ export async function lotView(tables: Tables, code: string): Promise<Answer<LotV
     ok: true,
     value: {
       ...summary!, meatScale: markAt(row.meatScaleId, row.rubbedAtMs), mixScale: markAt(row.mixScaleId, row.rubbedAtMs), targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
-      ingredients: used.map(({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped }) => {
+      purpose: row.purpose, sides: row.sides, waterTyped: row.waterTyped, weighedBackTyped: row.weighedBackTyped, afterTyped: row.afterTyped, firstShare: row.firstShare, recipe,
+      labResults: labResults.map(({ id, residualPpm, laboratory, report, sampledOn, atMs, byId }) => ({ id, residualPpm, laboratory, report, sampledOn, atMs, by: users.find(user => user.id === byId)!.initials })),
+      allergens: [...new Set(ingredients.flatMap(lot => lot.allergens ?? []))].toSorted(),
+      ingredients: used.map(({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped, application, pieceNumbers }) => {
         const lot = ingredients.find(ingredient => ingredient.id === ingredientLotId)!
-        return { id, role, code: lot.code, name: lot.name, plannedG, weighedG, weighedTyped }
+        return { id, role, code: lot.code, name: lot.name, plannedG, weighedG, weighedTyped, application, pieceNumbers }
       }),
       holds: holdViews(holds, users),
       packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, packedAtMs, scaleId, dispatchId }) => {

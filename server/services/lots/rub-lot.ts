@@ -1,31 +1,35 @@
 import { localDay } from '#core/calendar/local-day'
-import { formulate } from '#core/cure/formulate'
+import { legalMethod } from '#core/cure/cure-method'
+import { formulate, type Formulation } from '#core/cure/formulate'
+import type { SeasoningWanted } from '#core/cure/seasoning'
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
-import { RULE_SETS } from '#core/rules/us-rules'
+import { limitsFor } from '#core/rules/limits'
 import type { HoldReason } from '#shared/contracts/holds'
-import type { Judgement } from '#shared/contracts/judgement'
-import type { RubInput } from '#shared/contracts/lots'
+import type { RubInput } from '#shared/contracts/rub'
 import { judgeLot } from '#shared/judging/judge-lot'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView, theShop } from '../office/office'
-import { agentOf } from '../store/store-view'
-import { findIngredients, findMeat, type IngredientPart } from './rub-parts'
+import { rulesInForce } from '../rules/rule-sets'
+import { refuseVerdict } from './refuse-verdict'
+import { findIngredients, findMeat, massOf, type IngredientPart } from './rub-parts'
+import { usableAgent } from './usable-agent'
 
 /** Under this there is neither salt nor nitrite enough: not a cure. */
 const LEAST_SALT_ONLY = 0.018
 
-const massOf = (parts: readonly IngredientPart[], role: IngredientPart['role']): number =>
-  parts.find(part => part.role === role)?.weighedG ?? 0
+const seasoningsOf = (input: RubInput, parts: readonly IngredientPart[]): SeasoningWanted[] => parts.flatMap((part) => {
+  const wanted = part.seasoning === null ? null : input.seasonings[part.seasoning]!
+  if (!wanted) return []
+  const { saltFraction, sugarFraction, waterFraction } = part.lot
+  return [{ key: part.lot.name, per: wanted.per, amount: wanted.amount, pieces: wanted.pieces?.map(number => number - 1) ?? null, composition: { saltFraction, sugarFraction, waterFraction } }]
+})
 
-function refuseVerdict(judgement: Judgement) {
-  const { lot, row, advice, status } = judgement
-  return refuse(`rub_${status}`, {
-    ppm: lot!.ppm, highPpm: lot!.highPpm, maxPpm: row.maxPpm, source: row.source,
-    takeOffG: advice.takeOffAgentG ?? 0, addMeatG: advice.addMeatG ?? 0,
-  }, ['agent', 'weighed'])
+const plannedG = (plan: Formulation, part: IngredientPart, share: number): number => {
+  const whole = { agent: plan.agentG, salt: plan.saltG, sugar: plan.sugarG }
+  return part.role === 'spice' ? plan.seasonings[part.seasoning!]!.massG : share * whole[part.role]
 }
 
 /**
@@ -36,9 +40,10 @@ function refuseVerdict(judgement: Judgement) {
 export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer<{ code: string }>> {
   const { tables } = ctx
   const shop = await theShop(tables)
+  const today = localDay(ctx.nowMs, shop.zone)
   const meat = await findMeat(tables, input)
   if (!meat.ok) return meat
-  const parts = await findIngredients(tables, input)
+  const parts = await findIngredients(tables, input, today)
   if (!parts.ok) return parts
   const scales = await tables.instruments.find({ id: [input.meatScaleId, input.mixScaleId], kind: 'scale' })
   const meatScale = scales.find(scale => scale.id === input.meatScaleId)
@@ -47,45 +52,68 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   if (!meatScale) return refuse('no_such_scale', {}, ['meatScaleId'])
   if (!mixScale) return refuse('no_such_scale', {}, ['mixScaleId'])
   if (!fridge) return refuse('no_such_fridge', {}, ['fridgeId'])
+  if (input.recipeRevisionId !== null && !await tables.recipeRevisions.one({ id: input.recipeRevisionId })) return refuse('no_such_recipe', {}, ['recipeRevisionId'])
 
-  const agentPart = parts.value.find(part => part.role === 'agent')
-  const agent = agentPart ? agentOf(agentPart.lot) : null
-  const rules = RULE_SETS[shop.ruleSetId]!
-  if (agent && agent.nitrateFraction > 0 && !rules.nitrateAllowed) return refuse('nitrate_refused', { code: agentPart!.lot.code }, ['agent', 'lotCode'])
+  const [rules, view] = [await rulesInForce(tables), await shopView(tables)]
+  const limits = limitsFor({ rules, cut: input.cut, method: legalMethod(input.method), rind: input.rind, choiceId: input.choiceId, house: view.house })
+  if (!limits) return refuse('no_rule', { cut: input.cut }, ['cut'])
+  const agent = usableAgent(parts.value.find(part => part.role === 'agent')?.lot, { limits, purpose: input.purpose, today, jurisdiction: rules.jurisdiction })
+  if (!agent.ok) return agent
   const greenG = input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
-  const plan = formulate(greenG, agent, input.targets, mixScale.readability)
+  const waterG = input.water?.netG ?? 0
+  const plan = formulate({
+    method: input.method, piecesG: input.pieces.map(piece => piece.weight.netG), agent: agent.value, targets: input.targets, readabilityG: mixScale.readability, fromAgentOnly: input.fromAgentOnly,
+    seasonings: seasoningsOf(input, parts.value), ...(waterG > 0 ? { waterShare: waterG / greenG } : {}), ...(input.mostPickUp ? { pickUp: input.mostPickUp } : {}),
+  })
   if (!plan.ok) return refuse(plan.code, plan.params, ['targets', 'saltShare'])
-  if (input.saltOnly && massOf(parts.value, 'salt') / greenG < LEAST_SALT_ONLY) {
+  if (plan.value.saltG > 0 && input.salt === null) return refuse('salt_missing', { saltG: plan.value.saltG }, ['salt', 'weighed'])
+  if (input.method === 'salt_only' && massOf(parts.value, 'salt') / greenG < LEAST_SALT_ONLY) {
     return refuse('salt_only_too_weak', { leastG: LEAST_SALT_ONLY * greenG }, ['salt', 'weighed'])
   }
+  // Half now: the rest counts as planned until it is weighed.
+  const firstShare = input.method === 'two_applications' ? input.firstShare! : 1
+  const restAgentG = plan.value.agentG * (1 - firstShare)
   const judgement = judgeLot({
-    rules, cut: input.cut, rind: input.rind, confirmed: (await shopView(tables)).confirmed, agent,
+    rules, cut: input.cut, rind: input.rind, method: input.method, choiceId: input.choiceId, house: view.house, confirmed: view.confirmed, agent: agent.value,
     pieces: input.pieces.map(piece => ({ massG: piece.weight.netG, readings: piece.weight.readings })),
     meatReadabilityG: meatScale.readability, mixReadabilityG: mixScale.readability,
-    agentG: massOf(parts.value, 'agent'), mixG: parts.value.reduce((sum, part) => sum + part.weighedG, 0),
+    agentG: massOf(parts.value, 'agent') + restAgentG, agentReadings: firstShare < 1 ? 2 : 1,
+    mixG: parts.value.filter(part => part.seasoning === null || input.seasonings[part.seasoning]!.pieces === null).reduce((sum, part) => sum + part.weighedG, 0) + plan.value.mixG * (1 - firstShare),
+    weighedBackG: input.weighedBack?.netG ?? 0, waterG, ...(input.mostPickUp ? { mostPickUp: input.mostPickUp } : {}),
   })
   if (!judgement) return refuse('no_rule', { cut: input.cut }, ['cut'])
   if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement)
+  if (judgement.nitrate && judgement.nitrate.ppm > judgement.nitrate.maxPpm) return refuse('nitrate_above_limit', { ...judgement.nitrate, source: limits.nitrateSource }, ['agent', 'weighed'])
+  if ((input.weighedBack?.netG ?? 0) >= parts.value.reduce((sum, part) => sum + part.weighedG, 0)) return refuse('weighed_back_all', {}, ['weighedBack'])
 
+  const card = input.cardCode === null ? null : await tables.benchCards.one({ code: input.cardCode }, { lock: true })
+  if (card && card.lotId !== null) return { ...refuse('card_used', { code: card.code }), status: 409 }
   const code = await nextCode(tables, 'lot')
   const lotId = await tables.lots.insert({
-    code, cut: input.cut, rind: input.rind, saltOnly: input.saltOnly, fridgeId: fridge.id,
-    rubbedAtMs: ctx.nowMs, rubbedOn: localDay(ctx.nowMs, shop.zone), zone: shop.zone, rubbedById: ctx.actor.id,
+    code, cut: input.cut, rind: input.rind, saltOnly: input.method === 'salt_only', fridgeId: fridge.id,
+    rubbedAtMs: ctx.nowMs, rubbedOn: today, zone: shop.zone, rubbedById: ctx.actor.id,
     thicknessMm: input.thicknessMm, readyFromDay: input.readyFromDay, bestByDay: input.bestByDay,
     turnEveryDays: shop.turnEveryDays, turnBy: shop.turnBy,
     meatReadabilityG: meatScale.readability, mixReadabilityG: mixScale.readability, meatScaleId: meatScale.id, mixScaleId: mixScale.id, targets: input.targets, judgement, note: input.note || null,
+    method: input.method, purpose: input.purpose, choiceId: input.choiceId, firstShare: firstShare < 1 ? firstShare : null,
+    waterG: input.water?.netG ?? null, waterTyped: input.water?.typed ?? null, mostPickUp: input.mostPickUp,
+    weighedBackG: input.weighedBack?.netG ?? null, weighedBackTyped: input.weighedBack?.typed ?? null, sides: input.sides, recipeRevisionId: input.recipeRevisionId,
   })
   await tables.pieces.insertMany(input.pieces.map((piece, i) => ({
     lotId, number: i + 1, meatLotId: meat.value.get(piece.meatCode)!.id, meatPieceId: piece.meatPieceId,
-    greenG: piece.weight.netG, greenTyped: piece.weight.typed, readings: piece.weight.readings,
+    greenG: piece.weight.netG, greenTyped: piece.weight.typed, readings: piece.weight.readings, bag: piece.bag,
   })))
-  const planned = { agent: plan.value.agentG, salt: plan.value.saltG, sugar: plan.value.sugarG }
-  await tables.lotIngredients.insertMany(parts.value.map(part => ({
-    lotId, ingredientLotId: part.lot.id, role: part.role, plannedG: planned[part.role],
-    weighedG: part.weighedG, weighedTyped: part.weighedTyped,
-  })))
+  await tables.lotIngredients.insertMany(parts.value.map((part) => {
+    const wanted = part.seasoning === null ? null : input.seasonings[part.seasoning]!
+    return {
+      lotId, ingredientLotId: part.lot.id, role: part.role, plannedG: plannedG(plan.value, part, firstShare),
+      weighedG: part.weighedG, weighedTyped: part.weighedTyped, application: 1,
+      per: wanted?.per ?? null, amount: wanted?.amount ?? null, pieceNumbers: wanted?.pieces ?? null,
+    }
+  }))
+  if (card) await tables.benchCards.update(card.id, { lotId })
   recordEvent(ctx, {
-    kind: 'lot_rubbed', subjects: [code, ...meat.value.keys(), ...parts.value.map(part => part.lot.code)],
+    kind: 'lot_rubbed', subjects: [code, ...meat.value.keys(), ...new Set(parts.value.map(part => part.lot.code))],
     typed: input, computed: { plan: plan.value, judgement, lotId },
   })
   if (holdsLot(judgement.status)) {

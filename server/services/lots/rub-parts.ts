@@ -1,16 +1,20 @@
-import type { RubInput } from '#shared/contracts/lots'
-import type { IngredientKind } from '#shared/contracts/store'
+import type { RubInput } from '#shared/contracts/rub'
+import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'
 import { ingredientLeftG, meatLeftG, SCALE_SLACK } from '../store/stock'
 
-export type Role = 'agent' | 'salt' | 'sugar'
-export interface IngredientPart { role: Role, lot: RowOf<typeof ingredientLots>, weighedG: number, weighedTyped: string }
+export interface IngredientPart {
+  role: MixRole
+  lot: RowOf<typeof ingredientLots>
+  weighedG: number
+  weighedTyped: string
+  /** A seasoning's place in the input; null for the others. */
+  seasoning: number | null
+}
 export type MeatByCode = Map<string, RowOf<typeof meatLots>>
-
-const KIND_OF_ROLE: Record<Role, IngredientKind> = { agent: 'curing_salt', salt: 'salt', sugar: 'sugar' }
 
 /** The meat of each piece: it exists, is the cut that the lot says, and there is enough of it. */
 export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<MeatByCode>> {
@@ -56,21 +60,38 @@ async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCo
   return null
 }
 
-/** What was weighed, from lots in the store of the right kind, with enough left of each. */
-export async function findIngredients(tables: Tables, input: RubInput): Promise<Answer<IngredientPart[]>> {
+interface Asked { role: MixRole, lotCode: string, weighed: { netG: number, typed: string }, path: (string | number)[], seasoning: number | null }
+
+const askedOf = (input: Pick<RubInput, 'agent' | 'salt' | 'sugar'> & Partial<Pick<RubInput, 'seasonings'>>): Asked[] => [
+  ...(['agent', 'salt', 'sugar'] as const).flatMap(role => input[role] ? [{ role, ...input[role], path: [role], seasoning: null }] : []),
+  ...(input.seasonings ?? []).map((s, i) => ({ role: 'spice' as const, lotCode: s.lotCode, weighed: s.weighed, path: ['seasonings', i], seasoning: i })),
+]
+
+/**
+ * What was weighed, from lots in the store: of the right kind, in date, not iodised, with enough left of each. Locked, so that two
+ * benches cannot both take the last of a lot.
+ */
+export async function findIngredients(
+  tables: Tables, input: Parameters<typeof askedOf>[0], today: string,
+): Promise<Answer<IngredientPart[]>> {
   const parts: IngredientPart[] = []
-  for (const role of ['agent', 'salt', 'sugar'] as const) {
-    const typed = input[role]
-    if (!typed) continue
-    const lot = await tables.ingredientLots.one({ code: typed.lotCode }, { lock: true })
-    if (!lot) return refuse('no_such_ingredient', { code: typed.lotCode }, [role, 'lotCode'])
-    if (lot.kind !== KIND_OF_ROLE[role]) return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, [role, 'lotCode'])
+  const takenG = new Map<number, number>()
+  for (const { role, lotCode, weighed, path, seasoning } of askedOf(input)) {
+    const lot = await tables.ingredientLots.one({ code: lotCode }, { lock: true })
+    if (!lot) return refuse('no_such_ingredient', { code: lotCode }, [...path, 'lotCode'])
+    if (ROLE_OF_KIND[lot.kind] !== role) return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
+    if (lot.iodised) return refuse('salt_iodised', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
+    if (role !== 'agent' && lot.bestBefore !== null && lot.bestBefore < today) return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, [...path, 'lotCode'])
+    const wantedG = weighed.netG + (takenG.get(lot.id) ?? 0)
+    takenG.set(lot.id, wantedG)
     const leftG = await ingredientLeftG(tables, lot)
-    const weighedG = typed.weighed.netG
-    if (weighedG > leftG + lot.amountG * (SCALE_SLACK - 1)) {
-      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG: weighedG }, [role, 'weighed'])
+    if (wantedG > leftG + lot.amountG * (SCALE_SLACK - 1)) {
+      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG }, [...path, 'weighed'])
     }
-    parts.push({ role, lot, weighedG, weighedTyped: typed.weighed.typed })
+    parts.push({ role, lot, weighedG: weighed.netG, weighedTyped: weighed.typed, seasoning })
   }
   return { ok: true, value: parts }
 }
+
+export const massOf = (parts: readonly IngredientPart[], role: MixRole): number =>
+  parts.filter(part => part.role === role).reduce((sum, part) => sum + part.weighedG, 0)

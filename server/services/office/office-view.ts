@@ -2,6 +2,7 @@ import type { OfficeView } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
 import type { Tables } from '../../db/store'
 import { instrumentViews } from '../instruments/marks'
+import { rulesInForce } from '../rules/rule-sets'
 import { shopView } from './office'
 import { CSV_TABLES } from './take-along'
 
@@ -13,12 +14,12 @@ async function deviceViews(tables: Tables, sessionId: number, nowMs: number): Pr
 
 /** What the Office keeps: people, devices, scales, fridges, rules. */
 export async function officeView(tables: Tables, reader: { person: SignedIn, sessionId: number, nowMs: number }): Promise<OfficeView> {
-  const [shop, people, instruments, fridges, devices] = await Promise.all([
-    shopView(tables), tables.users.find({}, { order: [['id', 'ASC']] }), instrumentViews(tables, reader.nowMs), tables.fridges.find(),
+  const [shop, rules, people, instruments, fridges, devices] = await Promise.all([
+    shopView(tables), rulesInForce(tables), tables.users.find({}, { order: [['id', 'ASC']] }), instrumentViews(tables, reader.nowMs), tables.fridges.find(),
     reader.person.role === 'owner' ? deviceViews(tables, reader.sessionId, reader.nowMs) : [],
   ])
   return {
-    shop, instruments, fridges, devices, nowMs: reader.nowMs, tables: [...CSV_TABLES],
+    shop, jurisdiction: rules.jurisdiction, instruments, fridges, devices, nowMs: reader.nowMs, tables: [...CSV_TABLES],
     people: people.map(({ id, name, initials, signIn, role, active, pinHash }) => ({ id, name, initials, signIn, role, active, hasPin: pinHash !== null })),
   }
 }

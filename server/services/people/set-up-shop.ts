@@ -1,10 +1,12 @@
 import type { z } from 'zod'
-import { HOUSE_TARGET_PPM, US_RULES } from '#core/rules/us-rules'
+import { HOUSE_TARGET_PPM } from '#core/rules/house'
+import { US_RULES } from '#core/rules/sets/us-rules'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { OWN_DEVICE, type setupInput, type SignedIn } from '#shared/contracts/people'
 import type { Store } from '../../db/store'
 import { appendEvents } from '../book/append-events'
 import { refuse, type Answer } from '../context'
+import { addStarters } from '../recipes/add-starters'
 import { hashPassword } from './passwords'
 import { signedIn } from './sign-in'
 
@@ -32,7 +34,8 @@ export async function setUpShop(store: Store, input: z.output<typeof setupInput>
     await tables.fridges.insert({ name: 'Cold room', thermometerId })
     const id = await tables.users.insert({ ...known, role: 'owner', passwordHash, notation: DEFAULT_NOTATION, active: true })
     const writer = { actor: { id, role: 'owner' as const, name: known.name }, station: OWN_DEVICE, nowMs, zone: input.zone }
-    await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, owner: known } }])
+    const starters = await addStarters(tables, { id, nowMs })
+    await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, owner: known }, computed: { starters } }])
     return { ok: true, value: signedIn((await tables.users.one({ id }))!) } as const
   })
 }

@@ -3,13 +3,13 @@ import type { dispatchInput } from '#shared/contracts/slicing'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
-import { theShop } from '../office/office'
+import { refuseWithoutLab } from '../lots/after-rub'
+import { shopView } from '../office/office'
 import { partyNamed } from '../store/parties'
 
-/** Packs go out to a customer. Not from a held lot, and not before the shop has confirmed its rules. */
+/** Packs go out to a customer. Not from a held lot, not before the shop has confirmed its rules, and not without a laboratory result where the law counts the residue. */
 export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispatchInput>): Promise<Answer<{ packs: number }>> {
-  const shop = await theShop(ctx.tables)
-  if (shop.rulesConfirmedOn === null) return refuse('rules_not_confirmed')
+  if ((await shopView(ctx.tables)).confirmed === null) return refuse('rules_not_confirmed')
   const codes = [...new Set(input.packCodes)]
   const packs = await ctx.tables.packs.find({ code: codes }, { lock: true, order: [['id', 'ASC']] })
   const missing = codes.find(code => !packs.some(pack => pack.code === code))
@@ -19,6 +19,8 @@ export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispat
   const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
   const held = await refuseHeld(ctx, lots)
   if (!held.ok) return { ...held, path: ['packCodes'] }
+  const tested = await refuseWithoutLab(ctx, lots)
+  if (!tested.ok) return { ...tested, path: ['packCodes'] }
   const customerId = await partyNamed(ctx.tables, 'customer', input.customer)
   const dispatchId = await ctx.tables.dispatches.insert({ customerId, sentOn: input.sentOn, sentAtMs: ctx.nowMs, sentById: ctx.actor.id })
   for (const pack of packs) await ctx.tables.packs.update(pack.id, { dispatchId })

@@ -11,8 +11,8 @@ export interface EntrySource { lot: string | null, reason: string | null, byId: 
 
 /** Everything that happened to an ingredient lot's grams, in order of time. */
 export async function saltEntries(tables: Tables, lot: RowOf<typeof ingredientLots>): Promise<(SaltEntry & EntrySource)[]> {
-  const [parts, moves, scales] = await Promise.all([
-    tables.lotIngredients.find({ ingredientLotId: lot.id }), tables.stockMoves.find({ ingredientLotId: lot.id }), tables.instruments.find({ kind: 'scale' }),
+  const [parts, moves, scales, mixed] = await Promise.all([
+    tables.lotIngredients.find({ ingredientLotId: lot.id }), tables.stockMoves.find({ ingredientLotId: lot.id }), tables.instruments.find({ kind: 'scale' }), tables.mixParts.find({ ingredientLotId: lot.id }),
   ])
   const lots = new Map((await tables.lots.find({ id: parts.map(part => part.lotId) })).map(row => [row.id, row]))
   const readabilityG = (scaleId: number | null) => scales.find(scale => scale.id === scaleId)?.readability ?? UNKNOWN_READABILITY_G
@@ -20,13 +20,18 @@ export async function saltEntries(tables: Tables, lot: RowOf<typeof ingredientLo
   const used = parts.map((part) => {
     const into = lots.get(part.lotId)!
     return {
-      kind: 'used' as const, atMs: into.rubbedAtMs, massG: part.weighedG, readabilityG: into.mixReadabilityG,
+      kind: 'used' as const, atMs: part.appliedAtMs ?? into.rubbedAtMs, massG: part.weighedG, readabilityG: into.mixReadabilityG,
       lot: into.code, reason: null, byId: into.rubbedById, typed: part.weighedTyped, scaleId: into.mixScaleId,
     }
   })
+  const mixes = new Map((await tables.ingredientLots.find({ id: mixed.map(part => part.mixLotId) })).map(row => [row.id, row.code]))
+  const intoMixes = mixed.map(part => ({
+    kind: 'used' as const, atMs: part.atMs, massG: part.massG, readabilityG: readabilityG(part.scaleId),
+    lot: mixes.get(part.mixLotId)!, reason: null, byId: part.byId, typed: part.typed, scaleId: part.scaleId,
+  }))
   const moved = moves.map(({ kind, atMs, massG, countedG, scaleId, reason, byId, typed }) => {
     const source = { lot: null, reason, byId, typed, scaleId, atMs, readabilityG: readabilityG(scaleId) }
     return kind === 'count' ? { ...source, kind, countedG: countedG! } : { ...source, kind, massG }
   })
-  return [received, ...[...used, ...moved].toSorted((a, b) => a.atMs - b.atMs)]
+  return [received, ...[...used, ...intoMixes, ...moved].toSorted((a, b) => a.atMs - b.atMs)]
 }

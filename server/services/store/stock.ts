@@ -17,6 +17,7 @@ export async function meatLeftG(tables: Tables, meat: RowOf<typeof meatLots>): P
 
 /** What is left of an ingredient: received, less used, less moved out, set right by counts. */
 export async function ingredientLeftG(tables: Tables, lot: RowOf<typeof ingredientLots>): Promise<number> {
-  const [used, moves] = await Promise.all([tables.lotIngredients.find({ ingredientLotId: lot.id }), tables.stockMoves.find({ ingredientLotId: lot.id })])
-  return lot.amountG - sum(used, row => row.weighedG) + sum(moves, move => move.kind === 'count' ? move.massG : -move.massG)
+  const ofIt = { ingredientLotId: lot.id }
+  const [used, mixed, moves] = await Promise.all([tables.lotIngredients.find(ofIt), tables.mixParts.find(ofIt), tables.stockMoves.find(ofIt)])
+  return lot.amountG - sum(used, row => row.weighedG) - sum(mixed, row => row.massG) + sum(moves, move => move.kind === 'count' ? move.massG : -move.massG)
 }

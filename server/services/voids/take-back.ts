@@ -1,6 +1,7 @@
 import type { EventKind } from '#shared/contracts/events'
 import { refuse, type Refusal, type WriteContext } from '../context'
 import { checkFridge } from '../cold-room/read-fridge'
+import { rejudge } from '../lots/rejudge'
 import { checkRun } from '../smoke/check-run'
 
 /** A record as the book tells it. */
@@ -89,12 +90,37 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
     }),
   },
   lot_rubbed: {
-    builtOn: ['turned', 'drained', 'cure_ended', 'run_started', 'sliced'],
+    builtOn: ['turned', 'drained', 'cure_ended', 'run_started', 'sliced', 'second_applied', 'weighed_after', 'lab_result'],
     undo: free(async (ctx, event) => {
       const lotId = num(event, 'lotId')
       await ctx.tables.pieces.setVoid(ids(await ctx.tables.pieces.find({ lotId })))
       await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId })))
       await ctx.tables.lots.setVoid([lotId])
+      for (const card of await ctx.tables.benchCards.find({ lotId })) await ctx.tables.benchCards.update(card.id, { lotId: null })
+    }),
+  },
+  second_applied: {
+    builtOn: ['cure_ended'],
+    undo: free(async (ctx, event) => {
+      const lotId = num(event, 'lotId')
+      await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId, application: 2 })))
+      await rejudge(ctx, lotId)
+    }),
+  },
+  weighed_after: {
+    builtOn: ['weighed_after'],
+    undo: free(async (ctx, event) => {
+      await ctx.tables.lots.update(num(event, 'lotId'), event.computed.before as object)
+      await rejudge(ctx, num(event, 'lotId'))
+    }),
+  },
+  lab_result: { builtOn: ['sent'], undo: free((ctx, event) => ctx.tables.labResults.setVoid([num(event, 'labResultId')])) },
+  mix_made: {
+    builtOn: ['lot_rubbed', 'ingredient_opened', 'stock_moved', 'stock_counted'],
+    undo: free(async (ctx, event) => {
+      const mixLotId = num(event, 'mixLotId')
+      await ctx.tables.mixParts.setVoid(ids(await ctx.tables.mixParts.find({ mixLotId })))
+      await ctx.tables.ingredientLots.setVoid([mixLotId])
     }),
   },
   instrument_checked: {
@@ -136,5 +162,5 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   stock_moved: { builtOn: ['stock_counted'], undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])) },
   stock_counted: { builtOn: ['stock_counted'], undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])) },
   meat_received: { builtOn: ['lot_rubbed'], undo: free((ctx, event) => ctx.tables.meatLots.setVoid([num(event, 'meatLotId')])) },
-  ingredient_received: { builtOn: ['lot_rubbed', 'ingredient_opened', 'stock_moved', 'stock_counted'], undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])) },
+  ingredient_received: { builtOn: ['lot_rubbed', 'mix_made', 'second_applied', 'ingredient_opened', 'stock_moved', 'stock_counted'], undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])) },
 }

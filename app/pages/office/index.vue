@@ -36,7 +36,7 @@ onMounted(load)
     <div v-else class="office">
       <MyNotation v-if="!shared" />
       <MyAccount v-if="!shared" :has-pin="mine?.hasPin ?? false" @saved="load" />
-      <ConfirmRules :shop="view.shop" @saved="load" />
+      <ConfirmRules :shop="view.shop" :jurisdiction="view.jurisdiction" />
       <PeopleList :people="view.people" @saved="load" />
       <DeviceList v-if="session.isOwner" :devices="view.devices" @saved="load" />
       <FridgeList :fridges="view.fridges" :instruments="view.instruments" @saved="load" />

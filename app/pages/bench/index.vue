@@ -3,16 +3,20 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
-import { rubInput, type BenchView } from '#shared/contracts/lots'
+import type { BenchView } from '#shared/contracts/lots'
+import { rubInput } from '#shared/contracts/rub'
 import type { Problem } from '#shared/contracts/problem'
 import { wordsFor } from '#shared/messages/en'
 import { read } from '~/api/client'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
 import { emptyBench } from '~/components/bench/bench-draft'
+import BenchStart from '~/components/bench/BenchStart.vue'
 import CureDays from '~/components/bench/CureDays.vue'
 import MeatAndPieces from '~/components/bench/MeatAndPieces.vue'
+import MendPanel from '~/components/bench/MendPanel.vue'
 import RecipeTargets from '~/components/bench/RecipeTargets.vue'
+import SeasoningList from '~/components/bench/SeasoningList.vue'
 import WeighTable from '~/components/bench/WeighTable.vue'
 import { useBench } from '~/components/bench/use-bench'
 import LoadProblem from '~/components/common/LoadProblem.vue'
@@ -32,12 +36,15 @@ const lost = ref<Problem | null>(null)
 const { draft, clear } = useDraft('bench', emptyBench)
 const bench = useBench(draft, view)
 const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
-const { greenG, plan, planned, weighed, body } = bench
+const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)
-const row = computed(() => view.value?.rules.rows.find(r => r.cutGroup === (draft.value.cut === 'belly' ? 'belly' : 'other') && r.method === 'dry' && (r.rind === 'any' || r.rind === draft.value.rind)))
-const target = computed({ get: () => draft.value.saltOnly ? null : draft.value.targetPpm, set: value => draft.value.targetPpm = value ?? draft.value.targetPpm })
-const refused = computed(() => weighed.value !== null && forbidsRubbing(weighed.value.status))
+/** With equal scoops the beam shows what each piece would really get. */
+const hung = computed(() => draft.value.sharing === 'equal_scoops' && bench.scoops.value.length ? bench.scoops.value : shown.value?.pieces ?? [])
+const saltOnly = computed(() => draft.value.method === 'salt_only')
+const target = computed({ get: () => saltOnly.value ? null : draft.value.targetPpm, set: value => draft.value.targetPpm = value ?? draft.value.targetPpm })
+const refused = computed(() => bench.agentRefused.value !== null || (weighed.value !== null && forbidsRubbing(weighed.value.status)))
 const planFault = computed(() => plan.value && !plan.value.ok && plan.value.code !== 'no_pieces' ? wordsFor(plan.value.code, plan.value.params, as.value) : '')
+const meaning = computed(() => shown.value?.meaning ?? (saltOnly.value ? 'none' : 'exact'))
 
 async function load(): Promise<void> {
   const reply = await read<BenchView>('/api/bench')
@@ -66,30 +73,36 @@ watch(() => view.value?.shop.houseTargetPpm, (house) => {
     <p v-else-if="!view" class="empty">Laying out the bench…</p>
     <p v-else-if="!session.mayWrite" class="empty">The Bench is for makers. Lots that were rubbed are in the Ledger, with their verdicts.</p>
     <p v-else-if="!view.meat.length" class="empty">There is no meat in the store yet. <NuxtLink to="/store">Receive a delivery first.</NuxtLink></p>
-    <form v-else class="bench" @submit.prevent>
-      <div class="stack left">
-        <MeatAndPieces v-model="draft" :bench="bench" :meat="view.meat" :error-at="errorAt" />
-      </div>
-      <div class="stack right">
-        <section aria-labelledby="beam-head">
-          <div class="row spread">
-            <h2 id="beam-head" class="bare">Nitrite on the beam</h2>
-            <span class="soft">{{ meat(greenG) }} green weight</span>
+    <form v-else @submit.prevent>
+      <BenchStart v-model="draft" :view="view" />
+      <div class="bench">
+        <div class="stack left">
+          <MeatAndPieces v-model="draft" :bench="bench" :meat="view.meat" :error-at="errorAt" />
+        </div>
+        <div class="stack right">
+          <section aria-labelledby="beam-head">
+            <div class="row spread">
+              <h2 id="beam-head" class="bare">Nitrite on the beam</h2>
+              <span class="soft">{{ meat(greenG) }} green weight</span>
+            </div>
+            <PpmBeam
+              v-if="limits" v-model:target="target" may-drag :floor-ppm="limits.floorPpm" :limit-ppm="limits.maxPpm" :house="limits.house" :pieces="hung" :meaning="meaning"
+              :label="`Beam: floor ${limits.floorPpm}, limit ${Math.round(limits.maxPpm)} ppm, ${hung.length} pieces`"
+            />
+            <p v-else class="caution grave" role="alert">{{ wordsFor('no_rule', { cut: draft.cut }, as) }}</p>
+            <VerdictNote v-if="shown && bench.mixScale.value" :judgement="shown" :mix-readability-g="bench.mixScale.value.readabilityG" :about="weighed ? 'As weighed' : 'As planned'" />
+            <p v-if="planFault" class="caution grave" role="alert">{{ planFault }}</p>
+          </section>
+          <RecipeTargets v-model="draft" :bench="bench" :error-at="errorAt" />
+          <SeasoningList v-model="draft" :bench="bench" :error-at="errorAt" />
+          <WeighTable v-model="draft" :bench="bench" :view="view" :error-at="errorAt" />
+          <MendPanel :bench="bench" />
+          <CureDays v-model="draft" :bench="bench" :fridges="view.fridges" :error-at="errorAt" />
+          <SaveProblem :message="message" />
+          <div class="rub">
+            <p v-if="refused" class="soft">{{ bench.agentRefused.value ? 'Not with this curing salt.' : 'Not while it is above, or may be above, the limit.' }}</p>
+            <VBtn type="button" color="primary" class="floor" size="x-large" :disabled="refused" :loading="saving" @click="rub">Rub this lot</VBtn>
           </div>
-          <PpmBeam
-            v-if="row" v-model:target="target" may-drag :floor-ppm="view.rules.floorPpm" :limit-ppm="row.maxPpm" :pieces="shown?.pieces ?? []"
-            :label="`Beam: floor ${view.rules.floorPpm}, limit ${row.maxPpm} ppm, ${shown?.pieces.length ?? 0} pieces`"
-          />
-          <VerdictNote v-if="shown && bench.mixScale.value" :judgement="shown" :mix-readability-g="bench.mixScale.value.readabilityG" :about="weighed ? 'As weighed' : 'As planned'" />
-          <p v-if="planFault" class="caution grave" role="alert">{{ planFault }}</p>
-        </section>
-        <RecipeTargets v-model="draft" :error-at="errorAt" />
-        <WeighTable v-model="draft" :bench="bench" :view="view" :error-at="errorAt" />
-        <CureDays v-model="draft" :bench="bench" :fridges="view.fridges" :error-at="errorAt" />
-        <SaveProblem :message="message" />
-        <div class="rub">
-          <p v-if="refused" class="soft">Not while it is above, or may be above, the limit.</p>
-          <VBtn type="button" color="primary" class="floor" size="x-large" :disabled="refused" :loading="saving" @click="rub">Rub this lot</VBtn>
         </div>
       </div>
     </form>

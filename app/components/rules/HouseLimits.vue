@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { reactive, watch } from 'vue'
+import { rulesInForceInput, type RulesView } from '#shared/contracts/rules'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import { useNotice } from '~/composables/use-notice'
+import { useSave } from '~/composables/use-save'
+
+/** Which law, and what the shop asks beyond it. */
+const props = defineProps<{ view: RulesView }>()
+const emit = defineEmits<{ saved: [] }>()
+const { say } = useNotice()
+const text = (value: number | null) => value === null ? '' : String(value)
+const now = () => ({ ruleSetId: props.view.sets.find(set => set.inForce)!.rules.id, targetPpm: text(props.view.house.targetPpm), floorPpm: text(props.view.house.floorPpm), maxPpm: text(props.view.house.maxPpm) })
+const form = reactive(now())
+watch(() => props.view, () => Object.assign(form, now()))
+const { save, saving, errorAt, message } = useSave(rulesInForceInput)
+async function choose(): Promise<void> {
+  if (!await save('/api/office/rules-in-force', { ...form, floorPpm: form.floorPpm.trim() || null, maxPpm: form.maxPpm.trim() || null }, 'PUT')) return
+  say('From now on verdicts go by this. Lots keep the rules they were judged by.')
+  emit('saved')
+}
+</script>
+
+<template>
+  <form class="stack-tight no-print" @submit.prevent="choose">
+    <div class="fields">
+      <VSelect v-model="form.ruleSetId" :items="view.sets.map(set => ({ value: set.rules.id, title: set.rules.jurisdiction }))" label="Rule set in force" :error-messages="errorAt('ruleSetId')" />
+      <VTextField v-model="form.targetPpm" label="House target" suffix="ppm" inputmode="decimal" :error-messages="errorAt('targetPpm')" />
+      <VTextField v-model="form.floorPpm" label="Own floor (optional)" suffix="ppm" inputmode="decimal" :error-messages="errorAt('floorPpm')" />
+      <VTextField v-model="form.maxPpm" label="Own limit (optional)" suffix="ppm" inputmode="decimal" :error-messages="errorAt('maxPpm')" />
+    </div>
+    <p class="small soft">Own limits can only be stricter: the law's hold all the same. A lot outside them is rubbed and held until you decide.</p>
+    <SaveProblem :message="message" />
+    <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Go by these</VBtn></div>
+  </form>
+</template>
+
+<style scoped>
+.fields { display: grid; grid-template-columns: 1.6fr 1fr 1fr 1fr; gap: .6rem; }
+@media (max-width: 720px) { .fields { grid-template-columns: 1fr 1fr; } }
+</style>

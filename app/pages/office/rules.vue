@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import type { Problem } from '#shared/contracts/problem'
+import type { RulesView } from '#shared/contracts/rules'
+import { read } from '~/api/client'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import PageHead from '~/components/common/PageHead.vue'
+import StateMark from '~/components/common/StateMark.vue'
+import ConfirmSet from '~/components/rules/ConfirmSet.vue'
+import HouseLimits from '~/components/rules/HouseLimits.vue'
+import OwnRules from '~/components/rules/OwnRules.vue'
+import RuleTable from '~/components/rules/RuleTable.vue'
+import { useNotation } from '~/composables/use-notation'
+import { useSession } from '~/stores/session'
+
+const session = useSession()
+const { date } = useNotation()
+const view = ref<RulesView | null>(null)
+const lost = ref<Problem | null>(null)
+const chosen = ref<string | null>(null)
+const editing = ref<'copy' | 'change' | null>(null)
+const set = computed(() => view.value?.sets.find(one => chosen.value ? one.rules.id === chosen.value : one.inForce) ?? null)
+async function load(): Promise<void> {
+  const reply = await read<RulesView>('/api/rules')
+  if (reply.ok) view.value = reply.value
+  lost.value = reply.ok ? null : reply.problem
+}
+function show(id: string): void {
+  chosen.value = id
+  editing.value = null
+}
+async function written(): Promise<void> {
+  editing.value = null
+  await load()
+  chosen.value = view.value?.sets.at(-1)?.rules.id ?? null
+}
+onMounted(load)
+</script>
+
+<template>
+  <div>
+    <PageHead title="Rules" sub="What the law allows, row by row, and what this shop asks beyond it." />
+    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <p v-else-if="!view || !set" class="empty">Opening the drawer…</p>
+    <div v-else class="stack">
+      <HouseLimits v-if="session.isOwner" :view="view" @saved="load" />
+      <nav class="sets no-print" aria-label="Rule sets">
+        <VBtn v-for="one in view.sets" :key="one.rules.id" class="floor" :variant="one === set ? 'flat' : 'outlined'" :color="one === set ? 'primary' : undefined" :aria-current="one === set" @click="show(one.rules.id)">{{ one.rules.jurisdiction }}</VBtn>
+      </nav>
+      <section class="stack-tight" aria-labelledby="set-head">
+        <div class="ruled-head">
+          <h2 id="set-head">{{ set.rules.jurisdiction }}</h2>
+          <div class="row"><StateMark v-if="set.inForce" tone="good">in force</StateMark><StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">{{ set.confirmed ? `confirmed by ${set.confirmed.by}, ${date(set.confirmed.on)}: ${set.confirmed.reference}` : 'not confirmed by this shop' }}</StateMark></div>
+        </div>
+        <RuleTable :rules="set.rules" />
+        <p class="small soft">An aid: your inspector, process authority and local code decide.</p>
+        <template v-if="session.isOwner">
+          <ConfirmSet :key="set.rules.id" :set="set" @saved="load" />
+          <div v-if="!editing" class="row"><VBtn variant="outlined" class="floor" @click="editing = 'copy'">Make a set of our own from this</VBtn><VBtn v-if="set.own" variant="outlined" class="floor" @click="editing = 'change'">Change this set</VBtn></div>
+          <OwnRules v-else :key="`${set.rules.id}-${editing}`" :from="set.rules" :own="editing === 'change'" @saved="written" @close="editing = null" />
+        </template>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.sets { display: flex; flex-wrap: wrap; gap: .5rem; }
+</style>

@@ -1,0 +1,37 @@
+import { fail, ok, type Result } from '../result'
+import type { CuringAgent } from '../cure/agent'
+import { agentType, type AgentKind } from './agent-kinds'
+
+export const PURPOSES = ['bacon', 'dried'] as const
+/** `bacon` is smoked or fried; `dried` is hung until it has lost 30 to 40 %. */
+export type Purpose = (typeof PURPOSES)[number]
+
+export type AgentCode = 'agent_no_nitrite' | 'agent_no_certificate' | 'agent_expired' | 'agent_long_dried_only' | 'nitrate_refused'
+
+export interface AgentQuestion {
+  kind: AgentKind
+  agent: CuringAgent
+  name: string
+  certificate: string | null
+  /** Day as text, "2026-11-23"; texts of one form compare as days do. */
+  bestBefore: string | null
+  today: string
+  purpose: Purpose
+  /** Nitrate the rules allow here, ppm as NaNO3. */
+  nitrateMaxPpm: number
+  jurisdiction: string
+}
+
+/**
+ * Whether an agent may be put on this meat at all, before any weight. Every refusal says what to use instead (its words do).
+ * Rules: no certificate, no ppm; no. 2 only for what is long dried; nitrate only where a row allows it.
+ */
+export function agentFault(q: AgentQuestion): Result<null, AgentCode> {
+  const said = { name: q.name, jurisdiction: q.jurisdiction }
+  if (q.certificate === null) return fail('agent_no_certificate', said)
+  if (q.bestBefore !== null && q.bestBefore < q.today) return fail('agent_expired', { ...said, bestBefore: q.bestBefore })
+  if (agentType(q.kind).use === 'long_dried' && q.purpose !== 'dried') return fail('agent_long_dried_only', said)
+  if (q.agent.nitrateFraction > 0 && q.nitrateMaxPpm === 0) return fail('nitrate_refused', said)
+  if (!(q.agent.nitriteFraction > 0)) return fail('agent_no_nitrite', said)
+  return ok(null)
+}

@@ -1,0 +1,34 @@
+import { CURING_SALT_NO_1, type CuringAgent } from '../cure/agent'
+
+/** What curing agents are sold as. `mix` is a bulk cure made in the shop. */
+export const AGENT_KINDS = ['no_1', 'no_2', 'nitrite_salt', 'home_cure', 'vegetable_powder', 'potassium_nitrite', 'saltpetre', 'own', 'mix'] as const
+export type AgentKind = (typeof AGENT_KINDS)[number]
+
+/** An agent kind as data: what its label usually says, and what it is for. A lot's own certificate overrides the figures. */
+export interface AgentType {
+  kind: AgentKind
+  usual: CuringAgent
+  /** Figures only a certificate can give: the usual ones are a guess to be overwritten. */
+  fromCertificate: boolean
+  /** `anything`: wherever the rules allow it. `long_dried`: hung to dry, never smoked or fried as bacon. */
+  use: 'anything' | 'long_dried'
+}
+
+const agent = (given: Partial<CuringAgent>): CuringAgent =>
+  ({ nitriteFraction: 0, nitriteAs: 'NaNO2', nitrateFraction: 0, saltFraction: 0, labelTolerance: 0, ...given })
+
+/** The agents of the trade. Source: the labels they are sold under; tolerance of no. 1 and 2 a common specification, 6.0 to 6.5 %. */
+export const AGENT_TYPES: readonly AgentType[] = [
+  { kind: 'no_1', usual: CURING_SALT_NO_1, fromCertificate: false, use: 'anything' },
+  { kind: 'no_2', usual: agent({ nitriteFraction: 0.0625, nitrateFraction: 0.04, saltFraction: 0.8975, labelTolerance: 0.0025 }), fromCertificate: false, use: 'long_dried' },
+  { kind: 'nitrite_salt', usual: agent({ nitriteFraction: 0.006, saltFraction: 0.994, labelTolerance: 0.0003 }), fromCertificate: false, use: 'anything' },
+  { kind: 'home_cure', usual: agent({ nitriteFraction: 0.005, nitrateFraction: 0.005, saltFraction: 0.85, sugarFraction: 0.14, labelTolerance: 0.0003 }), fromCertificate: false, use: 'anything' },
+  { kind: 'vegetable_powder', usual: agent({ nitriteFraction: 0.02, saltFraction: 0.5, labelTolerance: 0.002 }), fromCertificate: true, use: 'anything' },
+  { kind: 'potassium_nitrite', usual: agent({ nitriteFraction: 0.98, nitriteAs: 'KNO2', labelTolerance: 0.02 }), fromCertificate: false, use: 'anything' },
+  { kind: 'saltpetre', usual: agent({ nitrateFraction: 1, nitrateAs: 'KNO3' }), fromCertificate: false, use: 'anything' },
+  { kind: 'own', usual: CURING_SALT_NO_1, fromCertificate: true, use: 'anything' },
+]
+/** Of these, nearly all is nitrite: under a gram is a batch, and one gram can kill. */
+export const isNearlyPure = (a: Pick<CuringAgent, 'nitriteFraction'>): boolean => a.nitriteFraction > 0.2
+
+export const agentType = (kind: AgentKind): AgentType => AGENT_TYPES.find(type => type.kind === kind) ?? AGENT_TYPES[0]!

@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { AGENT_KINDS } from '#core/agents/agent-kinds'
+import { PURPOSES } from '#core/agents/agent-fault'
+import { CURE_METHODS } from '#core/cure/cure-method'
+import { AMOUNT_KINDS } from '#core/cure/seasoning'
+import { CUTS } from '#core/rules/cuts'
+import { ALLERGENS } from './allergens'
+import { name, note } from './fields'
+
+const MOST_SEASONINGS = 12
+const fraction = (max = 1) => z.number().min(0).max(max)
+
+/** One flavouring of a recipe. `pieces` "all", or the name of the half that gets it: "A", "B". */
+export const recipeSeasoning = z.strictObject({
+  name: name(80), per: z.enum(AMOUNT_KINDS), amount: z.number().min(0).max(1000), saltFraction: fraction(), sugarFraction: fraction(), waterFraction: fraction(),
+  allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), group: z.enum(['all', 'A', 'B']),
+})
+
+/** A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps, exports and imports. */
+export const recipeContract = z.strictObject({
+  name: name(80), cut: z.enum(CUTS), purpose: z.enum(PURPOSES), method: z.enum(CURE_METHODS), agent: z.enum(AGENT_KINDS).nullable(),
+  nitritePpm: z.number().min(0).max(700), saltShare: z.number().min(0.01).max(0.15), saltBasis: z.enum(['total', 'added']), sugarShare: fraction(0.1),
+  waterShare: z.number().min(0.1).max(3).nullable(), pickUp: z.number().min(0.01).max(0.6).nullable(),
+  seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS), sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
+  days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }), note: note(),
+}).superRefine((recipe, ctx) => {
+  const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message })
+  if ((recipe.method === 'salt_only') !== (recipe.agent === null)) fault('agent', recipe.agent === null ? 'agent_missing' : 'agent_in_salt_only')
+  if (recipe.days.bestBy < recipe.days.readyFrom) fault('days', 'best_by_before_ready')
+  if (recipe.sides.flesh + recipe.sides.fat + recipe.sides.edges === 0) fault('sides', 'sides_empty')
+})
+export type Recipe = z.output<typeof recipeContract>
+export type RecipeSeasoning = z.output<typeof recipeSeasoning>
+
+export const recipeInput = z.strictObject({ recipe: recipeContract, note: note() })
+export const recipeRetireInput = z.strictObject({ retired: z.boolean() })
+
+export const RECIPE_FORMAT = 'veldmoor-recipes'
+export const RECIPE_VERSION = 1
+const MOST_AT_ONCE = 200
+/** A file of recipes. docs/recipes.schema.json publishes it. */
+export const recipeFile = z.strictObject({
+  format: z.literal(RECIPE_FORMAT, { error: 'not_a_recipe_file' }), version: z.literal(RECIPE_VERSION, { error: 'not_a_recipe_file' }),
+  recipes: z.array(recipeContract).min(1, { error: 'no_recipes' }).max(MOST_AT_ONCE, { error: 'too_many_recipes' }),
+})
+
+export interface RevisionView { id: number, number: number, recipe: Recipe, note: string | null, atMs: number, by: string, lots: string[] }
+export interface RecipeView { code: string, name: string, retired: boolean, revisions: RevisionView[] }

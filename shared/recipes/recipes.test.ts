@@ -1,0 +1,51 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { ingoingNitritePpm } from '#core/cure/ingoing-nitrite'
+import { agentType } from '#core/agents/agent-kinds'
+import { recipeContract, recipeFile } from '../contracts/recipes'
+import { diffRecipes } from './diff-recipes'
+import { scaleRecipe } from './scale-recipe'
+import { STARTERS } from './starters'
+
+describe('the ten starters', () => {
+  it('are ten, of all cuts and several methods, and the contract takes them', () => {
+    expect(STARTERS).toHaveLength(10)
+    expect(new Set(STARTERS.map(r => r.cut)).size).toBe(4)
+    expect(new Set(STARTERS.map(r => r.method)).size).toBeGreaterThanOrEqual(4)
+    expect(new Set(STARTERS.map(r => r.name)).size).toBe(10)
+    expect(recipeFile.parse({ format: 'veldmoor-recipes', version: 1, recipes: STARTERS }).recipes).toEqual(STARTERS)
+  })
+  it.each(STARTERS.map(r => [r.name, r] as const))('%s comes out for any meat', (_name, recipe) => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: 300, max: 9000 }), { minLength: 1, maxLength: 8 }), (piecesG) => {
+      const made = scaleRecipe(recipe, piecesG, 0.1)
+      if (!made.ok) throw new Error(made.code)
+      expect(made.value.totalSaltShare).toBeCloseTo(recipe.saltShare, 2)
+      if (recipe.agent && recipe.method !== 'wet_equilibrium') {
+        const ppm = ingoingNitritePpm(made.value.greenWeightG, [{ ...agentType(recipe.agent).usual, massG: made.value.agentG }])
+        expect(Math.abs(ppm - recipe.nitritePpm)).toBeLessThanOrEqual(1e6 * 0.05 * agentType(recipe.agent).usual.nitriteFraction / made.value.greenWeightG + 1e-9)
+      }
+    }))
+  })
+})
+
+describe('the difference between revisions', () => {
+  const [first] = STARTERS
+  it('is nothing for the same, and each change once', () => {
+    expect(diffRecipes(first!, structuredClone(first!))).toEqual([])
+    const pepper = { name: 'Black pepper, cracked', per: 'percent' as const, amount: 0.3, saltFraction: 0, sugarFraction: 0, waterFraction: 0, allergens: [], group: 'all' as const }
+    const after = { ...first!, sugarShare: 0.008, seasonings: [pepper] }
+    expect(diffRecipes(first!, after)).toEqual([{ field: 'sugarShare', before: 0.01, after: 0.008 }, { field: 'seasoning', before: null, after: pepper }])
+    expect(diffRecipes(after, { ...after, seasonings: [{ ...pepper, amount: 0.5 }] })).toMatchObject([{ field: 'seasoning', before: { amount: 0.3 }, after: { amount: 0.5 } }])
+  })
+  it('taken the other way is the same with both sides exchanged', () => {
+    for (const a of STARTERS) {
+      for (const b of STARTERS) expect(diffRecipes(b, a).map(c => [c.after, c.before])).toEqual(expect.arrayContaining(diffRecipes(a, b).map(c => [c.before, c.after])))
+    }
+  })
+})
+
+describe('a recipe that is wrong is refused where it is wrong', () => {
+  it.each([
+    [{ agent: null }, ['agent']], [{ method: 'salt_only' }, ['agent']], [{ saltShare: 0.5 }, ['saltShare']], [{ days: { readyFrom: 9, bestBy: 3 } }, ['days']], [{ sides: { flesh: 0, fat: 0, edges: 0 } }, ['sides']], [{ name: '' }, ['name']], [{ nitritePpm: -1 }, ['nitritePpm']], [{ extra: 1 }, []],
+  ])('%j', (more, path) => expect(recipeContract.safeParse({ ...STARTERS[0], ...more }).error?.issues[0]?.path).toEqual(path))
+})
