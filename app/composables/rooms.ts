@@ -7,5 +7,6 @@ export const ROOMS = [
   { to: '/smokehouse', name: 'Smokehouse', key: 'm' },
   { to: '/slicing-table', name: 'Slicing table', key: 'l' },
   { to: '/ledger', name: 'Ledger', key: 'e' },
+  { to: '/recipe-book', name: 'Recipe book', key: 'r' },
   { to: '/office', name: 'Office', key: 'o' },
 ] as const
