@@ -146,6 +146,9 @@ describe('a bulk mix', () => {
     expect(shelf).toMatchObject({ kind: 'mix', leftG: 1054.5 - 135, parts: [{ code: s.agent, massG: 72 }, { massG: 682.5 }, { massG: 300 }] })
     const ledger = (await maker.get('/api/salt-ledger')).body.lots.find((lot: { code: string }) => lot.code === s.agent)
     expect(ledger.lines.filter((line: { lot: string | null }) => line.lot === mix)).toMatchObject([{ kind: 'used', outG: 72 }])
+    const thread = (await maker.get(`/api/thread/${s.salt}`)).body
+    expect(thread.links).toEqual(expect.arrayContaining([{ from: s.salt, to: mix }, { from: mix, to: rubbed }]))
+    expect((await maker.get(`/api/thread/${rubbed}`)).body.nodes.map((node: { code: string }) => node.code)).toEqual(expect.arrayContaining([s.agent, mix]))
     expect(await post(rub(s, { agent: part(mix, '2 kg'), salt: null, sugar: null, fromAgentOnly: true }))).toMatchObject({ body: { code: 'ingredient_used_up' } })
   })
 })

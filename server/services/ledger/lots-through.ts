@@ -19,7 +19,10 @@ export async function lotsThrough(tables: Tables, code: string): Promise<number[
     }
     case 'ingredient': {
       const ingredient = await tables.ingredientLots.one({ code })
-      return ingredient && (await tables.lotIngredients.find({ ingredientLotId: ingredient.id })).map(part => part.lotId)
+      if (!ingredient) return null
+      // What went into a bulk mix goes wherever the mix goes.
+      const mixes = await tables.mixParts.find({ ingredientLotId: ingredient.id })
+      return (await tables.lotIngredients.find({ ingredientLotId: [ingredient.id, ...mixes.map(part => part.mixLotId)] })).map(part => part.lotId)
     }
     case 'run': {
       const run = await tables.runs.one({ code })

@@ -17,11 +17,14 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   ])
   const runPieces = await tables.runPieces.find({ pieceId: pieces.map(piece => piece.id) })
   const own = { code }
-  const [meat, ingredients, runs, dispatches] = await Promise.all([
+  const [meat, direct, runs, dispatches] = await Promise.all([
     tables.meatLots.find({ id: pieces.map(piece => piece.meatLotId) }).then(async rows => rows.length ? rows : tables.meatLots.find(own)),
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }).then(async rows => rows.length ? rows : tables.ingredientLots.find(own)),
     tables.runs.find({ id: runPieces.map(row => row.runId) }), tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
   ])
+  const mixed = await tables.mixParts.find({ mixLotId: direct.map(lot => lot.id) })
+  const known = new Set(direct.map(lot => lot.id))
+  const ingredients = [...direct, ...await tables.ingredientLots.find({ id: mixed.map(part => part.ingredientLotId).filter(id => !known.has(id)) })]
   const parties = await tables.parties.find({ id: [...meat, ...ingredients].map(lot => lot.supplierId).concat(dispatches.map(d => d.customerId)) })
   const codeOf = <R extends { id: number, code: string }>(rows: readonly R[], id: number) => rows.find(row => row.id === id)!.code
   const partyCode = (id: number) => `party-${id}`
@@ -44,6 +47,7 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
     ...[...meat, ...ingredients].map(lot => ({ from: partyCode(lot.supplierId), to: lot.code })),
     ...pieces.map(piece => ({ from: codeOf(meat, piece.meatLotId), to: codeOf(lots, piece.lotId) })),
     ...used.map(part => ({ from: codeOf(ingredients, part.ingredientLotId), to: codeOf(lots, part.lotId) })),
+    ...mixed.map(part => ({ from: codeOf(ingredients, part.ingredientLotId), to: codeOf(ingredients, part.mixLotId) })),
     ...lots.flatMap(lot => runsOf(lot.id).map(run => ({ from: lot.code, to: run }))),
     ...packs.flatMap(pack => (runsOf(pack.lotId).length ? runsOf(pack.lotId) : [codeOf(lots, pack.lotId)]).map(from => ({ from, to: pack.code }))),
     ...packs.flatMap(pack => dispatches.filter(d => d.id === pack.dispatchId).map(d => ({ from: pack.code, to: partyCode(d.customerId) }))),
