@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import { join } from 'node:path'
+import { benchBeam } from './lib/bench-beam.mjs'
 import { benchBook } from './lib/bench-book.mjs'
 import { ROOT } from './lib/paths.mjs'
 import { ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
@@ -21,4 +22,5 @@ await main(async () => {
   }
   await ensureMariadb()
   await benchBook()
+  await benchBeam()
 })

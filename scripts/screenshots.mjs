@@ -21,6 +21,8 @@ const VIEWS = [
   { file: 'delivery-tablet', path: '/store', size: TABLET, before: openDelivery },
   { file: 'salt-ledger', path: '/store/salt-ledger', size: LAPTOP },
   { file: 'bench', path: '/bench', size: LAPTOP, before: weighPieces },
+  { file: 'spoons', path: '/bench/spoons', size: LAPTOP },
+  { file: 'recipe-book', path: '/recipe-book', size: LAPTOP, before: openOrchard },
   { file: 'cold-room', path: '/cold-room', size: LAPTOP },
   { file: 'cold-room-tablet', path: '/cold-room', size: TABLET },
   { file: 'cold-room-phone', path: '/cold-room', size: PHONE },
@@ -41,6 +43,10 @@ async function openDelivery(page) {
   await pressButton(page, 'Receive meat')
   await new Promise(resolve => setTimeout(resolve, 500))
   await pressButton(page, 'All four good')
+}
+
+async function openOrchard(page) {
+  await page.evaluate(() => [...document.querySelectorAll('.name')].find(one => one.textContent.includes('Orchard')).click())
 }
 
 async function toTheBook(page) {

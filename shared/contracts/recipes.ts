@@ -44,5 +44,11 @@ export const recipeFile = z.strictObject({
   recipes: z.array(recipeContract).min(1, { error: 'no_recipes' }).max(MOST_AT_ONCE, { error: 'too_many_recipes' }),
 })
 
+/** The file of recipes as a JSON Schema, draft 2020-12. */
+export const recipeSchema = (): object => ({
+  ...z.toJSONSchema(recipeFile, { io: 'input' }), title: 'Cure recipes',
+  description: 'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
+})
+
 export interface RevisionView { id: number, number: number, recipe: Recipe, note: string | null, atMs: number, by: string, lots: string[] }
 export interface RecipeView { code: string, name: string, retired: boolean, revisions: RevisionView[] }

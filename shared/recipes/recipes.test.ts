@@ -1,8 +1,10 @@
+import { readFileSync } from 'node:fs'
+import { resolve } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ingoingNitritePpm } from '#core/cure/ingoing-nitrite'
 import { agentType } from '#core/agents/agent-kinds'
-import { recipeContract, recipeFile } from '../contracts/recipes'
+import { recipeContract, recipeFile, recipeSchema } from '../contracts/recipes'
 import { diffRecipes } from './diff-recipes'
 import { scaleRecipe } from './scale-recipe'
 import { STARTERS } from './starters'
@@ -48,4 +50,8 @@ describe('a recipe that is wrong is refused where it is wrong', () => {
   it.each([
     [{ agent: null }, ['agent']], [{ method: 'salt_only' }, ['agent']], [{ saltShare: 0.5 }, ['saltShare']], [{ days: { readyFrom: 9, bestBy: 3 } }, ['days']], [{ sides: { flesh: 0, fat: 0, edges: 0 } }, ['sides']], [{ name: '' }, ['name']], [{ nitritePpm: -1 }, ['nitritePpm']], [{ extra: 1 }, []],
   ])('%j', (more, path) => expect(recipeContract.safeParse({ ...STARTERS[0], ...more }).error?.issues[0]?.path).toEqual(path))
+})
+
+describe('the published schema', () => {
+  it('is the contract\'s', () => expect(JSON.parse(readFileSync(resolve(import.meta.dirname, '../../docs/recipes.schema.json'), 'utf8'))).toEqual(JSON.parse(JSON.stringify(recipeSchema()))))
 })

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openBrowser, press, says, type, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
-const ROOMS = ['/', '/store', '/store/salt-ledger', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/lots/L-0003', '/lots/L-0008', '/office']
+const ROOMS = ['/', '/store', '/store/salt-ledger', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/lots/L-0003', '/lots/L-0008', '/office', '/office/rules', '/bench/spoons', '/bench/practice', '/bench/card/B-0001', '/store/mix', '/recipe-book']
 const SIZES = [['laptop', 1280, 800], ['tablet', 820, 1180], ['phone', 390, 844]] as const
 const LEAST_TARGET_PX = 56
 
@@ -26,7 +26,7 @@ afterAll(async () => {
 
 const open = async (path: string) => {
   await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
-  await visit.page.waitForFunction(() => document.querySelector('h1') && !/Reading the book|Laying out|Opening the drawer/.test(document.body.innerText))
+  await visit.page.waitForFunction(() => document.querySelector('h1') && !/Reading the book|Laying out|Opening the drawer|Looking for the measuring|Fetching the card|Clearing the big bowl|Turning the pages/.test(document.body.innerText))
 }
 const violations = async () => {
   await visit.page.evaluate(axe.source)

@@ -68,3 +68,14 @@ export async function goTo(page: Page, key: string, heading: string): Promise<vo
   await page.keyboard.press(key as 't')
   await page.waitForFunction((wanted: string) => document.querySelector('h1')?.textContent?.includes(wanted), {}, heading)
 }
+
+/** Chooses from a list by its label and the words of the choice. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await (await field(page, label).waitHandle()).click()
+  await page.waitForFunction((wanted: string) => {
+    const item = [...document.querySelectorAll<HTMLElement>('.v-overlay--active .v-list-item')].find(one => one.innerText.includes(wanted))
+    item?.click()
+    return item !== undefined
+  }, {}, option)
+  await page.waitForFunction(() => document.querySelector('.v-overlay--active .v-list-item') === null)
+}

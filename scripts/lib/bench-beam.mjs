@@ -1,0 +1,88 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { startApp } from './app-server.mjs'
+import { ensureBuild } from './build.mjs'
+import { startMariadb } from './mariadb.mjs'
+import { ensureChromium } from './packages.mjs'
+import { prepare } from './prepare.mjs'
+import { freePort } from './processes.mjs'
+
+const SLOWDOWN = 4
+const STROKES = 60
+const PIECES = [4, 40]
+
+/** Script time of each key stroke in the weighed field, ms, until two frames later; and whether the beam moved with it. */
+async function strokes(page, count) {
+  const client = await page.createCDPSession()
+  await client.send('Performance.enable')
+  await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN })
+  const scriptMs = async () => (await client.send('Performance.getMetrics')).metrics.find(metric => metric.name === 'ScriptDuration').value * 1000
+  const frames = () => page.evaluate(() => new Promise(resolve => requestAnimationFrame(() => requestAnimationFrame(() => resolve(document.querySelector('.beam svg').innerHTML.length)))))
+  // What measuring itself costs, taken off.
+  const idle = []
+  for (let i = 0; i < 10; i++) {
+    const before = await scriptMs()
+    await frames()
+    idle.push(await scriptMs() - before)
+  }
+  const own = idle.toSorted((a, b) => a - b)[5]
+  const taken = []
+  for (let i = 0; i < count; i++) {
+    if (i % 3 === 0) {
+      await page.keyboard.down('Control')
+      await page.keyboard.press('a')
+      await page.keyboard.up('Control')
+      await frames()
+    }
+    const before = await scriptMs()
+    await page.keyboard.press('9124'[i % 3])
+    await frames()
+    taken.push(await scriptMs() - before - own)
+  }
+  await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
+  return taken.toSorted((a, b) => a - b)
+}
+
+/** Typing a weight on the Bench: script per key stroke on a processor slowed down four times. */
+export async function benchBeam(given = null) {
+  await ensureChromium()
+  const folder = mkdtempSync(join(tmpdir(), 'veldmoor-beam-'))
+  const build = given ? null : await ensureBuild()
+  const database = given ? null : await startMariadb(join(folder, 'db'))
+  if (database) await prepare(database)
+  const app = given ? { address: given, stop: () => undefined } : await startApp({ entry: build.entry, port: await freePort(), databaseUrl: database.url, sessionSecret: database.sessionSecret, demo: true })
+  const { default: puppeteer } = await import('puppeteer-core')
+  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'], userDataDir: join(folder, 'profile') })
+  try {
+    const page = await browser.newPage()
+    await page.setViewport({ width: 1280, height: 800 })
+    await page.goto(app.address, { waitUntil: 'networkidle0' })
+    await page.type('input[autocomplete=username]', 'marit')
+    await page.type('input[type=password]', 'bacon-and-brine')
+    await page.keyboard.press('Enter')
+    await page.waitForSelector('.room-strip')
+    for (const pieces of PIECES) {
+      await page.evaluate(() => localStorage.removeItem('veldmoor-draft:bench'))
+      await page.goto(`${app.address}/bench`, { waitUntil: 'networkidle0' })
+      await page.focus('.entry input')
+      for (let i = 0; i < pieces; i++) {
+        await page.keyboard.type(String(240 + i))
+        await page.keyboard.press('Enter')
+      }
+      await page.locator('::-p-aria([name="Salt, grams"] >>> input), .weighed input').wait()
+      const fields = await page.$$('.weighed input')
+      await fields[1].focus()
+      await page.keyboard.type('227')
+      await fields[0].focus()
+      const taken = await strokes(page, STROKES)
+      console.log(`  ${`typing a weight, ${pieces} pieces, processor slowed ${SLOWDOWN} times`.padEnd(58)} script median ${taken[STROKES / 2].toFixed(1)} ms, p90 ${taken[Math.floor(STROKES * 0.9)].toFixed(1)} ms a key`)
+    }
+  }
+  finally {
+    await browser.close()
+    await app.stop()
+    await database?.stop()
+    rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
+  }
+}
