@@ -53,6 +53,15 @@ export const STATUS_WORDS: Record<Judgement['status'], string> = {
   below_floor: 'below the floor', floor_not_shown: 'may be below the floor', no_nitrite: 'salt only',
 }
 
+/** How far off it can be: the lot by the worst case and by k = 2, and the piece that is known least. Empty for salt only. */
+export function doubtWords(j: Judgement, as: Notation): string {
+  if (!j.lot) return ''
+  const least = j.meaning === 'upper_bound' ? '' : `${formatPpm(j.lot.lowPpm, as)} to `
+  const widest = j.pieces.reduce((wide, piece) => Math.max(wide, piece.expandedPpm), 0)
+  const each = j.pieces.length > 1 && Number.isFinite(widest) ? `; each piece ± ${formatPpm(widest, as)} or better` : ''
+  return `At worst ${j.meaning === 'upper_bound' ? 'up to ' : least}${formatPpm(j.lot.highPpm, as)}; ± ${formatPpm(j.lot.expandedPpm, as)} (k = 2)${each}.`
+}
+
 /** The line under every verdict. */
 export const standingWords = (j: Judgement, as: Notation): string => {
   const rules = `${j.jurisdiction} rules: ${j.row.source}`

@@ -89,7 +89,7 @@ function onKey(event: KeyboardEvent): void {
       <text v-if="pieces.length && meaning === 'upper_bound'" :x="PAD" :y="14" class="more">Each weight hangs at the most it can be: an upper bound.</text>
     </svg>
     <button
-      v-if="mayDrag && target !== null" type="button" class="notch plain" role="slider" aria-label="Nitrite target" :style="{ left: `${x(target)}px`, top: `${BEAM_Y - 30}px` }"
+      v-if="mayDrag && target !== null" type="button" class="notch plain" role="slider" aria-label="Target on the beam" :style="{ left: `${x(target)}px`, top: `${BEAM_Y - 30}px` }"
       :aria-valuenow="target" aria-valuemin="0" :aria-valuemax="Math.round(scale.maxPpm)" :aria-valuetext="ppm(target)"
       @pointerdown.prevent="dragging = true; ($event.currentTarget as HTMLElement).focus(); ($event.currentTarget as HTMLElement).setPointerCapture($event.pointerId)" @pointermove="onDrag" @pointerup="dragging = false" @keydown="onKey"
     >

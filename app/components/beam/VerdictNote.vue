@@ -2,12 +2,13 @@
 import { computed } from 'vue'
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import type { Judgement } from '#shared/contracts/judgement'
-import { MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
+import { doubtWords, MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
 const props = defineProps<{ judgement: Judgement, mixReadabilityG: number, about: string }>()
 const { as } = useNotation()
+const doubt = computed(() => doubtWords(props.judgement, as.value))
 const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : holdsLot(props.judgement.status) ? 'watch' : props.judgement.lot ? 'good' : 'cold')
 </script>
 
@@ -15,6 +16,7 @@ const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : hol
   <div class="verdict" :class="tone" aria-live="polite">
     <div class="row"><strong class="about">{{ about }}</strong><span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark></div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
+    <p v-if="doubt" class="small">{{ doubt }}</p>
     <p class="small soft">{{ standingWords(judgement, as) }}</p>
   </div>
 </template>

@@ -24,6 +24,12 @@ const groups = computed(() => props.draft.seasonings.some(s => s.group !== 'all'
 const allergens = computed(() => [...new Set(props.draft.seasonings.flatMap(s => bench.ingredients.value.find(lot => lot.code === s.lotCode)?.allergens ?? []))])
 const CLOSE_FROM = 16
 const close = computed(() => props.draft.pieces.length >= CLOSE_FROM)
+/** Long lists stand in two halves beside each other, so that a card stays one page. */
+const halves = computed(() => {
+  const all = bench.pieces.value.map((piece, i) => ({ piece, i }))
+  const middle = Math.ceil(all.length / 2)
+  return close.value ? [all.slice(0, middle), all.slice(middle)] : [all]
+})
 const cautions = computed(() => [
   props.draft.method === 'salt_only'
     ? `Salt does not make its own nitrite: ${limit(4)} or colder all the way, no long warm smoke, cook before eating.`
@@ -67,20 +73,22 @@ const cautions = computed(() => [
     </div>
     <section v-if="!isWet(draft.method)">
       <h2>Rub, each piece</h2>
-      <table class="ruled pieces">
-        <thead><tr><th aria-hidden="true" /><th scope="col">Piece</th><th v-if="bench.bags.value.length" scope="col">Bag</th><th v-if="groups" scope="col">Flavour</th><th scope="col" class="num">Green weight</th><th scope="col" class="num">Mix</th><th scope="col" class="num">flesh</th><th scope="col" class="num">{{ draft.rind === 'on' ? 'rind' : 'fat' }}</th><th scope="col" class="num">edges</th></tr></thead>
-        <tbody>
-          <tr v-for="(piece, i) in bench.pieces.value" :key="i">
-            <td class="box" aria-hidden="true">☐</td><td>{{ i + 1 }}</td><td v-if="bench.bags.value.length">{{ piece.bag ?? '–' }}</td><td v-if="groups">{{ piece.group ?? 'A' }}<template v-if="bench.shares.value[i]?.ownG"> {{ grams(bench.shares.value[i]!.ownG) }}</template></td>
-            <td class="num">{{ piece.parsed ? meat(piece.parsed.netG) : piece.weight }}</td>
-            <template v-if="bench.shares.value[i]">
-              <td class="num"><strong>{{ grams(bench.shares.value[i]!.mixG * bench.firstShare.value) }}</strong></td>
-              <td v-for="side in (['flesh', 'fat', 'edges'] as const)" :key="side" class="num">{{ sidesOf(bench.shares.value[i]!.mixG, sides) ? grams(sidesOf(bench.shares.value[i]!.mixG * bench.firstShare.value, sides)![side], 1) : '' }}</td>
-            </template>
-            <td v-else colspan="4" />
-          </tr>
-        </tbody>
-      </table>
+      <div :class="{ halves: close }">
+        <table v-for="(half, k) in halves" :key="k" class="ruled pieces">
+          <thead><tr><th aria-hidden="true" /><th scope="col">Piece</th><th v-if="bench.bags.value.length" scope="col">Bag</th><th v-if="groups" scope="col">Flavour</th><th scope="col" class="num">Green weight</th><th scope="col" class="num">Mix</th><th scope="col" class="num">flesh</th><th scope="col" class="num">{{ draft.rind === 'on' ? 'rind' : 'fat' }}</th><th scope="col" class="num">edges</th></tr></thead>
+          <tbody>
+            <tr v-for="{ piece, i } in half" :key="i">
+              <td class="box" aria-hidden="true">☐</td><td>{{ i + 1 }}</td><td v-if="bench.bags.value.length">{{ piece.bag ?? '–' }}</td><td v-if="groups">{{ piece.group ?? 'A' }}<template v-if="bench.shares.value[i]?.ownG"> {{ grams(bench.shares.value[i]!.ownG) }}</template></td>
+              <td class="num">{{ piece.parsed ? meat(piece.parsed.netG) : piece.weight }}</td>
+              <template v-if="bench.shares.value[i]">
+                <td class="num"><strong>{{ grams(bench.shares.value[i]!.mixG * bench.firstShare.value) }}</strong></td>
+                <td v-for="side in (['flesh', 'fat', 'edges'] as const)" :key="side" class="num">{{ sidesOf(bench.shares.value[i]!.mixG, sides) ? grams(sidesOf(bench.shares.value[i]!.mixG * bench.firstShare.value, sides)![side], 1) : '' }}</td>
+              </template>
+              <td v-else colspan="4" />
+            </tr>
+          </tbody>
+        </table>
+      </div>
     </section>
     <p class="small soft">Rubbed by ____________________ on ____________ at ________. An aid: your inspector and local code decide.</p>
   </article>
@@ -92,10 +100,11 @@ header { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 1rem; }
 h1 { font-size: 1.9rem; } .verdict { font-weight: 600; margin-top: .3rem; }
 .cols { display: grid; grid-template-columns: 1.2fr 1fr; gap: 2rem; }
 .box { font-size: 1.25rem; line-height: 1; width: 1.8rem; } .fill { width: 6rem; border-bottom: 1px dotted var(--peat) !important; }
+.halves { display: grid; grid-template-columns: 1fr 1fr; gap: 1.6rem; align-items: start; }
 .cautions { margin: 0; padding-left: 1.1rem; display: grid; gap: .3rem; font-weight: 500; }
-@media (max-width: 620px) { header, .cols { grid-template-columns: minmax(0, 1fr); } .pieces { font-size: .86rem; } }
+@media (max-width: 620px) { header, .cols, .halves { grid-template-columns: minmax(0, 1fr); } .pieces { font-size: .86rem; } }
 @media print {
-  .card { gap: .5rem; font-size: 10.5pt; } h1 { font-size: 17pt; } h2 { font-size: 11.5pt; } .ruled td, .ruled th { padding: 2.5pt 4pt !important; }
-  .close { font-size: 8pt; } .close .ruled td, .close .ruled th { padding: .6pt 3pt !important; } .close .box { font-size: 8.5pt; } .close .pieces tbody { columns: 2; }
+  .card { gap: .5rem; font-size: 10.5pt; } .card .small { font-size: 9pt; } .card .code { font-size: inherit; } h1 { font-size: 17pt; } h2 { font-size: 11.5pt; } .ruled td, .ruled th { padding: 2.5pt 4pt !important; }
+  .close, .close .small { font-size: 8pt; } .close .ruled td, .close .ruled th { padding: .6pt 3pt !important; } .close .box { font-size: 8.5pt; }
 }
 </style>

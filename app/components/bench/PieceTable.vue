@@ -43,7 +43,7 @@ const setBag = (piece: PieceDraft, typed: string) => { piece.bag = Number(typed)
           <td class="num">{{ piece.parsed ? meat(piece.parsed.netG) : '?' }}<div class="small soft">{{ piece.weight }}</div></td>
           <td class="num share">
             <template v-if="uneven && scoopsOf(i)">
-              <strong :class="{ over: scoopsOf(i)!.highPpm > (bench.limits.value?.maxPpm ?? Infinity), under: scoopsOf(i)!.ppm < (bench.limits.value?.floorPpm ?? 0) }">{{ ppm(scoopsOf(i)!.ppm) }}</strong>
+              <strong :class="{ over: scoopsOf(i)!.highPpm > (bench.limits.value?.maxPpm ?? Infinity), under: scoopsOf(i)!.ppm < (bench.limits.value?.floorPpm ?? 0) }">{{ ppm(scoopsOf(i)!.ppm) }}<template v-if="scoopsOf(i)!.highPpm > (bench.limits.value?.maxPpm ?? Infinity)">, over</template><template v-else-if="scoopsOf(i)!.ppm < (bench.limits.value?.floorPpm ?? 0)">, under</template></strong>
               <div class="small soft">one of {{ bench.good.value.length }} equal scoops</div>
             </template>
             <template v-else-if="shares[i]">
@@ -84,7 +84,7 @@ const setBag = (piece: PieceDraft, typed: string) => { piece.bag = Number(typed)
 td .v-btn { margin: -10px -8px -10px 0; } td .v-btn-toggle .v-btn { margin: 0; min-width: 2.4rem; }
 .share { white-space: normal; max-width: 12rem; }
 .bag { width: 4.5rem; }
-.over { color: var(--ember); } .over::after { content: ' over'; font-size: .8em; } .under { color: var(--ember); } .under::after { content: ' under'; font-size: .8em; }
+.over, .under { color: var(--ember); }
 .bags { margin: 0; padding-left: 1.1rem; }
 summary { cursor: pointer; padding: .5rem 0; font-weight: 600; }
 .sides { display: grid; grid-template-columns: repeat(3, 1fr); gap: .5rem; padding-top: .4rem; }

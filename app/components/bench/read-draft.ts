@@ -32,10 +32,10 @@ export function readTargets(draft: BenchDraft): Targets | null {
   return saltShare === null || sugarShare === null ? null : { saltShare, sugarShare, saltBasis: draft.saltBasis, nitritePpm: draft.targetPpm }
 }
 
-/** Lots of the store that can do a job and have something left: in date first, and of curing agents no. 1 before the rest. */
+/** Lots of the store that can do a job and have something left: in date first, of curing agents no. 1 before the rest, and what keeps least first. */
 export const lotsFor = (ingredients: readonly IngredientView[], role: MixRole, today: string): IngredientView[] => ingredients
   .filter(lot => ROLE_OF_KIND[lot.kind] === role && lot.leftG > 0)
-  .toSorted((a, b) => Number(isPast(a, today)) - Number(isPast(b, today)) || Number(a.iodised) - Number(b.iodised) || Number(b.agentKind === 'no_1') - Number(a.agentKind === 'no_1'))
+  .toSorted((a, b) => Number(isPast(a, today)) - Number(isPast(b, today)) || Number(a.iodised) - Number(b.iodised) || Number(b.agentKind === 'no_1') - Number(a.agentKind === 'no_1') || (a.bestBefore ?? '9').localeCompare(b.bestBefore ?? '9'))
 export const isPast = (lot: IngredientView, today: string): boolean => lot.bestBefore !== null && lot.bestBefore < today
 
 /** Seasonings whose amount is a number; the others wait. Keys are their places in the draft. */

@@ -21,7 +21,7 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
 
 <template>
   <section aria-labelledby="book-head">
-    <div class="row spread head"><h2 id="book-head">The book</h2><VBtn v-if="fridgeCount" variant="text" class="no-print" @click="withFridge = !withFridge">{{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} fridge readings</VBtn></div>
+    <div class="ruled-head"><h2 id="book-head">The book</h2><VBtn v-if="fridgeCount" variant="text" class="no-print" @click="withFridge = !withFridge">{{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} fridge readings</VBtn></div>
     <p v-if="!events.length" class="empty">No record yet.</p>
     <div v-else class="scroll-x">
       <table class="ruled">
@@ -49,7 +49,6 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
 </template>
 
 <style scoped>
-.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
 .when, .where { white-space: nowrap; }
 .voided .words { text-decoration: line-through; text-decoration-thickness: 1.5px; }
 .mark { display: block; border-left: 4px solid var(--straw); padding-left: .5rem; margin-top: .15rem; }

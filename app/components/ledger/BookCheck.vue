@@ -24,7 +24,7 @@ const sound = computed(() => check.value?.broken === null)
 
 <template>
   <section class="stack-tight check" aria-labelledby="check-head">
-    <div class="row spread head"><h2 id="check-head">Is the book whole?</h2><VBtn class="floor no-print" variant="outlined" :loading="checking" @click="walk">Walk the whole chain</VBtn></div>
+    <div class="ruled-head"><h2 id="check-head">Is the book whole?</h2><VBtn class="floor no-print" variant="outlined" :loading="checking" @click="walk">Walk the whole chain</VBtn></div>
     <p class="soft">Each record is sealed with the one before it. If one was changed, taken out or put in, the walk stops there.</p>
     <LoadProblem v-if="lost" :problem="lost" @again="walk" />
     <div v-if="check" role="status" class="stack-tight">
@@ -37,7 +37,6 @@ const sound = computed(() => check.value?.broken === null)
 </template>
 
 <style scoped>
-.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
 .good { border-left-color: var(--moss); background: var(--moss-wash); }
 .seal { white-space: normal; overflow-wrap: anywhere; font-weight: 400; }
 </style>

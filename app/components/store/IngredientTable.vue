@@ -44,7 +44,7 @@ function moved(): void {
         <template v-for="lot in ingredients" :key="lot.code">
           <tr>
             <td><LotCode :code="lot.code" /></td>
-            <td>{{ lot.name }}</td>
+            <td>{{ lot.name }}<StateMark v-if="lot.iodised" tone="act">iodised</StateMark><div v-if="lot.parts.length" class="small soft">made here of <template v-for="(part, i) in lot.parts" :key="part.code">{{ i ? ', ' : '' }}<LotCode :code="part.code" /> {{ grams(part.massG) }}</template></div><div v-if="lot.allergens.length" class="small">allergens: {{ lot.allergens.join(', ') }}</div></td>
             <td>{{ lot.supplier }} <span class="code">{{ lot.supplierLot }}</span></td>
             <td class="num">{{ amount(lot, lot.amountG) }}</td>
             <td class="num">{{ amount(lot, Math.max(0, lot.leftG)) }}</td>

@@ -33,7 +33,7 @@ const change = useSave(partyInput.omit({ kind: true }))
 
 <template>
   <section class="stack-tight" aria-labelledby="parties-head">
-    <div class="row spread head"><h2 id="parties-head">Suppliers and customers</h2><VBtn v-if="session.mayWrite" class="floor" variant="outlined" @click="begin(null)">Add one</VBtn></div>
+    <div class="ruled-head"><h2 id="parties-head">Suppliers and customers</h2><VBtn v-if="session.mayWrite" class="floor" variant="outlined" @click="begin(null)">Add one</VBtn></div>
     <form v-if="open !== null" class="slip fields" @submit.prevent="keep">
       <VSelect v-if="open === 0" v-model="form.kind" :items="[{ value: 'supplier', title: 'supplier' }, { value: 'customer', title: 'customer' }]" label="Is a" />
       <VTextField v-model="form.name" label="Name" :error-messages="errorAt('name') ?? change.errorAt('name')" />
@@ -59,7 +59,6 @@ const change = useSave(partyInput.omit({ kind: true }))
 </template>
 
 <style scoped>
-.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
 .fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: .6rem; align-items: start; }
 .full { grid-column: 1 / -1; }
 @media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }

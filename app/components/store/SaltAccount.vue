@@ -16,7 +16,7 @@ const found = (line: SaltLineView) => line.differenceG === null ? '' : `${signed
 
 <template>
   <section class="stack-tight" :aria-label="`Account of ${lot.code}`">
-    <div class="row spread head">
+    <div class="ruled-head">
       <h2><LotCode :code="lot.code" /> {{ lot.name }}</h2>
       <span class="row"><StateMark v-if="lot.countDueMs < nowMs" tone="act">count overdue</StateMark><span class="soft">next count by {{ moment(lot.countDueMs) }}</span><strong class="balance">{{ grams(lot.balanceG) }}</strong></span>
     </div>
@@ -39,7 +39,6 @@ const found = (line: SaltLineView) => line.differenceG === null ? '' : `${signed
 </template>
 
 <style scoped>
-.head { border-bottom: 2px solid var(--peat); } .head h2 { border: 0; }
 .balance { font: 700 1.5rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; }
 .when { white-space: nowrap; }
 </style>

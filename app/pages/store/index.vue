@@ -47,7 +47,7 @@ onMounted(load)
         <MeatTable v-else :meat="view.meat" @changed="load" />
       </section>
       <section aria-labelledby="dry-list">
-        <div class="ruled-head"><h2 id="dry-list">Salts, sugars, spices</h2><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div>
+        <div class="ruled-head"><h2 id="dry-list">Salts, sugars, spices</h2><div class="row"><VBtn v-if="session.mayWrite" class="floor" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div></div>
         <p v-if="!view.ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
         <IngredientTable v-else :ingredients="view.ingredients" @changed="load" />
       </section>
