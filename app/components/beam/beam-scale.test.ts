@@ -34,4 +34,7 @@ describe('the beam', () => {
       expect(hung.map(w => w.number).toSorted((a, b) => a - b)).toEqual(xs.map((_x, i) => i + 1))
     }))
   })
+  it('keeps pieces of one ppm in their order', () => {
+    expect(hangWeights([300, 300 + 1e-10, 300 - 1e-10, 300], 40, 800).toSorted((a, b) => a.atX - b.atX).map(w => w.number)).toEqual([1, 2, 3, 4])
+  })
 })

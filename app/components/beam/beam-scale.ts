@@ -60,7 +60,8 @@ function middleOf(members: readonly number[], xs: readonly number[], leftX: numb
 
 /** Clusters that would touch once they are fanned out become one, until none do. */
 function joined(clusters: readonly number[][], xs: readonly number[], leftX: number, rightX: number): number[][] {
-  const inOrder = clusters.map(members => members.toSorted((a, b) => xs[a]! - xs[b]! || a - b)).toSorted((a, b) => xs[a[0]!]! - xs[b[0]!]!)
+  // Whole pixels: dust of doubles must not shuffle pieces of one ppm.
+  const inOrder = clusters.map(members => members.toSorted((a, b) => Math.round(xs[a]!) - Math.round(xs[b]!) || a - b)).toSorted((a, b) => xs[a[0]!]! - xs[b[0]!]!)
   const made: number[][] = []
   for (const cluster of inOrder) {
     let members = cluster
