@@ -196,6 +196,8 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Send 4 packs')
     await says(page(), 'has not confirmed its rule set')
     await goTo(page(), 'o', 'Office')
+    await press(page(), 'Rules, limits, confirmation', 'link')
+    await says(page(), 'Compare these rows')
     await type(page(), 'Against (link or document)', 'green folder')
     await press(page(), 'Confirm the rule set')
     await says(page(), 'The rule set is confirmed')
