@@ -66,7 +66,7 @@ async function result(): Promise<void> {
       <h3>Second application</h3>
       <p>After the first draining the rest goes on. Until then the verdict counts it as planned.</p>
       <template v-if="session.mayWrite">
-        <div class="fields">
+        <div class="fields no-print">
           <WeightField v-for="part in first" :key="part.id" v-model="draft[part.role]" :label="`${NAMES[part.role]}, about ${grams(restG(part.plannedG))}`" fine :range="INGREDIENT_RANGE" :error="second.errorAt(part.role)" />
           <InstrumentSelect v-model="mixScaleId" kind="scale" purpose="mix" prefer="mix" label="Weighed on" :error="second.errorAt('mixScaleId')" />
         </div>
@@ -80,7 +80,7 @@ async function result(): Promise<void> {
       <p v-if="lot.weighedBackTyped || lot.afterTyped">Weighed: {{ lot.weighedBackTyped ?? lot.afterTyped }}.</p>
       <p v-else>{{ lot.method === 'excess' ? 'What is weighed back comes off at the mix\'s own composition.' : 'All pieces together, drained. Until then the ppm is the most it can be.' }}</p>
       <template v-if="session.mayWrite">
-        <div class="fields">
+        <div class="fields no-print">
           <WeightField v-model="draft.weight" :label="lot.method === 'excess' ? 'Mix weighed back' : 'All pieces, after the brine'" :fine="lot.method === 'excess'" :range="BRINE_RANGE" :error="after.errorAt('weight')" />
           <InstrumentSelect v-model="scaleId" kind="scale" :purpose="lot.method === 'excess' ? 'mix' : 'meat'" :prefer="lot.method === 'excess' ? 'mix' : 'meat'" label="Weighed on" :error="after.errorAt('scaleId')" />
         </div>
@@ -93,7 +93,7 @@ async function result(): Promise<void> {
       <p>{{ lot.judgement.jurisdiction }}: what is left in the product counts<template v-for="row in lot.judgement.residual" :key="row.id">; {{ row.maxPpm === null ? 'the limit is in the text' : `at most ${ppm(row.maxPpm)}` }} ({{ row.source }})</template>. Without a result nothing of this lot goes out.</p>
       <ul v-if="lot.labResults.length" class="list"><li v-for="one in lot.labResults" :key="one.id"><strong>{{ ppm(one.residualPpm) }}</strong>, {{ one.laboratory }}, {{ one.report }}, sampled {{ date(one.sampledOn) }}</li></ul>
       <template v-if="session.mayWrite">
-        <div class="fields">
+        <div class="fields no-print">
           <VTextField v-model="form.residual" label="Residual nitrite, as NaNO2" suffix="ppm" inputmode="decimal" :error-messages="lab.errorAt('residual')" />
           <VTextField v-model="form.laboratory" label="Laboratory" :error-messages="lab.errorAt('laboratory')" />
           <VTextField v-model="form.report" label="Report" :error-messages="lab.errorAt('report')" />

@@ -114,5 +114,6 @@ onMounted(load)
 <style scoped>
 .spoons { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.6rem; align-items: start; }
 .fields { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
+@media print { .spoons { display: block; } }
 @media (max-width: 900px) { .spoons { grid-template-columns: minmax(0, 1fr); } }
 </style>
