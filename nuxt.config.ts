@@ -22,6 +22,8 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/style/fonts.css', 'vuetify/styles', '~/style/base.css', '~/style/print.css'],
+  // A build works in a folder of its own, so that lint and types may read theirs meanwhile.
+  ...(process.env.VELDMOOR_BUILD ? { buildDir: here('./node_modules/.cache/veldmoor-build') } : {}),
   alias: { '#core': here('./core'), '#shared': here('./shared') },
   build: { transpile: ['vuetify'] },
   compatibilityDate: '2026-11-01',

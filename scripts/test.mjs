@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureBuild } from './lib/build.mjs'
-import { checks } from './lib/checks.mjs'
+import { checks, prepare } from './lib/checks.mjs'
 import { startMariadb } from './lib/mariadb.mjs'
 import { ensureChromium, ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
@@ -26,20 +26,31 @@ await main(async () => {
   let database = null
   const totals = { passed: 0, failed: 0 }
   const count = (result) => { totals.passed += result.passed; totals.failed += result.failed }
+  const check = async (one) => {
+    const outcome = await step(one.name, () => one.run().then(() => 'clean', (error) => { console.error(error.message); return 'faults found' }))
+    count(outcome === 'clean' ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
+  }
   try {
     await step('packages', ensureNodePackages)
     await step('MariaDB', ensureMariadb)
     await step('Chromium', ensureChromium)
-    for (const check of checks) {
-      const outcome = await step(check.name, () => check.run().then(() => 'clean', (error) => { console.error(error.message); return 'faults found' }))
-      count(outcome === 'clean' ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
-    }
-    count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
-    const build = await step('build', ensureBuild)
-    database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { manyDatabases: true }))
-    const env = { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_ADMIN_URL: database.adminUrl, TEST_APP_ENTRY: build.entry }
-    count(await step('integration tests', () => suite('integration', env)))
-    count(await step('browser tests', () => suite('browser', env)))
+    await check(prepare)
+    // Two lanes, for two cores; neither reads what the other writes.
+    const built = step('build', ensureBuild)
+    const prepared = built.then(async ({ entry }) => {
+      database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { durable: false, manyDatabases: true }))
+      return { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_ADMIN_URL: database.adminUrl, TEST_APP_ENTRY: entry }
+    })
+    const lanes = await Promise.allSettled([
+      prepared.then(async env => count(await step('browser tests', () => suite('browser', env)))),
+      (async () => {
+        for (const one of checks) await check(one)
+        count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
+        const env = await prepared
+        count(await step('integration tests', () => suite('integration', env)))
+      })(),
+    ])
+    for (const lane of lanes) if (lane.status === 'rejected') throw lane.reason
   }
   finally {
     await database?.stop()

@@ -56,9 +56,10 @@ async function installOnce(folder, dataDir, user) {
 
 /**
  * Starts a private MariaDB on loopback with its own folder, port and socket; never the system's. A server left by a
- * killed run is ended first; InnoDB mends its own files. Returns its address and how to stop it.
+ * killed run is ended first; InnoDB mends its own files. One that is not `durable` is for tests and need not outlive
+ * a loss of power: it waits for no disk. Returns its address and how to stop it.
  */
-export async function startMariadb(folder, { fsync = true, manyDatabases = false, port: wantedPort = null } = {}) {
+export async function startMariadb(folder, { durable = true, manyDatabases = false, port: wantedPort = null } = {}) {
   mkdirSync(folder, { recursive: true })
   const dataDir = join(folder, 'data')
   const pidFile = join(folder, 'mariadb.pid')
@@ -75,7 +76,7 @@ export async function startMariadb(folder, { fsync = true, manyDatabases = false
   const log = openSync(join(folder, 'mariadb.log'), 'a')
   const child = spawn(whereIs('mariadbd'), ['--no-defaults', `--user=${user}`, `--datadir=${dataDir}`, `--tmpdir=${runDir}`,
     `--port=${port}`, '--bind-address=127.0.0.1', `--socket=${socket}`, `--pid-file=${join(runDir, 'server.pid')}`, '--skip-name-resolve',
-    '--character-set-server=utf8mb4', '--default-time-zone=+00:00', `--innodb-flush-log-at-trx-commit=${fsync ? 1 : 2}`, '--innodb-buffer-pool-size=256M'],
+    '--character-set-server=utf8mb4', '--default-time-zone=+00:00', ...(durable ? ['--innodb-flush-log-at-trx-commit=1'] : ['--innodb-flush-log-at-trx-commit=2', '--innodb-flush-method=nosync']), '--innodb-buffer-pool-size=256M'],
   { detached: true, stdio: ['ignore', log, log] })
   let ended = false
   child.on('exit', () => ended = true)
