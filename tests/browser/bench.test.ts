@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { choose, openBrowser, press, says, type, type Visit } from '../support/browser'
+import { choose, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -100,7 +100,7 @@ describe('the Bench, part by part', () => {
     await says(page(), 'Bag 1: pieces 1, 3')
     await press(page(), 'One by one, large')
     for (const weight of ['10.3', '97.8', '43']) {
-      await page().waitForFunction(() => document.activeElement?.closest('.through') !== null)
+      await until(page(), () => document.activeElement?.closest('.through') !== null)
       await page().keyboard.type(weight)
       await page().keyboard.press('Enter')
       await new Promise(resolve => setTimeout(resolve, 150))

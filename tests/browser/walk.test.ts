@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { goTo, openBrowser, press, says, type, type Visit } from '../support/browser'
+import { goTo, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -127,7 +127,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     expect(await page().$eval('.twine', svg => svg.getAttribute('aria-label'))).toContain('Cure day 8. 0 turned, 7 missed')
     await press(page(), 'Turned, all pieces')
     await says(page(), 'L-0001: turned, all pieces')
-    await page().waitForFunction(() => document.querySelector('.twine')?.getAttribute('aria-label')?.includes('1 turned'))
+    await until(page(), () => document.querySelector('.twine')?.getAttribute('aria-label')?.includes('1 turned'))
     await page().evaluate(() => (document.activeElement as HTMLElement).blur())
     await page().keyboard.press('u')
     await says(page(), 'The record stays in the book as such')

@@ -20,11 +20,11 @@ const start = (script: string, ...args: string[]): Started => {
   return { child, output: () => output, ended: new Promise(done => child.on('exit', code => done(code))) }
 }
 const until = async (test: () => boolean | Promise<boolean>) => {
-  for (let i = 0; i < 600; i++) {
+  for (let i = 0; i < 2400; i++) {
     if (await test()) return
     await new Promise(done => setTimeout(done, 50))
   }
-  throw new Error('waited 30 s in vain')
+  throw new Error('waited 120 s in vain')
 }
 const demo = async () => {
   const started = start('demo.mjs', '--port', String(port))

@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import puppeteer, { type Browser, type Page } from 'puppeteer-core'
 
 const SWITCHES = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
-const PATIENCE_MS = 20_000
+// A busy computer may be ten times slower than a free one.
+const PATIENCE_MS = 60_000
 
 export interface Visit { page: Page, faults: string[], close: () => Promise<void> }
 
@@ -14,6 +15,8 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   const browser: Browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: SWITCHES, userDataDir: profile })
   const page = await browser.newPage()
   await page.setViewport({ width, height })
+  // Nothing tested here moves, and a slow computer draws every frame of what does.
+  await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
   page.setDefaultTimeout(PATIENCE_MS)
   const faults: string[] = []
   page.on('pageerror', error => faults.push(String(error)))
@@ -27,6 +30,9 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
     },
   }
 }
+
+/** Waits until the page answers yes. Asked ten times a second: asked with every frame, a page is kept drawing for nothing. */
+export const until = <A extends unknown[]>(page: Page, test: (...args: A) => unknown, ...args: A) => page.waitForFunction(test as never, { polling: 100 }, ...args as never[])
 
 /** The field with that label, by its accessible name. */
 export const field = (page: Page, label: string) => page.locator(`::-p-aria([name="${label}"])`)
@@ -53,7 +59,7 @@ export async function press(page: Page, name: string, role: 'button' | 'link' | 
 /** Waits until the page says it; when it does not, tells what the page says instead. */
 export async function says(page: Page, text: string): Promise<void> {
   try {
-    await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), {}, text)
+    await until(page, (wanted: string) => document.body.innerText.includes(wanted), text)
   }
   catch (error) {
     const instead = await page.evaluate(() => document.body.innerText)
@@ -66,16 +72,16 @@ export async function goTo(page: Page, key: string, heading: string): Promise<vo
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
   await page.keyboard.press('g')
   await page.keyboard.press(key as 't')
-  await page.waitForFunction((wanted: string) => document.querySelector('h1')?.textContent?.includes(wanted), {}, heading)
+  await until(page, (wanted: string) => document.querySelector('h1')?.textContent?.includes(wanted), heading)
 }
 
 /** Chooses from a list by its label and the words of the choice. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   await (await field(page, label).waitHandle()).click()
-  await page.waitForFunction((wanted: string) => {
+  await until(page, (wanted: string) => {
     const item = [...document.querySelectorAll<HTMLElement>('.v-overlay--active .v-list-item')].find(one => one.innerText.includes(wanted))
     item?.click()
     return item !== undefined
-  }, {}, option)
-  await page.waitForFunction(() => document.querySelector('.v-overlay--active .v-list-item') === null)
+  }, option)
+  await until(page, () => document.querySelector('.v-overlay--active .v-list-item') === null)
 }
