@@ -4,6 +4,7 @@ import { localDay } from '#core/calendar/local-day'
 import { rulesConfirmationInput, type RuleSetView } from '#shared/contracts/rules'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useClock } from '~/composables/use-clock'
+import { useDraft } from '~/composables/use-draft'
 import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
@@ -13,10 +14,12 @@ const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const nowMs = useClock()
 const { say } = useNotice()
-const form = reactive({ confirmedBy: session.user?.name ?? '', confirmedOn: localDay(nowMs.value, session.zone), reference: '' })
+const form = reactive({ confirmedBy: session.user?.name ?? '', confirmedOn: localDay(nowMs.value, session.zone) })
+const { draft, clear } = useDraft(`rules-confirm-${props.set.rules.id}`, () => ({ reference: '' }))
 const { save, saving, errorAt, message } = useSave(rulesConfirmationInput)
 async function confirm(): Promise<void> {
-  if (!await save('/api/office/rules', { ...form, ruleSetId: props.set.rules.id })) return
+  if (!await save('/api/office/rules', { ...form, ...draft.value, ruleSetId: props.set.rules.id })) return
+  clear()
   say('The rule set is confirmed.')
   emit('saved')
 }
@@ -28,7 +31,7 @@ async function confirm(): Promise<void> {
     <div class="fields">
       <VTextField v-model="form.confirmedBy" label="Compared by" :error-messages="errorAt('confirmedBy')" />
       <VTextField v-model="form.confirmedOn" type="date" label="On" :error-messages="errorAt('confirmedOn')" />
-      <VTextField v-model="form.reference" label="Against (link or document)" :error-messages="errorAt('reference')" />
+      <VTextField v-model="draft.reference" label="Against (link or document)" :error-messages="errorAt('reference')" />
     </div>
     <SaveProblem :message="message" />
     <div><VBtn type="submit" class="floor" variant="outlined" :loading="saving">Confirm the rule set</VBtn></div>

@@ -5,14 +5,12 @@ import { BASES, COMPOUNDS, CUT_GROUPS, type RuleRow, type RuleSet } from '#core/
 import { ownRulesInput } from '#shared/contracts/rules'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
-import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { BASIS_WORDS, GROUP_WORDS, LEGAL_METHOD_WORDS } from './rule-words'
 
 /** A rule set of the shop's own: begun from another, or changed. */
 const props = defineProps<{ from: RuleSet, own: boolean }>()
-const emit = defineEmits<{ saved: [], close: [] }>()
-const { say } = useNotice()
+const emit = defineEmits<{ saved: [ruleSetId: string], close: [] }>()
 const text = (value: number | null) => value === null ? '' : String(value)
 const asTyped = (row: RuleRow) => ({ ...row, maxPpm: text(row.maxPpm), minPpm: text(row.minPpm), choice: row.choice ?? '' })
 const { draft, clear } = useDraft(`rules-${props.own ? props.from.id : 'new'}`, () => ({
@@ -35,8 +33,7 @@ async function write(): Promise<void> {
   })
   if (!done) return
   clear()
-  say('Written. Confirm it against the authority\'s text before it is used.')
-  emit('saved')
+  emit('saved', done.ruleSetId)
 }
 </script>
 

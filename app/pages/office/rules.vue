@@ -11,10 +11,12 @@ import HouseLimits from '~/components/rules/HouseLimits.vue'
 import OwnRules from '~/components/rules/OwnRules.vue'
 import RuleTable from '~/components/rules/RuleTable.vue'
 import { useNotation } from '~/composables/use-notation'
+import { useNotice } from '~/composables/use-notice'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
 const { date } = useNotation()
+const { say } = useNotice()
 const view = ref<RulesView | null>(null)
 const lost = ref<Problem | null>(null)
 const chosen = ref<string | null>(null)
@@ -29,10 +31,11 @@ function show(id: string): void {
   chosen.value = id
   editing.value = null
 }
-async function written(): Promise<void> {
-  editing.value = null
+/** Said only once the set is there to be confirmed, so that nobody types into another's form. */
+async function written(id: string): Promise<void> {
   await load()
-  chosen.value = view.value?.sets.at(-1)?.rules.id ?? null
+  show(id)
+  say('Written. Confirm it against the authority\'s text before it is used.')
 }
 onMounted(load)
 </script>
