@@ -174,13 +174,16 @@ describe('around the Bench', () => {
   it('6: a bulk mix is weighed, stands in the Store, and is dispensed by weight', async () => {
     await open('/store/mix')
     await says(page(), 'for each kilogram of meat')
-    for (const [label, weight] of [['Curing salt, grams', '72'], ['Salt, grams', '682.5'], ['Sugar, grams', '300']] as const) await type(page(), label, weight)
+    await press(page(), 'Add a seasoning')
+    await choose(page(), 'Seasoning', 'Black pepper')
+    await type(page(), 'How much', '0,2')
+    for (const [label, weight] of [['Curing salt, grams', '72'], ['Salt, grams', '682.5'], ['Sugar, grams', '300'], ['Black pepper, cracked, grams', '60']] as const) await type(page(), label, weight)
     await press(page(), 'Mixed, put it on the shelf')
     await says(page(), 'is mixed and on the shelf')
     await clear()
     await addPieces('2 kg')
     await choose(page(), 'Curing salt lot', 'House mix')
-    await says(page(), 'will be left of 1.054 kg')
+    await says(page(), 'will be left of 1.114 kg')
   })
   it('8: a recipe in spoons gets its range, its verdict, and the same by weight', async () => {
     await open('/bench/spoons')

@@ -151,6 +151,17 @@ describe('a bulk mix', () => {
     expect((await maker.get(`/api/thread/${rubbed}`)).body.nodes.map((node: { code: string }) => node.code)).toEqual(expect.arrayContaining([s.agent, mix]))
     expect(await post(rub(s, { agent: part(mix, '2 kg'), salt: null, sugar: null, fromAgentOnly: true }))).toMatchObject({ body: { code: 'ingredient_used_up' } })
   })
+  it('with a seasoning in it carries its salt, sugar, water and allergens into what is rubbed', async () => {
+    const part = (lotCode: string, weighed: string) => ({ lotCode, weighed })
+    const soy = await code(ingredient('spice', { name: 'Soy sauce', amount: '3 kg', composition: { saltPercent: '16', sugarPercent: '2', waterPercent: '70', allergens: ['soy', 'wheat'] } }))
+    const mix = await code({ name: 'Dark mix', forKg: '10', ppm: '150', scaleId: s.mixScaleId, bestBefore: null, parts: [part(s.agent, '24'), part(s.salt, '211.5'), part(soy, '100')] }, '/api/mixes')
+    const { composition, allergens } = (await maker.get('/api/store')).body.ingredients.find((one: { code: string }) => one.code === mix)
+    expect(composition.saltFraction).toBeCloseTo((24 * 0.9375 + 211.5 + 100 * 0.16) / 335.5, 7)
+    expect(composition).toMatchObject({ sugarFraction: expect.closeTo(2 / 335.5, 7), waterFraction: expect.closeTo(70 / 335.5, 7) })
+    expect(allergens).toEqual(['soy', 'wheat'])
+    const rubbed = await code(rub(s, { agent: part(mix, '128.8'), salt: null, sugar: null, fromAgentOnly: true }), '/api/lots')
+    expect((await view(rubbed)).allergens).toEqual(['soy', 'wheat'])
+  })
 })
 
 describe('how much and how many', () => {
