@@ -176,7 +176,7 @@ describe('around the Bench', () => {
     await says(page(), 'for each kilogram of meat')
     await press(page(), 'Add a seasoning')
     await choose(page(), 'Seasoning', 'Black pepper')
-    await type(page(), 'How much', '0,2')
+    await type(page(), 'Of the meat', '0,2')
     for (const [label, weight] of [['Curing salt, grams', '72'], ['Salt, grams', '682.5'], ['Sugar, grams', '300'], ['Black pepper, cracked, grams', '60']] as const) await type(page(), label, weight)
     await press(page(), 'Mixed, put it on the shelf')
     await says(page(), 'is mixed and on the shelf')

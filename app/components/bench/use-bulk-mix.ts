@@ -42,7 +42,7 @@ export function useBulkMix(draft: Ref<MixDraft>, view: Ref<BenchView | null>) {
     // One without a lot waits: nothing of it is weighed.
     const seasonings = draft.value.seasonings.map((s) => {
       const lot = lotsOf('spice').find(one => one.code === s.lotCode)
-      return { key: s.lotCode, per: 'percent' as const, amount: lot ? numberOf(s.percent) : 0, pieces: null, composition: lot?.composition ?? PLAIN }
+      return { key: lot?.name ?? '', per: 'percent' as const, amount: lot ? numberOf(s.percent) : 0, pieces: null, composition: lot?.composition ?? PLAIN }
     })
     return formulate({ piecesG: [numberOf(draft.value.forKg) * GRAMS_PER_KILOGRAM], agent, targets, seasonings, readabilityG: scale.value.readabilityG })
   })

@@ -69,7 +69,7 @@ onMounted(load)
         <div class="ruled-head"><h2 id="mix-spice-head">Seasonings in it</h2><VBtn v-if="draft.seasonings.length < MOST_SEASONINGS" variant="outlined" class="floor" @click="draft.seasonings.push({ lotCode: '', percent: '', weighed: '' })">Add a seasoning</VBtn></div>
         <div v-for="(s, i) in draft.seasonings" :key="i" class="spice">
           <VSelect v-model="s.lotCode" :items="spices.map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` }))" label="Seasoning" density="compact" no-data-text="None in the store" :error-messages="s.percent.trim() && !s.lotCode ? 'From which lot?' : undefined" />
-          <VTextField v-model="s.percent" label="How much" suffix="% of meat" density="compact" inputmode="decimal" />
+          <VTextField v-model="s.percent" label="Of the meat" suffix="%" density="compact" inputmode="decimal" />
           <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave out ${spices.find(lot => lot.code === s.lotCode)?.name ?? 'this seasoning'}`" @click="draft.seasonings.splice(i, 1)" />
         </div>
         <p v-if="!draft.seasonings.length" class="small soft">None. What they bring of salt, sugar and allergens is counted when there are.</p>
@@ -100,5 +100,5 @@ onMounted(load)
 .big { font: 700 1.7rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; white-space: nowrap; }
 .spice { display: grid; grid-template-columns: 2fr 1fr auto; gap: .6rem; align-items: start; max-width: 42rem; }
 .scale { max-width: 24rem; }
-@media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } thead { display: none; } tr { display: grid; } }
+@media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } thead { display: none; } tr { display: grid; grid-template-columns: 1fr auto; } td:nth-child(n+3) { grid-column: 1 / -1; } td:not(:last-child) { border-bottom: 0; } }
 </style>
