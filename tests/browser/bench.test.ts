@@ -174,6 +174,7 @@ describe('around the Bench', () => {
   it('6: a bulk mix is weighed, stands in the Store, and is dispensed by weight', async () => {
     await open('/store/mix')
     await says(page(), 'for each kilogram of meat')
+    await type(page(), 'Name on the tub', 'Peppered mix')
     await press(page(), 'Add a seasoning')
     await choose(page(), 'Seasoning', 'Black pepper')
     await type(page(), 'Of the meat', '0,2')
@@ -182,7 +183,7 @@ describe('around the Bench', () => {
     await says(page(), 'is mixed and on the shelf')
     await clear()
     await addPieces('2 kg')
-    await choose(page(), 'Curing salt lot', 'House mix')
+    await choose(page(), 'Curing salt lot', 'Peppered mix')
     await says(page(), 'will be left of 1.115 kg')
   })
   it('8: a recipe in spoons gets its range, its verdict, and the same by weight', async () => {
