@@ -7,10 +7,9 @@ import { GRAMS_PER_KILOGRAM } from '#core/units/quantities'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import type { IngredientView } from '#shared/contracts/store'
-import { emptyBench } from './bench-draft'
-import { gramsOf, lotsFor, readTargets } from './read-draft'
+import { emptyBench, type Weighed } from './bench-draft'
+import { gramsOf, lotsFor, readTargets, shareOf } from './read-draft'
 
-interface Weighed { lotCode: string, weighed: string }
 export interface MixDraft {
   name: string, forKg: string, ppm: string, saltShare: string, sugarShare: string, bestBefore: string
   agent: Weighed, salt: Weighed, sugar: Weighed
@@ -42,7 +41,7 @@ export function useBulkMix(draft: Ref<MixDraft>, view: Ref<BenchView | null>) {
     // One without a lot waits: nothing of it is weighed.
     const seasonings = draft.value.seasonings.map((s) => {
       const lot = lotsOf('spice').find(one => one.code === s.lotCode)
-      return { key: lot?.name ?? '', per: 'percent' as const, amount: lot ? numberOf(s.percent) : 0, pieces: null, composition: lot?.composition ?? PLAIN }
+      return { key: lot?.name ?? '', per: 'percent' as const, amount: lot ? (shareOf(s.percent) ?? 0) * 100 : 0, pieces: null, composition: lot?.composition ?? PLAIN }
     })
     return formulate({ piecesG: [numberOf(draft.value.forKg) * GRAMS_PER_KILOGRAM], agent, targets, seasonings, readabilityG: scale.value.readabilityG })
   })

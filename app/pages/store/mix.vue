@@ -8,6 +8,7 @@ import type { Problem } from '#shared/contracts/problem'
 import { bulkMixInput, MOST_SEASONINGS } from '#shared/contracts/rub'
 import { wordsFor } from '#shared/messages/en'
 import { read } from '~/api/client'
+import { shareOf } from '~/components/bench/read-draft'
 import { emptyMix, useBulkMix, type MixLine } from '~/components/bench/use-bulk-mix'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
@@ -30,6 +31,8 @@ const { save, saving, errorAt, message } = useSave<{ code: string }>(bulkMixInpu
 const NAMES = { agent: 'Curing salt', salt: 'Salt', sugar: 'Sugar' }
 const { scales, scale, made, plan, lines, takePerKgG, spices } = useBulkMix(draft, view)
 const planFault = computed(() => made.value && !made.value.ok ? wordsFor(made.value.code, made.value.params, as.value) : '')
+/** A share that cannot be read is said at its field; it stays as typed. */
+const shareFault = (typed: string) => typed.trim() && shareOf(typed) === null ? 'Not a share of the meat. It stays as typed; write it like 2.5.' : undefined
 const nameOf = (line: MixLine) => line.role === 'spice' ? line.lot.name : NAMES[line.role]
 async function load(): Promise<void> {
   const reply = await read<BenchView>('/api/bench')
@@ -60,8 +63,8 @@ onMounted(load)
         <VTextField v-model="draft.name" label="Name on the tub" :error-messages="errorAt('name')" />
         <VTextField v-model="draft.forKg" label="For meat" suffix="kg" inputmode="decimal" :error-messages="errorAt('forKg')" />
         <VTextField v-model="draft.ppm" label="Nitrite" suffix="ppm" inputmode="decimal" :error-messages="errorAt('ppm')" />
-        <VTextField v-model="draft.saltShare" label="Salt" suffix="%" inputmode="decimal" />
-        <VTextField v-model="draft.sugarShare" label="Sugar" suffix="%" inputmode="decimal" />
+        <VTextField v-model="draft.saltShare" label="Salt" suffix="%" inputmode="decimal" :error-messages="shareFault(draft.saltShare)" />
+        <VTextField v-model="draft.sugarShare" label="Sugar" suffix="%" inputmode="decimal" :error-messages="shareFault(draft.sugarShare)" />
         <VTextField v-model="draft.bestBefore" type="date" label="Best before" />
       </div>
       <p class="caution"><strong>A tub of this is curing salt.</strong> Label it with its code, dye it or keep it apart, locked, away from table salt.</p>
@@ -69,7 +72,7 @@ onMounted(load)
         <div class="ruled-head"><h2 id="mix-spice-head">Seasonings in it</h2><VBtn v-if="draft.seasonings.length < MOST_SEASONINGS" variant="outlined" class="floor" @click="draft.seasonings.push({ lotCode: '', percent: '', weighed: '' })">Add a seasoning</VBtn></div>
         <div v-for="(s, i) in draft.seasonings" :key="i" class="spice">
           <VSelect v-model="s.lotCode" :items="spices.map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` }))" label="Seasoning" density="compact" no-data-text="None in the store" :error-messages="s.percent.trim() && !s.lotCode ? 'From which lot?' : undefined" />
-          <VTextField v-model="s.percent" label="Of the meat" suffix="%" density="compact" inputmode="decimal" />
+          <VTextField v-model="s.percent" label="Of the meat" suffix="%" density="compact" inputmode="decimal" :error-messages="shareFault(s.percent)" />
           <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave out ${spices.find(lot => lot.code === s.lotCode)?.name ?? 'this seasoning'}`" @click="draft.seasonings.splice(i, 1)" />
         </div>
         <p v-if="!draft.seasonings.length" class="small soft">None. What they bring of salt, sugar and allergens is counted when there are.</p>
