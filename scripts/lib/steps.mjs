@@ -27,4 +27,6 @@ export async function main(run) {
     console.error(error instanceof Advice ? `\n${error.message}` : error)
     process.exitCode = 1
   }
+  // Left to end by itself, Node.js stops listening for signals first: a late Ctrl-C would pass for a crash.
+  process.exit()
 }
