@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { judgeNitrite } from './judge-nitrite'
-import { choicesFor, limitsFor, type LimitQuestion } from './limits'
+import { choicesFor, floorOf, limitsFor, type LimitQuestion } from './limits'
 import { SHIPPED_RULES } from './sets/all-rules'
 
 const set = (id: string) => SHIPPED_RULES.find(rules => rules.id === id)!
@@ -27,6 +27,30 @@ describe('the rows that govern, as printed in the rule', () => {
     }
   })
   it('says nothing where a set has no row', () => expect(limitsFor({ ...q('us'), rules: { ...set('us'), rows: [] } })).toBeNull())
+})
+
+describe('the floor and where it stands', () => {
+  const belly = { basis: 'ingoing_nano2', minPpm: null, source: 'row 7' } as const
+  it('is the row\'s own, then its set\'s, then what cooling as a cured product asks', () => {
+    expect(floorOf({ floorPpm: 90, floorSource: 'section 2' }, { ...belly, minPpm: 110 })).toEqual({ ppm: 110, source: 'row 7' })
+    expect(floorOf({ floorPpm: 90, floorSource: 'section 2' }, belly)).toEqual({ ppm: 90, source: 'section 2' })
+    expect(floorOf({ floorPpm: null, floorSource: '' }, belly)).toMatchObject({ ppm: 100, source: expect.stringContaining('FSIS stabilization guideline') })
+  })
+  it('a row on the ion counts its least on the ion too: 80 mg/kg of the ion is not 80 ppm as NaNO2', () => {
+    const ion = { ...set('eu').rows[0]!, minPpm: 80 }
+    expect(limitsFor({ ...q('eu'), rules: { ...set('eu'), rows: [ion] } })!.floorPpm).toBeCloseTo(80 * 68.995 / 46.005, 9)
+  })
+  it.each(SHIPPED_RULES.map(rules => [rules.id, rules] as const))('%s: every floor names its source and leaves room under the limit', (_id, rules) => {
+    for (const cut of ['belly', 'loin'] as const) {
+      for (const method of ['dry', 'immersion'] as const) {
+        for (const rind of ['on', 'off'] as const) {
+          const limits = limitsFor({ rules, cut, method, rind })!
+          expect(limits.floorSource.length).toBeGreaterThan(3)
+          expect(limits.floorPpm).toBeLessThan(limits.maxPpm)
+        }
+      }
+    }
+  })
 })
 
 describe('residual rows, nitrate and choices', () => {

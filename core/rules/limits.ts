@@ -2,7 +2,7 @@ import { asSodiumNitrite } from '../cure/agent'
 import type { LegalMethod } from '../cure/cure-method'
 import type { Ppm } from '../units/quantities'
 import { cutGroup, type Cut, type Rind } from './cuts'
-import { CURED_COOLING_PPM, GUARD_PPM, NO_HOUSE_LIMITS, type HouseLimits } from './house'
+import { CURED_COOLING_PPM, CURED_COOLING_SOURCE, GUARD_PPM, NO_HOUSE_LIMITS, type HouseLimits } from './house'
 import { row as filled, type RuleRow, type RuleSet } from './rule-set'
 
 export interface LimitQuestion {
@@ -38,6 +38,15 @@ const GUARD_ROW = filled({
   source: 'house guard: this rule set has no ingoing maximum here', note: 'What the law limits is what a laboratory finds in the product.',
 })
 
+/**
+ * Least ingoing nitrite that a row asks for, in ppm as NaNO2, and where it stands: the row's own, else its set's, else
+ * what the cured-product cooling rule asks.
+ */
+export function floorOf(rules: Pick<RuleSet, 'floorPpm' | 'floorSource'>, row: Pick<RuleRow, 'basis' | 'minPpm' | 'source'>): { ppm: Ppm, source: string } {
+  if (row.minPpm !== null) return { ppm: asNaNO2(row, row.minPpm), source: row.source }
+  return rules.floorPpm === null ? { ppm: CURED_COOLING_PPM, source: CURED_COOLING_SOURCE } : { ppm: rules.floorPpm, source: rules.floorSource }
+}
+
 /** Every row of a set that speaks of this lot. */
 export const rowsFor = (q: LimitQuestion): RuleRow[] => q.rules.rows.filter(row =>
   (row.cutGroup === 'any' || row.cutGroup === cutGroup(q.cut))
@@ -62,12 +71,11 @@ export function limitsFor(q: LimitQuestion): LotLimits | null {
     .toSorted((a, b) => asNaNO2(a, a.maxPpm!) - asNaNO2(b, b.maxPpm!))
   const governing = ingoing[0] ?? GUARD_ROW
   const nitrate = rows.filter(row => row.compound === 'nitrate' && row.maxPpm !== null).toSorted((a, b) => a.maxPpm! - b.maxPpm!)[0]
-  const legalFloor = governing.minPpm ?? q.rules.floorPpm
+  const floor = floorOf(q.rules, governing)
   const house = q.house ?? NO_HOUSE_LIMITS
   return {
     maxPpm: asNaNO2(governing, governing.maxPpm!), row: governing,
-    floorPpm: legalFloor ?? CURED_COOLING_PPM,
-    floorSource: governing.minPpm !== null || legalFloor === null ? 'FSIS stabilization guideline (2021): the least for cooling as a cured product' : q.rules.floorSource,
+    floorPpm: floor.ppm, floorSource: floor.source,
     house, nitrateMaxPpm: nitrate?.maxPpm ?? 0, nitrateSource: nitrate?.source ?? `${q.rules.source}: no row allows nitrate`,
     residual: nitrite.filter(row => row.basis === 'residual'),
   }

@@ -36,8 +36,8 @@ export function verdictWords(j: Judgement, as: Notation, readabilityG: number): 
     case 'outside_house': return `${got}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
     case 'above_limit': return `${got}, limit ${ruleWords(j, as)}.${then}`
     case 'limit_not_shown': return `${got}, but it may be up to ${formatPpm(j.lot.highPpm, as)}; limit ${ruleWords(j, as)}.${then}`
-    case 'below_floor': return `${got}, below the floor of ${floor}: too little is a hazard too.${then}`
-    case 'floor_not_shown': return `${got}, but it may be only ${formatPpm(j.lot.lowPpm, as)}; floor ${floor}.${then}`
+    case 'below_floor': return `${got}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
+    case 'floor_not_shown': return `${got}, but it may be only ${formatPpm(j.lot.lowPpm, as)}; floor ${floor} (${j.floorSource}).${then}`
     case 'no_nitrite': return ''
   }
 }
