@@ -124,7 +124,7 @@ text { font-family: var(--sans); font-size: 12.5px; fill: var(--soft); text-anch
 .under .body { fill: var(--bone); }
 .under text { fill: var(--peat); }
 .more { text-anchor: start; font-size: 14px; }
-.mid { text-anchor: middle; }
+.mid { text-anchor: middle; paint-order: stroke; stroke: var(--bone); stroke-width: 8; }
 .notch { position: absolute; background: none; border: 0; width: 56px; height: 56px; margin-left: -28px; padding: 0; cursor: ew-resize; touch-action: none; }
 .notch-mark path { fill: var(--heather); }
 .notch-mark text { fill: var(--bone); font-weight: 700; font-size: 12.5px; }

@@ -45,6 +45,10 @@ async function openCard(raw: string): Promise<void> {
     typed.value = ''
   }
 }
+async function take(raw: string | null): Promise<void> {
+  typed.value = raw ?? ''
+  if (raw) await openCard(raw)
+}
 async function lay(): Promise<void> {
   const made = await save('/api/cards', { draft: draft.value, code: draft.value.cardCode })
   if (!made) return
@@ -56,7 +60,7 @@ async function lay(): Promise<void> {
 <template>
   <section class="start no-print" aria-label="Begin with">
     <VSelect :model-value="draft.recipe?.revisionId ?? null" :items="recipes" label="Recipe from the book" clearable no-data-text="The recipe book is empty" density="compact" @update:model-value="choose" />
-    <VCombobox v-model="typed" :items="view.cards.map(card => ({ value: card.code, title: `${card.code}, laid ${moment(card.atMs)}` }))" :return-object="false" label="Bench card: scan or type" density="compact" :error-messages="fault ? [fault] : []" @update:model-value="$event && openCard($event)" />
+    <VCombobox :model-value="typed || null" :items="view.cards.map(card => ({ value: card.code, title: `${card.code}, laid ${moment(card.atMs)}` }))" :return-object="false" label="Bench card: scan or type" density="compact" :error-messages="fault ? [fault] : []" @update:model-value="take($event)" />
     <div class="row">
       <VBtn variant="outlined" class="floor" :disabled="!draft.pieces.length" :loading="saving" @click="lay">{{ draft.cardCode ? `Keep ${draft.cardCode}` : 'Keep as a card' }}</VBtn>
       <VBtn v-if="draft.cardCode" variant="text" class="floor" :to="`/bench/card/${draft.cardCode}`">Card to print</VBtn>

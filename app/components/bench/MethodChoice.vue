@@ -17,7 +17,7 @@ const choices = computed(() => [{ value: null, title: 'general rows' }, ...props
   <div class="stack-tight">
     <div class="fields">
       <VSelect v-model="draft.method" :items="methods" label="How it is cured" />
-      <VSelect v-model="draft.purpose" :items="[{ value: 'bacon', title: 'bacon: smoked or fried' }, { value: 'dried', title: 'hung to dry for weeks' }]" label="What it becomes" />
+      <VSelect v-model="draft.purpose" :items="[{ value: 'bacon', title: 'smoked or fried' }, { value: 'dried', title: 'hung to dry for weeks' }]" label="What it becomes" />
     </div>
     <p class="small soft means">{{ METHOD_WORDS[draft.method].means }}</p>
     <VSelect v-if="choices.length > 1" v-model="draft.choiceId" :items="choices" label="Judged by" hint="What the law lets a maker choose between." persistent-hint />

@@ -32,7 +32,7 @@ const ppmText = (value: string) => {
       <VTextField v-if="!bench.fromAgentOnly.value" v-model="draft.saltShare" label="Salt" suffix="%" inputmode="decimal" :error-messages="errorAt('targets.saltShare')" />
       <VTextField v-if="!bench.fromAgentOnly.value" v-model="draft.sugarShare" label="Sugar" suffix="%" inputmode="decimal" :error-messages="errorAt('targets.sugarShare')" />
       <VTextField v-if="draft.method !== 'salt_only'" :model-value="String(draft.targetPpm)" label="Nitrite target" suffix="ppm" inputmode="decimal" :error-messages="errorAt('targets.nitritePpm')" @update:model-value="ppmText" />
-      <VSelect v-if="!bench.fromAgentOnly.value" v-model="draft.saltBasis" label="Salt is counted" :items="[{ value: 'total', title: 'with all that brings salt' }, { value: 'added', title: 'as added only' }]" />
+      <VSelect v-if="!bench.fromAgentOnly.value" v-model="draft.saltBasis" label="Salt is counted" :items="[{ value: 'total', title: 'in all' }, { value: 'added', title: 'as added' }]" />
     </div>
     <p v-if="outside" class="caution">The target of {{ ppm(draft.targetPpm) }} lies outside {{ ppm(limits!.floorPpm) }} to {{ ppm(limits!.maxPpm) }}, the span of {{ limits!.row.source }}.</p>
     <div v-if="wet || draft.method === 'two_applications' || draft.method === 'excess'" class="fields">

@@ -60,7 +60,7 @@ async function write(): Promise<void> {
       <VSelect v-if="draft.method !== 'salt_only'" v-model="draft.agent" :items="AGENT_TYPES.map(({ kind }) => ({ value: kind, title: AGENT_WORDS[kind].name }))" label="Curing agent" :error-messages="errorAt('recipe.agent')" />
       <VTextField v-if="draft.method !== 'salt_only'" v-model="draft.nitritePpm" label="Nitrite" suffix="ppm" inputmode="decimal" :error-messages="errorAt('recipe.nitritePpm')" />
       <VTextField v-model="draft.salt" label="Salt" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.saltShare')" />
-      <VSelect v-model="draft.saltBasis" :items="[{ value: 'total', title: 'with all that brings salt' }, { value: 'added', title: 'as added only' }]" label="Salt is counted" />
+      <VSelect v-model="draft.saltBasis" :items="[{ value: 'total', title: 'in all' }, { value: 'added', title: 'as added' }]" label="Salt is counted" />
       <VTextField v-model="draft.sugar" label="Sugar" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.sugarShare')" />
       <VTextField v-if="isWet(draft.method)" v-model="draft.water" label="Water" suffix="% of meat" inputmode="decimal" :error-messages="errorAt('recipe.waterShare')" />
       <VTextField v-if="draft.method === 'wet_pick_up'" v-model="draft.pickUp" label="Pick-up" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.pickUp')" />

@@ -24,7 +24,7 @@ import SpoonVerdict from '~/components/spoons/SpoonVerdict.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
 
-const { as, grams, percent, meat } = useNotation()
+const { as, grams, percent, meat, ppm } = useNotation()
 const view = ref<BenchView | null>(null)
 const lost = ref<Problem | null>(null)
 const { draft } = useDraft('spoons', () => ({
@@ -97,7 +97,7 @@ onMounted(load)
           <h2 id="by-weight">The same by weight, for {{ meat(meatG!) }}</h2>
           <table class="ruled">
             <tbody>
-              <tr v-if="rewritten.hasAgent"><td>Curing salt no. 1</td><td class="num"><strong>{{ grams(rewritten.agentG) }}</strong></td><td class="soft">{{ rewritten.nitritePpm }} ppm, the house target</td></tr>
+              <tr v-if="rewritten.hasAgent"><td>Curing salt no. 1</td><td class="num"><strong>{{ grams(rewritten.agentG) }}</strong></td><td class="soft">{{ ppm(rewritten.nitritePpm) }}, {{ rewritten.nitritePpm === view.shop.houseTargetPpm ? 'the house target' : 'midway between floor and limit' }}</td></tr>
               <tr><td>Salt</td><td class="num"><strong>{{ grams(rewritten.saltG) }}</strong></td><td class="soft">{{ percent(rewritten.saltShare) }} in all</td></tr>
               <tr><td>Sugar</td><td class="num"><strong>{{ grams(rewritten.sugarG) }}</strong></td><td class="soft">{{ percent(rewritten.sugarShare) }}</td></tr>
               <tr v-for="spice in rewritten.spices" :key="spice.name"><td>{{ spice.name }}</td><td class="num"><strong>{{ grams(spice.share * meatG!) }}</strong></td><td class="soft">{{ percent(spice.share, 2) }}</td></tr>
@@ -113,7 +113,7 @@ onMounted(load)
 
 <style scoped>
 .spoons { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.6rem; align-items: start; }
-.fields { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
+.fields { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; align-items: start; }
 @media print { .spoons { display: block; } }
 @media (max-width: 900px) { .spoons { grid-template-columns: minmax(0, 1fr); } }
 </style>
