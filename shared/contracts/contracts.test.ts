@@ -1,16 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { z } from 'zod'
 import { correctionInput } from './corrections'
 import { instantMs, isoDate, name, percent, PIECE_RANGE, temperature, weight } from './fields'
-import { faultsOf } from './issues'
+import { faultsIn } from '../../tests/support/faults-in'
 import { rubInput } from './rub'
 import { setupInput } from './people'
 import { ingredientInput } from './store'
-
-const faults = (contract: z.ZodType, value: unknown) => {
-  const parsed = contract.safeParse(value)
-  return parsed.success ? [] : faultsOf(parsed.error).map(fault => `${fault.path.join('.')}:${fault.code}`)
-}
 
 describe('fields', () => {
   it('a weight comes out with what was typed and what it means', () =>
@@ -22,16 +16,16 @@ describe('fields', () => {
   it('a per cent is a share', () => expect(percent(0, 10).parse('2,5 %')).toBe(0.025))
   it('a name keeps markup and other scripts as text, and refuses what cannot be printed', () => {
     for (const good of ['<b>Ham</b>', 'Żółć & Söhne', '豚肉', 'O\'Hare']) expect(name().parse(good)).toBe(good)
-    expect(faults(name(), '')).toEqual([':empty'])
-    expect(faults(name(), '   ')).toEqual([':empty'])
-    expect(faults(name(), 'a\u0000b')).toEqual([':control_characters'])
-    expect(faults(name(), 'x'.repeat(121))).toEqual([':too_long'])
+    expect(faultsIn(name(), '')).toEqual([':empty'])
+    expect(faultsIn(name(), '   ')).toEqual([':empty'])
+    expect(faultsIn(name(), 'a\u0000b')).toEqual([':control_characters'])
+    expect(faultsIn(name(), 'x'.repeat(121))).toEqual([':too_long'])
   })
   it('dates and instants', () => {
-    expect(faults(isoDate(), '2026-02-30')).toEqual([':not_a_date'])
-    expect(faults(isoDate(), '23/11/2026')).toEqual([':not_a_date'])
-    expect(faults(instantMs(), Number.NaN)).toHaveLength(1)
-    expect(faults(instantMs(), -1)).toHaveLength(1)
+    expect(faultsIn(isoDate(), '2026-02-30')).toEqual([':not_a_date'])
+    expect(faultsIn(isoDate(), '23/11/2026')).toEqual([':not_a_date'])
+    expect(faultsIn(instantMs(), Number.NaN)).toHaveLength(1)
+    expect(faultsIn(instantMs(), -1)).toHaveLength(1)
   })
 })
 
@@ -41,28 +35,28 @@ describe('messages', () => {
     targets: { saltShare: '2.5', sugarShare: '1', saltBasis: 'total', nitritePpm: '150' }, agent: { lotCode: 'N-0001', weighed: '4.8' },
     salt: { lotCode: 'N-0002', weighed: '45' }, sugar: null, thicknessMm: '40', readyFromDay: 7, bestByDay: 14, fridgeId: 1, note: null,
   }
-  it('a lot that is right', () => expect(faults(rubInput, lot)).toEqual([]))
+  it('a lot that is right', () => expect(faultsIn(rubInput, lot)).toEqual([]))
   it.each([
     [{ agent: null }, ['agent.lotCode:agent_missing']], [{ method: 'salt_only' }, ['agent.lotCode:agent_in_salt_only']], [{ bestByDay: 6 }, ['bestByDay:best_by_before_ready']],
     [{ thicknessMm: '4' }, ['thicknessMm:number_range']], [{ cut: 'ham' }, ['cut:not_in_list']], [{ targets: { ...lot.targets, saltShare: '25' } }, ['targets.saltShare:percent_range']],
     [{ pieces: [{ meatCode: '<b>', weight: '-2' }] }, ['pieces.0.meatCode:not_a_code', 'pieces.0.weight:not_positive']],
     [{ salt: { lotCode: 'N-0002', weighed: '' } }, ['salt.weighed:empty']], [{ colour: 'pink' }, [':unknown_field']],
-  ])('%j is refused where it is wrong', (more, wrong) => expect(faults(rubInput, { ...lot, ...more })).toEqual(wrong))
+  ])('%j is refused where it is wrong', (more, wrong) => expect(faultsIn(rubInput, { ...lot, ...more })).toEqual(wrong))
   it('curing salt brings a certificate, salt none', () => {
     const salt = { kind: 'salt', name: 'Salt', supplier: 'S', supplierLot: '1', amount: '1 kg', bestBefore: null, certificate: null }
-    expect(faults(ingredientInput, salt)).toEqual([])
-    expect(faults(ingredientInput, { ...salt, kind: 'curing_salt' })).toEqual(['certificate.number:certificate_missing'])
+    expect(faultsIn(ingredientInput, salt)).toEqual([])
+    expect(faultsIn(ingredientInput, { ...salt, kind: 'curing_salt' })).toEqual(['certificate.number:certificate_missing'])
     const certificate = { number: 'C', nitritePercent: '62.5', nitriteAs: 'NaNO2', tolerancePercent: '0.25' }
-    expect(faults(ingredientInput, { ...salt, kind: 'curing_salt', certificate })).toEqual(['certificate.nitritePercent:nitrite_too_strong'])
+    expect(faultsIn(ingredientInput, { ...salt, kind: 'curing_salt', certificate })).toEqual(['certificate.nitritePercent:nitrite_too_strong'])
   })
   it('a correction says what, which, to what, and why', () => {
-    expect(faults(correctionInput, { what: 'piece_weight', id: 1, value: '2 kg', reason: 'misread' })).toEqual([])
-    expect(faults(correctionInput, { what: 'piece_weight', id: 1, value: '2 kg', reason: ' x ' })).toEqual(['reason:reason_missing'])
-    expect(faults(correctionInput, { what: 'everything', id: 1, value: '2 kg', reason: 'because' })).toEqual(['what:not_in_list'])
+    expect(faultsIn(correctionInput, { what: 'piece_weight', id: 1, value: '2 kg', reason: 'misread' })).toEqual([])
+    expect(faultsIn(correctionInput, { what: 'piece_weight', id: 1, value: '2 kg', reason: ' x ' })).toEqual(['reason:reason_missing'])
+    expect(faultsIn(correctionInput, { what: 'everything', id: 1, value: '2 kg', reason: 'because' })).toEqual(['what:not_in_list'])
   })
   it('the first visit wants a real zone and a password', () => {
     const owner = { name: 'A', initials: 'A', signIn: 'Ada ', password: 'long enough it is' }
     expect(setupInput.parse({ shopName: 'S', zone: 'Europe/Lisbon', owner }).owner.signIn).toBe('ada')
-    expect(faults(setupInput, { shopName: 'S', zone: 'Mars/Olympus', owner: { ...owner, password: 'short', signIn: 'a b' } })).toEqual(['zone:unknown_zone', 'owner.signIn:sign_in_letters', 'owner.password:password_short'])
+    expect(faultsIn(setupInput, { shopName: 'S', zone: 'Mars/Olympus', owner: { ...owner, password: 'short', signIn: 'a b' } })).toEqual(['zone:unknown_zone', 'owner.signIn:sign_in_letters', 'owner.password:password_short'])
   })
 })

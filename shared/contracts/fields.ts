@@ -60,6 +60,10 @@ export const percent = (min: number, max: number) => typedText()
 export const agentShare = (min: number, max: number) => typedText()
   .transform(parsed(text => parseAgentShare(text, { min, max })))
 
+const ROUNDING = 1e-9
+/** True when shares of one thing come to no more than the whole of it; sums of decimals may miss it by a hair. */
+export const withinWhole = (...shares: number[]): boolean => shares.reduce((sum, share) => sum + share, 0) <= 1 + ROUNDING
+
 /** A plain decimal as typed, inside a range. */
 export const decimal = (min: number, max: number) => typedText().transform((typed, ctx) => {
   const value = parsed(parseDecimal)(typed, ctx)

@@ -5,7 +5,7 @@ import { CURE_METHODS } from '#core/cure/cure-method'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
-import { name, note } from './fields'
+import { name, note, withinWhole } from './fields'
 
 const MOST_SEASONINGS = 12
 const fraction = (max = 1) => z.number().min(0).max(max)
@@ -14,7 +14,7 @@ const fraction = (max = 1) => z.number().min(0).max(max)
 export const recipeSeasoning = z.strictObject({
   name: name(80), per: z.enum(AMOUNT_KINDS), amount: z.number().min(0).max(1000), saltFraction: fraction(), sugarFraction: fraction(), waterFraction: fraction(),
   allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), group: z.enum(['all', 'A', 'B']),
-})
+}).refine(s => withinWhole(s.saltFraction, s.sugarFraction, s.waterFraction), { error: 'more_than_whole' })
 
 /** A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps, exports and imports. */
 export const recipeContract = z.strictObject({
@@ -47,7 +47,7 @@ export const recipeFile = z.strictObject({
 /** The file of recipes as a JSON Schema, draft 2020-12. */
 export const recipeSchema = (): object => ({
   ...z.toJSONSchema(recipeFile, { io: 'input' }), title: 'Cure recipes',
-  description: 'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
+  description: 'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
 })
 
 export interface RevisionView { id: number, number: number, recipe: Recipe, note: string | null, atMs: number, by: string, lots: string[] }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
+import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
 import { decimal, isoDate, name } from './fields'
 
@@ -22,6 +23,13 @@ export const ownRulesInput = z.strictObject({
   ruleSetId: z.string().max(64).nullable(), jurisdiction: name(), source: name(250), textDate: isoDate(), floorPpm: ppm().nullable(), floorSource: longNote(),
   rows: z.array(ownRuleRow).min(1, { error: 'no_rows' }).max(MOST_ROWS, { error: 'too_many_rows' }),
 }).superRefine((set, ctx) => {
+  set.rows.forEach((row, i) => {
+    // Rows for pumping are for reference: nothing here is judged by them.
+    const judged = row.compound === 'nitrite' && row.basis !== 'residual' && row.method !== 'pumped' && row.maxPpm !== null
+    const floorPpm = floorOf(set, row).ppm
+    if (!judged || row.minPpm !== null || floorPpm <= asNaNO2(row, row.maxPpm!)) return
+    ctx.addIssue({ code: 'custom', path: ['rows', i, 'maxPpm'], message: 'floor_above_max', params: { code: 'floor_above_max', floorPpm } })
+  })
   if (!set.rows.some(row => row.compound === 'nitrite')) ctx.addIssue({ code: 'custom', path: ['rows'], message: 'no_rows' })
 })
 

@@ -5,7 +5,7 @@ import type { CuringAgent } from '#core/cure/agent'
 import type { Composition } from '#core/cure/seasoning'
 import type { SaltAnomaly } from '#core/ledger/salt-ledger'
 import { ALLERGENS, type Allergen } from './allergens'
-import { agentShare, DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight } from './fields'
+import { agentShare, DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight, withinWhole } from './fields'
 import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
@@ -72,7 +72,7 @@ const certificate = z.strictObject({
 /** What a seasoning brings besides flavour. */
 const composition = z.strictObject({
   saltPercent: percent(0, 100), sugarPercent: percent(0, 100), waterPercent: percent(0, 100), allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
-}).refine(c => c.saltPercent + c.sugarPercent + c.waterPercent <= 1, { error: 'more_than_whole' })
+}).refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), { error: 'more_than_whole' })
 
 export const ingredientInput = z.strictObject({
   kind: z.enum(RECEIVED_KINDS), name: name(), agentKind: z.enum(AGENT_KINDS).exclude(['mix']).default('no_1'), iodised: z.boolean().default(false), composition: composition.nullable().default(null), supplier: name(), supplierLot: name(),
@@ -85,7 +85,7 @@ export const ingredientInput = z.strictObject({
   const fault = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
   if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001) fault('nitritePercent', 'nitrite_missing')
   if (held && input.agentKind !== 'potassium_nitrite' && held.nitritePercent > MOST_BLENDED_NITRITE) fault('nitritePercent', 'nitrite_too_strong')
-  if (held && held.nitritePercent + held.nitratePercent + held.sugarPercent + (held.saltPercent ?? 0) > 1 + 1e-9) fault('saltPercent', 'more_than_whole')
+  if (held && !withinWhole(held.nitritePercent, held.nitratePercent, held.sugarPercent, held.saltPercent ?? 0)) fault('saltPercent', 'more_than_whole')
 })
 
 export const STOCK_MOVES = ['discarded', 'unassigned', 'count'] as const

@@ -55,6 +55,7 @@ export const ENTRY_WORDS: Record<string, Words> = {
   sides_empty: () => 'At least one side must get some of the mix.',
   too_many_seasonings: () => 'More than 12 seasonings. Mix some of them beforehand.',
   mix_too_few: () => 'A mix has at least two ingredients.',
+  floor_above_max: (p, as) => `The floor of ${said.ppm(p, 'floorPpm', as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
   min_above_max: () => 'The least is above the most. Check both.',
   basis_of_compound: () => 'Nitrate is counted as NaNO3, nitrite as NaNO2, as the ion or as residue.',
   no_rows: () => 'A rule set needs at least one row for nitrite.',

@@ -2,26 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { ref } from 'vue'
 import { CURING_SALT_NO_1 } from '#core/cure/agent'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
-import { US_RULES } from '#core/rules/sets/us-rules'
 import type { BenchView } from '#shared/contracts/lots'
 import { rubInput } from '#shared/contracts/rub'
-import type { IngredientKind } from '#shared/contracts/store'
 import { STARTERS } from '#shared/recipes/starters'
+import { lot, VIEW } from '../../../tests/support/bench-view'
 import { applyRecipe } from './apply-recipe'
 import { emptyBench, type BenchDraft } from './bench-draft'
 import { useBench } from './use-bench'
 
-const lot = (code: string, kind: IngredientKind, more = {}) => ({
-  code, kind, name: kind, supplier: 'S', supplierLot: '1', amountG: 1000, usedG: 0, bestBefore: null, certificate: kind === 'curing_salt' ? 'C-1' : null,
-  agent: kind === 'curing_salt' ? CURING_SALT_NO_1 : null, leftG: 1000, certificateFile: null, openedAtMs: null, receivedAtMs: 0,
-  agentKind: kind === 'curing_salt' ? 'no_1' as const : null, composition: { saltFraction: kind === 'salt' ? 1 : 0, sugarFraction: kind === 'sugar' ? 1 : 0, waterFraction: 0 }, allergens: [], iodised: false, parts: [], ...more,
-})
-const VIEW: BenchView = {
-  shop: { name: 'S', zone: 'UTC', houseTargetPpm: 150, house: { floorPpm: null, maxPpm: null }, ruleSetId: 'us', turnEveryDays: 1, turnBy: '18:00', confirmed: null }, rules: US_RULES, meat: [],
-  ingredients: [lot('N-0009', 'curing_salt', { leftG: 0 }), lot('N-0001', 'curing_salt'), lot('N-0002', 'salt'), lot('N-0003', 'sugar')],
-  scales: [{ id: 1, name: 'M', purpose: 'meat', readabilityG: 5, state: 'checked' }, { id: 2, name: 'F', purpose: 'mix', readabilityG: 0.1, state: 'checked' }, { id: 3, name: 'K', purpose: 'mix', readabilityG: 1, state: 'checked' }],
-  fridges: [{ id: 7, name: 'Cold room' }], recipes: [], cards: [], today: '2026-11-23',
-}
 const bench = (more: Partial<BenchDraft>, view = VIEW) => {
   const draft = ref<BenchDraft>({ ...emptyBench(), meatCode: 'M-0001', ...more })
   return { draft, ...useBench(draft, ref(view)) }
