@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_NOTATION, decimalsFor, formatMeat, formatNumber, formatPpm, formatTemperature } from './format'
+import { DEFAULT_NOTATION, decimalsFor, formatExact, formatMeat, formatNumber, formatPpm, formatTemperature } from './format'
 import { parseTemperature } from './parse-temperature'
 import { parsePercent } from './parse-fraction'
 import { parseWeight } from './parse-weight'
@@ -11,6 +11,10 @@ const US = { mass: 'us', temperature: 'F', decimal: '.', dates: 'mdy' } as const
 const COMMA = { ...METRIC, decimal: ',' } as const
 
 describe('figures as people read them', () => {
+  it.each([[0, '0'], [100, '100'], [0.35, '0.35'], [20.5, '20.5'], [0.1 + 0.2, '0.3'], [1e-7, '0'], [150.0000004, '150'], [-2.5, '\u22122.5']])('%d as it was chosen: %s', (value, text) => {
+    expect(formatExact(value, '.')).toBe(text)
+    expect(formatExact(value, ',')).toBe(text.replace('.', ','))
+  })
   it('shows meat in the person\'s units', () => {
     expect(formatMeat(1840, METRIC)).toBe('1.840 kg')
     expect(formatMeat(1840, COMMA)).toBe('1,840 kg')

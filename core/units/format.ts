@@ -23,6 +23,13 @@ export function formatNumber(value: number, decimals: number, decimal: '.' | ','
   return signed.replace('.', decimal).replace('-', '\u2212')
 }
 
+const MOST_EXACT_DECIMALS = 6
+/** A figure that people chose, as they chose it: as many decimals as it has, six at most, no needless zeros. 0.35 stays 0.35. */
+export const formatExact = (value: number, decimal: '.' | ','): string => {
+  const text = formatNumber(value, MOST_EXACT_DECIMALS, decimal)
+  return text.replace(/[.,]?0+$/, '')
+}
+
 /** Decimals that a scale of this readability (grams, more than 0) can show: 5 g gives 0, 0.1 g gives 1. */
 export const decimalsFor = (readabilityG: Grams): number =>
   Math.max(0, Math.ceil(-Math.log10(readabilityG) - 1e-9))

@@ -9,16 +9,24 @@ export type RecipeChange
     | { field: 'seasoning', before: RecipeSeasoning | null, after: RecipeSeasoning | null }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
-/** A seasoning is known by its name and the pieces it goes on. */
-const keyOf = (s: RecipeSeasoning): string => `${s.name.toLowerCase()}|${s.group}`
+/** A seasoning is known by its name and the pieces it goes on; one that is there twice, by its turn. */
+function keyed(recipe: Recipe): Map<string, RecipeSeasoning> {
+  const seen = new Map<string, number>()
+  return new Map(recipe.seasonings.map((s) => {
+    const key = `${s.name.toLowerCase()}|${s.group}`
+    const turn = (seen.get(key) ?? 0) + 1
+    seen.set(key, turn)
+    return [`${key}|${turn}`, s]
+  }))
+}
 
 /** What is different between two revisions, in the order a recipe is read; empty when nothing is. */
 export function diffRecipes(before: Recipe, after: Recipe): RecipeChange[] {
   const fields = FIELDS.filter(field => !same(before[field], after[field])).map(field => ({ field, before: before[field], after: after[field] }))
-  const keys = [...new Set([...before.seasonings, ...after.seasonings].map(keyOf))]
-  const seasonings = keys.flatMap((key) => {
-    const [was, is] = [before, after].map(recipe => recipe.seasonings.find(s => keyOf(s) === key) ?? null)
-    return same(was, is) ? [] : [{ field: 'seasoning' as const, before: was!, after: is! }]
+  const [was, is] = [keyed(before), keyed(after)]
+  const seasonings = [...new Set([...was.keys(), ...is.keys()])].flatMap((key) => {
+    const change = { field: 'seasoning' as const, before: was.get(key) ?? null, after: is.get(key) ?? null }
+    return same(change.before, change.after) ? [] : [change]
   })
   return [...fields, ...seasonings]
 }

@@ -39,6 +39,12 @@ describe('the difference between revisions', () => {
     expect(diffRecipes(first!, after)).toEqual([{ field: 'sugarShare', before: 0.01, after: 0.008 }, { field: 'seasoning', before: null, after: pepper }])
     expect(diffRecipes(after, { ...after, seasonings: [{ ...pepper, amount: 0.5 }] })).toMatchObject([{ field: 'seasoning', before: { amount: 0.3 }, after: { amount: 0.5 } }])
   })
+  it('of a seasoning that is in it twice, either may change', () => {
+    const pepper = (amount: number) => ({ name: 'Pepper', per: 'percent' as const, amount, saltFraction: 0, sugarFraction: 0, waterFraction: 0, allergens: [], group: 'all' as const })
+    const twice = (a: number, b: number) => ({ ...first!, seasonings: [pepper(a), pepper(b)] })
+    expect(diffRecipes(twice(0.3, 0.1), twice(0.3, 0.2))).toEqual([{ field: 'seasoning', before: pepper(0.1), after: pepper(0.2) }])
+    expect(diffRecipes(twice(0.3, 0.1), { ...first!, seasonings: [pepper(0.3)] })).toEqual([{ field: 'seasoning', before: pepper(0.1), after: null }])
+  })
   it('taken the other way is the same with both sides exchanged', () => {
     for (const a of STARTERS) {
       for (const b of STARTERS) expect(diffRecipes(b, a).map(c => [c.after, c.before])).toEqual(expect.arrayContaining(diffRecipes(a, b).map(c => [c.before, c.after])))

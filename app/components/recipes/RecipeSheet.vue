@@ -15,7 +15,7 @@ import { fieldWords, seasoningWords, valueWords } from './recipe-words'
 
 /** One recipe: a revision as it stands, scaled to any meat, and what changed between two of them. */
 const props = defineProps<{ recipe: RecipeView }>()
-const { as, meat, grams, percent, ppm, moment } = useNotation()
+const { as, meat, grams, moment } = useNotation()
 const number = ref(props.recipe.revisions[0]!.number)
 const against = ref<number | null>(props.recipe.revisions[1]?.number ?? null)
 const forMeat = ref('10 kg')
@@ -30,6 +30,7 @@ const PIECES = 4
 const massG = computed(() => { const found = parseWeight(forMeat.value, DELIVERY_RANGE); return found.ok ? found.value.netG : null })
 const scaled = computed(() => massG.value ? scaleRecipe(shown.value.recipe, Array.from({ length: PIECES }, () => massG.value! / PIECES), 0.1) : null)
 const r = computed(() => shown.value.recipe)
+const told = (field: 'nitritePpm' | 'saltShare' | 'sugarShare' | 'waterShare') => valueWords(field, r.value[field], as.value)
 const options = computed(() => props.recipe.revisions.map(one => ({ value: one.number, title: `revision ${one.number}` })))
 const allergens = computed(() => [...new Set(r.value.seasonings.flatMap(s => s.allergens))])
 </script>
@@ -40,10 +41,10 @@ const allergens = computed(() => [...new Set(r.value.seasonings.flatMap(s => s.a
       <VSelect v-model="number" :items="options" label="Shown" density="compact" class="pick" />
       <VSelect v-if="options.length > 1" v-model="against" :items="options.filter(one => one.value !== number)" label="against" density="compact" class="pick" />
     </div>
-    <p>{{ r.cut }}, {{ METHOD_WORDS[r.method].name.toLowerCase() }}, {{ r.purpose === 'bacon' ? 'bacon' : 'hung to dry' }}. <template v-if="r.agent">{{ AGENT_WORDS[r.agent].name }} for {{ ppm(r.nitritePpm) }}. </template>Salt {{ percent(r.saltShare) }} {{ r.saltBasis === 'total' ? 'in all' : 'added' }}, sugar {{ percent(r.sugarShare) }}<template v-if="r.waterShare !== null">, water {{ percent(r.waterShare, 0) }} of the meat</template>. Ready from day {{ r.days.readyFrom }}, best by {{ r.days.bestBy }}. {{ r.note }}</p>
+    <p>{{ r.cut }}, {{ METHOD_WORDS[r.method].name.toLowerCase() }}, {{ r.purpose === 'bacon' ? 'bacon' : 'hung to dry' }}. <template v-if="r.agent">{{ AGENT_WORDS[r.agent].name }} for {{ told('nitritePpm') }}. </template>Salt {{ told('saltShare') }} {{ r.saltBasis === 'total' ? 'in all' : 'added' }}, sugar {{ told('sugarShare') }}<template v-if="r.waterShare !== null">, water {{ told('waterShare') }} of the meat</template>. Ready from day {{ r.days.readyFrom }}, best by {{ r.days.bestBy }}. {{ r.note }}</p>
     <p v-if="r.method === 'salt_only'" class="caution">Salt does not make its own nitrite: colder, shorter, cooked before eating.</p>
     <p v-if="r.purpose === 'dried'" class="caution">Eaten uncooked it needs your process authority and trichinella control.</p>
-    <ul v-if="r.seasonings.length" class="list"><li v-for="s in r.seasonings" :key="s.name + s.group">{{ seasoningWords(s, as) }}</li></ul>
+    <ul v-if="r.seasonings.length" class="list"><li v-for="(s, i) in r.seasonings" :key="i">{{ seasoningWords(s, as) }}</li></ul>
     <p v-if="allergens.length" class="small"><strong>Allergens:</strong> {{ allergens.join(', ') }}.</p>
     <p class="small soft">Revision {{ shown.number }}, {{ moment(shown.atMs) }}, {{ shown.by }}<template v-if="shown.note">: {{ shown.note }}</template>. <template v-if="shown.lots.length">Made by it: <span v-for="code in shown.lots" :key="code"><LotCode :code="code" /> </span></template><template v-else>No lot was made by it yet.</template></p>
     <section v-if="before" class="stack-tight" aria-labelledby="diff-head">
