@@ -70,6 +70,14 @@ export const formatLimit = (tempC: Celsius, as: Notation): string =>
 export const formatPpm = (ppm: Ppm, as: Notation): string =>
   `${formatNumber(ppm, ppm < 10 ? 1 : 0, as.decimal)} ppm`
 
+const MOST_PPM_DECIMALS = 3
+/** A figure said beside the limit it misses, with the decimals it takes to tell them apart: "200.3 ppm", limit 200 ppm. */
+export function formatPpmBeside(ppm: Ppm, beside: Ppm, as: Notation): string {
+  let decimals = ppm < 10 ? 1 : 0
+  while (decimals < MOST_PPM_DECIMALS && ppm.toFixed(decimals) === beside.toFixed(decimals)) decimals++
+  return `${formatNumber(ppm, ppm.toFixed(decimals) === beside.toFixed(decimals) ? 0 : decimals, as.decimal)} ppm`
+}
+
 /** "2.5 %"; decimals 0 to 4. */
 export const formatPercent = (share: Fraction, as: Notation, decimals = 1): string =>
   `${formatNumber(share * 100, decimals, as.decimal)} %`

@@ -1,4 +1,4 @@
-import { formatMeat, formatNumber, formatPpm, formatTemperature, type Notation } from '#core/units/format'
+import { formatMeat, formatNumber, formatPpm, formatPpmBeside, formatTemperature, type Notation } from '#core/units/format'
 
 export type Params = Record<string, string | number> | undefined
 export type Words = (params: NonNullable<Params>, as: Notation) => string
@@ -15,6 +15,7 @@ export const said = {
     return `${formatNumber(massG, Math.abs(tenths - Math.round(tenths)) < 1e-6 ? 1 : 2, as.decimal)} g`
   },
   ppm: (p: NonNullable<Params>, key: string, as: Notation) => formatPpm(number(p, key), as),
+  ppmBeside: (p: NonNullable<Params>, key: string, other: string, as: Notation) => formatPpmBeside(number(p, key), number(p, other), as),
   temperature: (p: NonNullable<Params>, key: string, as: Notation) => formatTemperature(number(p, key), as),
   plain: (p: NonNullable<Params>, key: string) => String(p[key] ?? ''),
 }

@@ -1,5 +1,5 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
-import { formatIngredient, formatLimit, formatMeat, formatNumber, formatPpm, type Notation } from '#core/units/format'
+import { formatIngredient, formatLimit, formatMeat, formatNumber, formatPpm, formatPpmBeside, type Notation } from '#core/units/format'
 import { formatDate } from '#core/units/format-date'
 import type { Judgement } from '../contracts/judgement'
 
@@ -27,17 +27,21 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */
 export function verdictWords(j: Judgement, as: Notation, readabilityG: number): string {
   if (!j.lot) return `Salt only: no nitrite. Keep it at ${formatLimit(4, as)} or colder all the way, cook before eating.`
-  const got = j.meaning === 'upper_bound' ? `Up to ${formatPpm(j.lot.ppm, as)}` : formatPpm(j.lot.ppm, as)
+  const upTo = j.meaning === 'upper_bound' ? 'Up to ' : ''
+  const got = `${upTo}${formatPpm(j.lot.ppm, as)}`
   const floor = formatPpm(j.floorPpm, as)
+  const { lot } = j
+  const beside = (ppm: number, limit: number | null | undefined) => limit === null || limit === undefined ? formatPpm(ppm, as) : formatPpmBeside(ppm, limit, as)
+  const missed = lot.ppm < (j.house?.floorPpm ?? 0) ? j.house?.floorPpm : j.house?.maxPpm
   const then = fix(j, as, readabilityG)
   switch (j.status) {
     case 'inside': return `${got}, inside ${floor} to ${ruleWords(j, as)}.`
     case 'up_to': return `${got}, limit ${ruleWords(j, as)}. What the meat took up is not known without a test: cool it as if it were not cured.`
-    case 'outside_house': return `${got}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
-    case 'above_limit': return `${got}, limit ${ruleWords(j, as)}.${then}`
-    case 'limit_not_shown': return `${got}, but it may be up to ${formatPpm(j.lot.highPpm, as)}; limit ${ruleWords(j, as)}.${then}`
-    case 'below_floor': return `${got}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
-    case 'floor_not_shown': return `${got}, but it may be only ${formatPpm(j.lot.lowPpm, as)}; floor ${floor} (${j.floorSource}).${then}`
+    case 'outside_house': return `${upTo}${beside(lot.ppm, missed)}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
+    case 'above_limit': return `${upTo}${beside(lot.ppm, j.maxPpm)}, limit ${ruleWords(j, as)}.${then}`
+    case 'limit_not_shown': return `${got}, but it may be up to ${beside(lot.highPpm, j.maxPpm)}; limit ${ruleWords(j, as)}.${then}`
+    case 'below_floor': return `${upTo}${beside(lot.ppm, j.floorPpm)}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
+    case 'floor_not_shown': return `${got}, but it may be only ${beside(lot.lowPpm, j.floorPpm)}; floor ${floor} (${j.floorSource}).${then}`
     case 'no_nitrite': return ''
   }
 }
