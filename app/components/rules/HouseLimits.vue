@@ -1,18 +1,22 @@
 <script setup lang="ts">
-import { reactive, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { rulesInForceInput, type RulesView } from '#shared/contracts/rules'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotice } from '~/composables/use-notice'
+import { useNotation } from '~/composables/use-notation'
 import { useSave } from '~/composables/use-save'
 
 /** Which law, and what the shop asks beyond it. */
 const props = defineProps<{ view: RulesView }>()
 const emit = defineEmits<{ saved: [] }>()
 const { say } = useNotice()
+const { ppm } = useNotation()
 const text = (value: number | null) => value === null ? '' : String(value)
 const now = () => ({ ruleSetId: props.view.sets.find(set => set.inForce)!.rules.id, targetPpm: text(props.view.house.targetPpm), floorPpm: text(props.view.house.floorPpm), maxPpm: text(props.view.house.maxPpm) })
 const form = reactive(now())
 watch(() => props.view, () => Object.assign(form, now()))
+const inForce = computed(() => props.view.sets.find(set => set.inForce)!.rules.jurisdiction)
+const own = (value: number | null) => value === null ? 'none' : ppm(value)
 const { save, saving, errorAt, message } = useSave(rulesInForceInput)
 async function choose(): Promise<void> {
   if (!await save('/api/office/rules-in-force', { ...form, floorPpm: form.floorPpm.trim() || null, maxPpm: form.maxPpm.trim() || null }, 'PUT')) return
@@ -22,6 +26,7 @@ async function choose(): Promise<void> {
 </script>
 
 <template>
+  <p class="print-only">{{ inForce }} rules in force. House target {{ ppm(view.house.targetPpm) }}; own floor {{ own(view.house.floorPpm) }}, own limit {{ own(view.house.maxPpm) }}.</p>
   <form class="stack-tight no-print" @submit.prevent="choose">
     <div class="fields">
       <VSelect v-model="form.ruleSetId" :items="view.sets.map(set => ({ value: set.rules.id, title: set.rules.jurisdiction }))" label="Rule set in force" :error-messages="errorAt('ruleSetId')" />

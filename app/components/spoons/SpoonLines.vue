@@ -5,7 +5,7 @@ import type { Interval } from '#core/spoons/interval'
 import { useNotation } from '~/composables/use-notation'
 
 export interface SpoonLineDraft { grain: string, typed: string }
-defineProps<{ faults: (string | null)[], masses: (Interval | null)[] }>()
+const props = defineProps<{ faults: (string | null)[], masses: (Interval | null)[] }>()
 const lines = defineModel<SpoonLineDraft[]>({ required: true })
 const { grams, number } = useNotation()
 const items = GRAINS.map(({ key, name }) => ({ value: key, title: name }))
@@ -13,17 +13,27 @@ const density = (key: string) => {
   const grain = grainOf(key)
   return grain ? `${number(grain.gramsPerMl.low, 2)} to ${number(grain.gramsPerMl.high, 2)} g/mL` : ''
 }
+const means = (i: number) => {
+  const mass = props.masses[i]
+  return !mass ? '' : mass.low === mass.high ? grams(mass.low) : `${grams(mass.low)} to ${grams(mass.high)}`
+}
 </script>
 
 <template>
-  <div class="stack-tight">
+  <div class="stack-tight no-print">
     <div v-for="(line, i) in lines" :key="i" class="line">
       <VSelect v-model="line.grain" :items="items" label="What" density="compact" :hint="density(line.grain)" persistent-hint />
       <VTextField v-model="line.typed" label="How much" placeholder="2 tsp per 3 kg" density="compact" autocomplete="off" :error-messages="faults[i] ? [faults[i]!] : []" />
-      <p class="means">{{ masses[i] ? masses[i]!.low === masses[i]!.high ? grams(masses[i]!.low) : `${grams(masses[i]!.low)} to ${grams(masses[i]!.high)}` : '' }}</p>
+      <p class="means">{{ means(i) }}</p>
       <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave line ${i + 1} out`" @click="lines.splice(i, 1)" />
     </div>
     <div><VBtn variant="outlined" class="floor" @click="lines.push({ grain: 'fine_salt', typed: '' })">Add a line</VBtn></div>
+  </div>
+  <div class="print-only">
+    <table class="ruled">
+      <thead><tr><th scope="col">What</th><th scope="col">How much</th><th scope="col">That is</th><th scope="col">If a mL is</th></tr></thead>
+      <tbody><tr v-for="(line, i) in lines" :key="i"><td>{{ grainOf(line.grain)?.name }}</td><td>{{ line.typed }}</td><td>{{ faults[i] ?? means(i) }}</td><td>{{ density(line.grain) }}</td></tr></tbody>
+    </table>
   </div>
 </template>
 

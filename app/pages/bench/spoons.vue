@@ -81,14 +81,15 @@ onMounted(load)
     <div v-else class="spoons">
       <section class="stack" aria-labelledby="spoon-recipe">
         <h2 id="spoon-recipe">The recipe as it is written</h2>
-        <div class="fields">
+        <p class="print-only">{{ meatG ? meat(meatG) : draft.meat }} of {{ draft.cut }}, rind {{ draft.rind }}. Spoons: {{ SYSTEM_WORDS[draft.system] }}.</p>
+        <div class="fields no-print">
           <WeightField v-model="draft.meat" label="For this meat" :range="DELIVERY_RANGE" />
           <VSelect v-model="draft.system" :items="SPOON_SYSTEMS.map(value => ({ value, title: SYSTEM_WORDS[value] }))" label="Whose spoons" />
           <VSelect v-model="draft.cut" :items="[...CUTS]" label="Cut" />
           <VSelect v-model="draft.rind" :items="RINDS.map(value => ({ value, title: `rind ${value}` }))" label="Rind" />
         </div>
         <SpoonLines v-model="draft.lines" :faults="faults" :masses="masses" />
-        <p class="small soft">2 tsp, 1 1/2 cups, 3 oz, 15 ml, or with its meat: 2 tsp per 3 kg. Spoons are level: what a heaped one holds nobody knows.</p>
+        <p class="small soft no-print">2 tsp, 1 1/2 cups, 3 oz, 15 ml, or with its meat: 2 tsp per 3 kg. Spoons are level: what a heaped one holds nobody knows.</p>
       </section>
       <div class="stack">
         <SpoonVerdict v-if="found && limits" :found="found" :limits="limits" />
@@ -114,6 +115,6 @@ onMounted(load)
 <style scoped>
 .spoons { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.6rem; align-items: start; }
 .fields { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; align-items: start; }
-@media print { .spoons { display: block; } }
+@media print { .spoons { display: block; } .spoons > * + * { margin-top: 1.2rem; } }
 @media (max-width: 900px) { .spoons { grid-template-columns: minmax(0, 1fr); } }
 </style>
