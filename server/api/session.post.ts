@@ -1,5 +1,5 @@
-import { getRequestIP } from 'h3'
 import { signInInput } from '#shared/contracts/people'
+import { addressOf } from '../http/address'
 import { appState } from '../http/app-state'
 import { doorRoute } from '../http/door-route'
 import { cookieOf } from '../http/session'
@@ -10,7 +10,7 @@ import { signedIn, signIn } from '../services/people/sign-in'
 export default doorRoute(signInInput, async (event, { signIn: name, password, station, shared }) => {
   const { store } = appState()
   const nowMs = Date.now()
-  const found = await signIn(store, { signIn: name, password }, getRequestIP(event) ?? 'unknown', nowMs)
+  const found = await signIn(store, { signIn: name, password }, addressOf(event), nowMs)
   if (!found.ok) return found
   if (shared && found.value.role === 'inspector') return refuse('not_your_role', { role: 'inspector' })
   const token = await startSession(store.tables, { userId: found.value.id, station, shared }, nowMs)

@@ -109,6 +109,20 @@ describe('who may', () => {
     for (let i = 0; i < 6; i++) expect(await shop.client().post('/api/session', { signIn: 'dee', password: 'wrong' })).toMatchObject({ status: 401, body: { code: 'sign_in_wrong' } })
     expect(await shop.client().post('/api/session', { signIn: 'dee', password: 'right password' })).toMatchObject({ status: 429, body: { code: 'sign_in_closed' } })
   })
+  it('wrong passwords are counted for the machine they come from: behind a web server, for the one it names', async () => {
+    const behind = await shop.another({ PROXIES: '1' })
+    const from = (address: string, body: object = { signIn: `guess-${randomUUID()}`, password: 'wrong' }) =>
+      Object.assign(shop.client(), { address: behind.address }).post('/api/session', body, { 'x-forwarded-for': address })
+    // What stands before the web server's own entry is the guesser's invention.
+    const guesses = await Promise.all(Array.from({ length: 31 }, (_, i) => from(`203.0.113.${i}, 198.51.100.7`)))
+    expect(guesses.filter(reply => reply.status === 429).length).toBeGreaterThanOrEqual(1)
+    expect(await from('198.51.100.7', MAKER)).toMatchObject({ status: 429, body: { code: 'sign_in_closed' } })
+    expect(await from('198.51.100.8', MAKER)).toMatchObject({ status: 200 })
+    // Nobody stands before the other process: it believes no header.
+    expect(await shop.client().post('/api/session', MAKER, { 'x-forwarded-for': '198.51.100.7' })).toMatchObject({ status: 200 })
+    expect(await shop.sql('SELECT DISTINCT address FROM sign_in_attempts WHERE address LIKE ?', ['203.0.113.%'])).toEqual([])
+    await behind.stop()
+  })
   it('passwords are kept as scrypt hashes and nowhere in the book', async () => {
     const users = await shop.sql<{ password_hash: string }>('SELECT password_hash FROM users')
     expect(users.every(user => user.password_hash.startsWith('$scrypt$'))).toBe(true)

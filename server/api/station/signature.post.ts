@@ -1,5 +1,5 @@
-import { getRequestIP } from 'h3'
 import { signatureInput } from '#shared/contracts/people'
+import { addressOf } from '../../http/address'
 import { appState } from '../../http/app-state'
 import { doorRoute } from '../../http/door-route'
 import { atDoor } from '../../http/session'
@@ -8,5 +8,5 @@ import { signAtStation } from '../../services/people/pins'
 
 export default doorRoute(signatureInput, async (event, input) => {
   const at = await atDoor(event)
-  return at ? await signAtStation(appState().store, at, input, getRequestIP(event) ?? 'unknown', Date.now()) : refuse('not_signed_in')
+  return at ? await signAtStation(appState().store, at, input, addressOf(event), Date.now()) : refuse('not_signed_in')
 })
