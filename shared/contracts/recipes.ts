@@ -8,12 +8,15 @@ import { ALLERGENS } from './allergens'
 import { name, note, withinWhole } from './fields'
 
 const MOST_SEASONINGS = 12
+/** Pieces of one lot may be flavoured apart; unmarked ones are A. */
+export const FLAVOURS = ['A', 'B', 'C', 'D'] as const
+export type Flavour = (typeof FLAVOURS)[number]
 const fraction = (max = 1) => z.number().min(0).max(max)
 
-/** One flavouring of a recipe. `pieces` "all", or the name of the half that gets it: "A", "B". */
+/** One flavouring of a recipe. `group` "all", or the mark of the pieces that get it. */
 export const recipeSeasoning = z.strictObject({
   name: name(80), per: z.enum(AMOUNT_KINDS), amount: z.number().min(0).max(1000), saltFraction: fraction(), sugarFraction: fraction(), waterFraction: fraction(),
-  allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), group: z.enum(['all', 'A', 'B']),
+  allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), group: z.enum(['all', ...FLAVOURS]),
 }).refine(s => withinWhole(s.saltFraction, s.sugarFraction, s.waterFraction), { error: 'more_than_whole' })
 
 /** A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps, exports and imports. */

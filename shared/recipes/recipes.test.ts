@@ -30,6 +30,22 @@ describe('the ten starters', () => {
   })
 })
 
+describe('flavours of their own', () => {
+  const spice = (group: 'A' | 'B' | 'C' | 'D') => ({ name: `Spice ${group}`, per: 'g_per_piece' as const, amount: 6, saltFraction: 0, sugarFraction: 0, waterFraction: 0, allergens: [], group })
+  const shares = (groups: ('A' | 'B' | 'C' | 'D')[], pieces: number) => {
+    const made = scaleRecipe({ ...STARTERS[0]!, seasonings: groups.map(spice) }, Array.from({ length: pieces }, () => 1000), 0.1)
+    if (!made.ok) throw new Error(made.code)
+    return made.value.seasonings.map(s => s.perPieceG.map(g => Math.round(g)))
+  }
+  it('one mark is half of the pieces; two share them; of an odd number the first has one more', () => {
+    expect(shares(['A'], 4)).toEqual([[6, 6, 0, 0]])
+    expect(shares(['A', 'B'], 5)).toEqual([[6, 6, 6, 0, 0], [0, 0, 0, 6, 6]])
+  })
+  it('each piece has exactly one of four', () => {
+    for (const pieces of [4, 7, 11]) expect(shares(['A', 'B', 'C', 'D'], pieces).reduce((sum, one) => sum.map((g, i) => g + one[i]!))).toEqual(Array.from({ length: pieces }, () => 6))
+  })
+})
+
 describe('the difference between revisions', () => {
   const [first] = STARTERS
   it('is nothing for the same, and each change once', () => {

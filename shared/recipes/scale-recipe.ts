@@ -2,14 +2,16 @@ import { agentType } from '#core/agents/agent-kinds'
 import { formulate, type Formulation, type FormulateCode } from '#core/cure/formulate'
 import type { SeasoningWanted } from '#core/cure/seasoning'
 import type { Result } from '#core/result'
-import type { Recipe } from '../contracts/recipes'
+import { FLAVOURS, type Recipe } from '../contracts/recipes'
 
-/** Seasonings of a recipe for pieces of which the first half is A and the rest B. */
-const wantedOf = (recipe: Recipe, pieces: number): SeasoningWanted[] => recipe.seasonings.map(({ name, per, amount, group, saltFraction, sugarFraction, waterFraction }) => {
-  const half = Math.ceil(pieces / 2)
+/** Seasonings of a recipe for pieces of which the first part is A, the next B, and so on to the last mark it speaks of; two parts at least. */
+function wantedOf(recipe: Recipe, pieces: number): SeasoningWanted[] {
+  const parts = Math.max(2, ...recipe.seasonings.map(s => s.group === 'all' ? 0 : FLAVOURS.indexOf(s.group) + 1))
+  const markOf = (i: number) => FLAVOURS[Math.floor(i * parts / pieces)]
   const indexes = Array.from({ length: pieces }, (_, i) => i)
-  return { key: name, per, amount, pieces: group === 'all' ? null : indexes.filter(i => (i < half) === (group === 'A')), composition: { saltFraction, sugarFraction, waterFraction } }
-})
+  return recipe.seasonings.map(({ name, per, amount, group, saltFraction, sugarFraction, waterFraction }) =>
+    ({ key: name, per, amount, pieces: group === 'all' ? null : indexes.filter(i => markOf(i) === group), composition: { saltFraction, sugarFraction, waterFraction } }))
+}
 
 /** A recipe for any meat, in grams: curing agent as its kind's label usually says. Weights of pieces more than 0. */
 export const scaleRecipe = (recipe: Recipe, piecesG: readonly number[], readabilityG: number): Result<Formulation, FormulateCode> => formulate({

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { mdiClose } from '@mdi/js'
 import { useNotation } from '~/composables/use-notation'
-import type { BenchDraft, PieceDraft } from './bench-draft'
+import { nextFlavour, type BenchDraft, type PieceDraft } from './bench-draft'
 import { readSides, sidesOf } from './read-draft'
 import type { Bench } from './use-bench'
 
@@ -36,9 +36,7 @@ const setBag = (piece: PieceDraft, typed: string) => { piece.bag = Number(typed)
           <td>
             <strong>{{ i + 1 }}</strong><div v-if="piece.meatPieceId" class="small soft">cut</div>
             <VTextField v-if="inBags" :model-value="piece.bag ?? ''" :aria-label="`Bag of piece ${i + 1}`" placeholder="bag" density="compact" hide-details inputmode="numeric" class="bag" @update:model-value="setBag(draft.pieces[i]!, $event)" />
-            <VBtnToggle v-if="grouped" :model-value="piece.group ?? 'A'" mandatory density="compact" variant="outlined" :aria-label="`Flavour of piece ${i + 1}`" @update:model-value="draft.pieces[i]!.group = $event">
-              <VBtn value="A" size="small">A</VBtn><VBtn value="B" size="small">B</VBtn>
-            </VBtnToggle>
+            <VBtn v-if="grouped" variant="outlined" class="floor mark" :aria-label="`Flavour of piece ${i + 1}: ${piece.group ?? 'A'}. Press for the next`" @click="draft.pieces[i]!.group = nextFlavour(piece, draft.seasonings)">{{ piece.group ?? 'A' }}</VBtn>
           </td>
           <td class="num">{{ piece.parsed ? meat(piece.parsed.netG) : '?' }}<div class="small soft">{{ piece.weight }}</div></td>
           <td class="num share">
@@ -81,7 +79,7 @@ const setBag = (piece: PieceDraft, typed: string) => { piece.bag = Number(typed)
 </template>
 
 <style scoped>
-td .v-btn { margin: -10px -8px -10px 0; } td .v-btn-toggle .v-btn { margin: 0; min-width: 2.4rem; }
+td .v-btn { margin: -10px -8px -10px 0; } td .mark { margin: 2px 0; min-width: 56px; padding: 0; }
 .share { white-space: normal; max-width: 12rem; }
 .bag { width: 4.5rem; }
 .over, .under { color: var(--ember); }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { mdiClose } from '@mdi/js'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
+import { FLAVOURS } from '#shared/contracts/recipes'
 import { MOST_SEASONINGS } from '#shared/contracts/rub'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -9,12 +10,12 @@ import type { BenchDraft } from './bench-draft'
 import { readSeasonings } from './read-draft'
 import type { Bench } from './use-bench'
 
-/** Spices and composite seasonings, per cent, per kilogram or per piece; for all pieces or for one half of them. */
+/** Spices and composite seasonings, per cent, per kilogram or per piece; for all pieces or for those of one mark. */
 const props = defineProps<{ bench: Bench, errorAt: (path: string) => string | undefined }>()
 const draft = defineModel<BenchDraft>({ required: true })
 const { grams, percent } = useNotation()
 const PER = [{ value: 'percent', title: '% of meat' }, { value: 'g_per_kg', title: 'g per kg' }, { value: 'g_per_piece', title: 'g per piece' }]
-const GROUPS = [{ value: 'all', title: 'all pieces' }, { value: 'A', title: 'pieces marked A' }, { value: 'B', title: 'pieces marked B' }]
+const GROUPS = [{ value: 'all', title: 'all pieces' }, ...FLAVOURS.map(mark => ({ value: mark, title: `pieces marked ${mark}` }))]
 const lots = computed(() => props.bench.lotsOf('spice').map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` })))
 const lotOf = (code: string) => props.bench.ingredients.value.find(lot => lot.code === code)
 /** Planned grams by place in the draft; a seasoning without a lot is planned too. */
@@ -46,7 +47,7 @@ const brings = (code: string) => {
       <VSelect :model-value="s.lotCode || null" :items="lots" :label="s.name && !s.lotCode ? `${s.name}: from which lot?` : 'Seasoning'" density="compact" no-data-text="None in the store" :error-messages="errorAt(`seasonings.${i}.lotCode`)" @update:model-value="choose(i, $event ?? '')" />
       <VTextField v-model="s.amount" label="How much" density="compact" inputmode="decimal" :error-messages="errorAt(`seasonings.${i}.amount`)" />
       <VSelect v-model="s.per" :items="PER" label="counted" density="compact" />
-      <VSelect v-model="s.group" :items="GROUPS" label="on" density="compact" />
+      <VSelect v-model="s.group" :items="GROUPS" label="on" density="compact" :error-messages="errorAt(`seasonings.${i}.pieces`)" />
       <WeightField v-model="s.weighed" :label="planned[i] && s.amount.trim() ? `Weigh ${grams(planned[i]!.massG, bench.mixScale.value?.readabilityG ?? 0.1)}` : 'Really weighed'" fine :range="INGREDIENT_RANGE" :error="errorAt(`seasonings.${i}.weighed`)" />
       <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave out ${s.name || 'this seasoning'}`" @click="draft.seasonings.splice(i, 1)" />
       <p v-if="brings(s.lotCode)" class="small soft brings">Brings {{ brings(s.lotCode) }}.</p>

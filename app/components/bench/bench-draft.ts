@@ -2,12 +2,11 @@ import type { Purpose } from '#core/agents/agent-fault'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { AmountKind } from '#core/cure/seasoning'
 import type { Cut, Rind } from '#core/rules/cuts'
+import { FLAVOURS, type Flavour } from '#shared/contracts/recipes'
 
 export interface Weighed { lotCode: string, weighed: string }
-/** Pieces of one lot may be flavoured apart: group A and group B. */
-export type Group = 'A' | 'B'
-export interface SeasoningDraft extends Weighed { name: string, per: AmountKind, amount: string, group: 'all' | Group }
-export interface PieceDraft { meatCode: string, weight: string, meatPieceId?: number | null, bag?: number | null, group?: Group }
+export interface SeasoningDraft extends Weighed { name: string, per: AmountKind, amount: string, group: 'all' | Flavour }
+export interface PieceDraft { meatCode: string, weight: string, meatPieceId?: number | null, bag?: number | null, group?: Flavour }
 
 /** What the Bench holds while a lot is made: all as typed. */
 export interface BenchDraft {
@@ -58,3 +57,9 @@ export const emptyBench = (): BenchDraft => ({
 /** Which pieces a flavouring goes on, counted from 0; null: all. */
 export const piecesOfGroup = (pieces: readonly PieceDraft[], group: SeasoningDraft['group']): number[] | null =>
   group === 'all' ? null : pieces.flatMap((piece, i) => (piece.group ?? 'A') === group ? [i] : [])
+
+/** The mark after a piece's own, of those that the seasonings speak of, A and B at least; after the last comes A again. */
+export function nextFlavour(piece: PieceDraft, seasonings: readonly SeasoningDraft[]): Flavour {
+  const last = Math.max(1, ...seasonings.map(s => s.group === 'all' ? 0 : FLAVOURS.indexOf(s.group)))
+  return FLAVOURS[(FLAVOURS.indexOf(piece.group ?? 'A') + 1) % (last + 1)]!
+}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { lot, VIEW } from '../../../tests/support/bench-view'
-import { emptyBench, piecesOfGroup, type BenchDraft } from './bench-draft'
+import { emptyBench, nextFlavour, piecesOfGroup, type BenchDraft } from './bench-draft'
 import { lotsFor, readPieces, readQuestion, readSeasonings, readSides, readTargets, sidesOf } from './read-draft'
 import { setWeighed, weighLines } from './weigh-lines'
 import type { Bench } from './use-bench'
@@ -46,6 +46,16 @@ describe('what was typed, read', () => {
     })
     expect(readSeasonings(two, [soy])).toMatchObject([{ key: 'Soy sauce', amount: 20.5, pieces: [1], composition: { saltFraction: 0.16 } }, { key: 'Clove', amount: 0, pieces: null, composition: { saltFraction: 0 } }])
     expect(piecesOfGroup(two.pieces, 'B')).toEqual([0])
+  })
+  it('a piece\'s mark goes round among those that the seasonings speak of, A and B at least', () => {
+    const on = (group: 'all' | 'B' | 'C') => ({ name: 'Fennel', lotCode: '', per: 'percent' as const, amount: '1', group, weighed: '' })
+    const round = (...groups: ('all' | 'B' | 'C')[]) => {
+      const piece: BenchDraft['pieces'][number] = { meatCode: 'M-0001', weight: '1 kg' }
+      return Array.from({ length: 4 }, () => piece.group = nextFlavour(piece, groups.map(on)))
+    }
+    expect(round('all')).toEqual(['B', 'A', 'B', 'A'])
+    expect(round('B')).toEqual(['B', 'A', 'B', 'A'])
+    expect(round('B', 'C')).toEqual(['B', 'C', 'A', 'B'])
   })
   it('sides take their shares of a piece; with none given there is nothing to share', () => {
     const shared = sidesOf(100, readSides(draft()))!

@@ -6,7 +6,7 @@ import { CURE_METHODS, isWet, type CureMethod } from '#core/cure/cure-method'
 import { CUTS } from '#core/rules/cuts'
 import { parseDecimal } from '#core/units/parse-decimal'
 import { ALLERGENS, type Allergen } from '#shared/contracts/allergens'
-import { recipeInput, type Recipe } from '#shared/contracts/recipes'
+import { FLAVOURS, recipeInput, type Recipe } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import { percentText } from '~/composables/percent-text'
@@ -75,7 +75,7 @@ async function write(): Promise<void> {
       <VTextField v-model="s.name" label="Seasoning" density="compact" :error-messages="errorAt(`recipe.seasonings.${i}.name`)" />
       <VTextField v-model="s.amount" label="How much" density="compact" inputmode="decimal" :error-messages="errorAt(`recipe.seasonings.${i}.amount`)" />
       <VSelect v-model="s.per" :items="[{ value: 'percent', title: '% of meat' }, { value: 'g_per_kg', title: 'g per kg' }, { value: 'g_per_piece', title: 'g per piece' }]" label="counted" density="compact" />
-      <VSelect v-model="s.group" :items="[{ value: 'all', title: 'all pieces' }, { value: 'A', title: 'pieces A' }, { value: 'B', title: 'pieces B' }]" label="on" density="compact" />
+      <VSelect v-model="s.group" :items="[{ value: 'all', title: 'all pieces' }, ...FLAVOURS.map(mark => ({ value: mark, title: `pieces ${mark}` }))]" label="on" density="compact" />
       <VTextField v-model="s.salt" label="Salt in it" suffix="%" density="compact" inputmode="decimal" />
       <VTextField v-model="s.sugar" label="Sugar in it" suffix="%" density="compact" inputmode="decimal" />
       <VSelect v-model="s.allergens" :items="[...ALLERGENS]" label="Allergens" multiple density="compact" />
