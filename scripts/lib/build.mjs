@@ -37,6 +37,11 @@ function dropOldBuilds(folder) {
   for (const build of builds.slice(KEPT_BUILDS)) rmSync(build.path, { recursive: true, force: true })
 }
 
+let preparing = null
+
+/** What Nuxt writes for TypeScript: lint and types read it, and so does a build, in whose own folder it is not. Once a process. */
+export const prepareTypes = () => preparing ??= run('npx', ['nuxt', 'prepare'], { cwd: ROOT })
+
 /** The build of the sources as they are: where its server's entry is, and in words whether it had to be made. */
 export async function ensureBuild() {
   const hash = hashSources().slice(0, 16)
@@ -44,6 +49,7 @@ export async function ensureBuild() {
   const entry = join(folder, hash, 'server', 'index.mjs')
   const done = join(folder, hash, 'complete')
   if (existsSync(done)) return { entry, words: 'up to date' }
+  await prepareTypes()
   await run('npx', ['nuxt', 'build'], { cwd: ROOT, env: { VELDMOOR_BUILD: join(folder, hash) } })
   // Written last, so that a build that was cut short is made again.
   writeFileSync(done, '')

@@ -1,10 +1,11 @@
+import { prepareTypes } from './build.mjs'
 import { ROOT } from './paths.mjs'
 import { run } from './run.mjs'
 
 const npx = (...args) => run('npx', args, { cwd: ROOT })
 
 /** Writes what lint and types read of the framework; goes before both. */
-export const prepare = { name: 'prepare', run: () => npx('nuxt', 'prepare') }
+export const prepare = { name: 'prepare', run: prepareTypes }
 
 /** What needs neither database nor browser: lint, the fence between the rooms, types. */
 export const checks = [
