@@ -1,23 +1,43 @@
-import { getRequestHeader, useSession, type H3Event } from 'h3'
+import { getCookie, getRequestHeader, useSession, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
-import { MS_PER_SECOND } from '#core/units/quantities'
+import { MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { openSession, SHARED_MS, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
 import { appState } from './app-state'
+
+const COOKIE = 'veldmoor'
 
 /** The sealed, signed cookie of a browser: holds only the token of its session, which the database may end. */
 export const cookieOf = (event: H3Event) => {
   const { settings } = appState()
   return useSession<{ token?: string }>(event, {
-    password: settings.sessionSecret, name: 'veldmoor', maxAge: SHARED_MS / MS_PER_SECOND,
+    password: settings.sessionSecret, name: COOKIE, maxAge: SHARED_MS / MS_PER_SECOND,
     cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: settings.secureCookies },
   })
 }
 
+/** Seals that were opened and found ours, with what was in them: opening one costs as much as several questions to the database. */
+const opened = new Map<string, { token: string, untilMs: number }>()
+const MOST_OPENED = 500
+
+/** The token in the cookie; undefined when there is none or it is not ours. */
+async function tokenOf(event: H3Event, nowMs: number): Promise<string | undefined> {
+  const sealed = getCookie(event, COOKIE)
+  if (sealed === undefined) return undefined
+  const known = opened.get(sealed)
+  if (known && known.untilMs > nowMs) return known.token
+  const { token } = (await cookieOf(event)).data
+  opened.delete(sealed)
+  if (token !== undefined) opened.set(sealed, { token, untilMs: nowMs + MS_PER_MINUTE })
+  if (opened.size > MOST_OPENED) opened.delete(opened.keys().next().value!)
+  return token
+}
+
 /** Who is at the door, looked up afresh: a closed account or an ended session is out at once. */
 export async function atDoor(event: H3Event): Promise<OpenSession | null> {
-  const { token } = (await cookieOf(event)).data
-  return token === undefined ? null : await openSession(appState().store.tables, token, Date.now())
+  const nowMs = Date.now()
+  const token = await tokenOf(event, nowMs)
+  return token === undefined ? null : await openSession(appState().store.tables, token, nowMs)
 }
 
 /** Who reads: on a shared tablet nobody reads as more than a maker, whoever opened it. */
