@@ -1,10 +1,10 @@
 import type { Sequelize, Transaction } from 'sequelize'
 import { createHash } from 'node:crypto'
-import { CHAIN_START, checkEnd, walkChain, type ChainBreak, type ChainPlace, type HashedRow } from '#core/book/walk-chain'
-import { readBookRows, readIndexRows } from './book-reader'
+import { CHAIN_START, checkEnd, walkChain, type ChainBreak, type ChainPlace } from '#core/book/walk-chain'
+import { readBook, type BookReading } from './book-reader'
 import { openTables } from './store'
 
-const BATCH = 4000
+const STRETCH = 4000
 
 export interface BookCheck {
   /** Records walked over; all of them when nothing is broken. */
@@ -17,13 +17,28 @@ export interface BookCheck {
 }
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex')
-const sorted = (codes: readonly string[]) => codes.toSorted().join(' ')
+
+/** The book in stretches, up to a record. While one is walked the database already reads the next: it works on another core. */
+async function* stretches(sequelize: Sequelize, lastId: number, transaction?: Transaction) {
+  let reading = readBook(sequelize, 0, STRETCH, transaction)
+  try {
+    for (;;) {
+      const stretch = (await reading).filter(({ row }) => row.id <= lastId)
+      if (stretch.length === 0) return
+      reading = readBook(sequelize, stretch.at(-1)!.row.id, STRETCH, transaction)
+      yield stretch
+    }
+  }
+  finally {
+    // A walk that ends early leaves no question unanswered behind.
+    await Promise.allSettled([reading])
+  }
+}
 
 /** The first record whose codes in the index are not those that its hash covers. */
-async function checkIndex(sequelize: Sequelize, rows: readonly HashedRow[], transaction?: Transaction): Promise<ChainBreak | null> {
-  const index = await readIndexRows(sequelize, rows[0]!.id, rows.at(-1)!.id, transaction)
-  const differs = rows.find(row => sorted(JSON.parse(row.subjects) as string[]) !== sorted(index.get(row.id) ?? []))
-  return differs ? { id: differs.id, why: 'subjects_differ' } : null
+function checkIndex(stretch: readonly BookReading[]): ChainBreak | null {
+  const differs = stretch.find(({ row, indexed }) => (JSON.parse(row.subjects) as string[]).toSorted().join(' ') !== indexed)
+  return differs ? { id: differs.row.id, why: 'subjects_differ' } : null
 }
 
 /** Walks the whole chain in the database, its index and its head, while the shop goes on writing; or inside one transaction. */
@@ -35,13 +50,11 @@ export async function verifyBook(sequelize: Sequelize, transaction?: Transaction
   // The head as it was before the walk: what is written meanwhile is for the next check.
   const head = await tables.bookHead.one({ id: 1 })
   if (!head) return outcome({ id: 1, why: 'end_differs' })
-  for (;;) {
-    const rows = (await readBookRows(sequelize, at.id, BATCH, transaction)).filter(row => row.id <= head.lastId)
-    if (rows.length === 0) return outcome(checkEnd(at, { id: head.lastId, hash: head.hash }))
-    const walked = walkChain(at, rows, sha256)
+  for await (const stretch of stretches(sequelize, head.lastId, transaction)) {
+    const walked = walkChain(at, stretch.map(({ row }) => row), sha256)
     at = walked.at
-    if (walked.broken) return outcome(walked.broken)
-    const index = await checkIndex(sequelize, rows, transaction)
-    if (index) return outcome(index)
+    const broken = walked.broken ?? checkIndex(stretch)
+    if (broken) return outcome(broken)
   }
+  return outcome(checkEnd(at, { id: head.lastId, hash: head.hash }))
 }
