@@ -1,5 +1,5 @@
-/** Cuts the shop works with; belly has rows of its own in most rule sets. */
-export const CUTS = ['belly', 'loin', 'shoulder', 'jowl'] as const
+/** Cuts the shop works with. Belly has rows of its own in most rule sets; whatever is `other` (lamb belly, say) takes the general rows. Source: domain, the work (§1). */
+export const CUTS = ['belly', 'loin', 'shoulder', 'jowl', 'other'] as const
 export type Cut = (typeof CUTS)[number]
 export const RINDS = ['off', 'on'] as const
 export type Rind = (typeof RINDS)[number]

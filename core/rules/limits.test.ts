@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { CUTS } from './cuts'
 import { judgeNitrite } from './judge-nitrite'
 import { choicesFor, floorOf, limitsFor, type LimitQuestion } from './limits'
 import { SHIPPED_RULES } from './sets/all-rules'
@@ -9,8 +10,8 @@ const q = (id: string, more: Partial<LimitQuestion> = {}): LimitQuestion => ({ r
 describe('the rows that govern, as printed in the rule', () => {
   it.each([
     ['us', 'belly', 'dry', 'off', 200, 120], ['us', 'belly', 'dry', 'on', 180, 120], ['us', 'belly', 'immersion', 'off', 120, 100], ['us', 'belly', 'immersion', 'on', 108, 100],
-    ['us', 'belly', 'pumped', 'off', 120, 120], ['us', 'loin', 'dry', 'on', 625, 120], ['us', 'shoulder', 'dry', 'off', 625, 120], ['us', 'jowl', 'immersion', 'off', 200, 120],
-    ['ca', 'belly', 'dry', 'off', 120, 100], ['ca', 'loin', 'immersion', 'off', 200, 100], ['uk', 'belly', 'dry', 'on', 150, 100], ['anz', 'belly', 'dry', 'off', 200, 100],
+    ['us', 'belly', 'pumped', 'off', 120, 120], ['us', 'loin', 'dry', 'on', 625, 120], ['us', 'shoulder', 'dry', 'off', 625, 120], ['us', 'jowl', 'immersion', 'off', 200, 120], ['us', 'other', 'dry', 'off', 625, 120],
+    ['ca', 'belly', 'dry', 'off', 120, 100], ['ca', 'loin', 'immersion', 'off', 200, 100], ['ca', 'other', 'dry', 'on', 200, 100], ['uk', 'belly', 'dry', 'on', 150, 100], ['anz', 'belly', 'dry', 'off', 200, 100],
   ] as const)('%s %s, %s, rind %s: %d, floor %d', (id, cut, method, rind, maxPpm, floorPpm) =>
     expect(limitsFor(q(id, { cut, method, rind }))).toMatchObject({ maxPpm, floorPpm }))
   it('80 mg/kg of the ion is 119.98 ppm as NaNO2', () => {
@@ -21,7 +22,7 @@ describe('the rows that govern, as printed in the rule', () => {
   it('every row names its source, and every set has rows for every cut and method', () => {
     for (const rules of SHIPPED_RULES) {
       expect(rules.rows.every(row => row.source.length > 3)).toBe(true)
-      for (const cut of ['belly', 'loin', 'shoulder', 'jowl'] as const) {
+      for (const cut of CUTS) {
         for (const method of ['dry', 'immersion'] as const) expect(limitsFor({ rules, cut, method, rind: 'off' })).not.toBeNull()
       }
     }

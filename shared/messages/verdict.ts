@@ -8,7 +8,7 @@ const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
 /** The rule in a few words: "200 ppm for rind-off belly, dry cure"; a limit on the ion says both. */
 export const ruleWords = (j: Judgement, as: Notation): string => {
   const text = j.row.basis === 'ingoing_ion' ? ` (${formatNumber(j.row.maxPpm!, 0, as.decimal)} mg/kg as nitrite ion)` : ''
-  return `${formatPpm(j.maxPpm, as)}${text} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut}, ${isWet(j.method) ? 'wet' : 'dry'} cure`
+  return `${formatPpm(j.maxPpm, as)}${text} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut === 'other' ? 'another cut' : j.cut}, ${isWet(j.method) ? 'wet' : 'dry'} cure`
 }
 
 const fix = (j: Judgement, as: Notation, readabilityG: number): string => {

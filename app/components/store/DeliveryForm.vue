@@ -42,6 +42,7 @@ async function receive(): Promise<void> {
     <div class="slip-fields">
       <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
       <VTextField v-model="draft.document" label="Delivery note" autocomplete="off" :error-messages="errorAt('document')" />
+      <VTextField v-if="draft.lines.some(line => line.cut === 'other')" v-model="draft.note" label="What the other cut is" placeholder="lamb belly" maxlength="500" :error-messages="errorAt('note')" />
       <FileField v-model="draft.photo" label="Photo" photo />
       <InstrumentSelect v-model="draft.scaleId" kind="scale" purpose="door-scale" label="Weighed on" :error="errorAt('scaleId')" />
       <InstrumentSelect v-model="draft.thermometerId" kind="thermometer" purpose="door-thermometer" label="Measured with" :error="errorAt('thermometerId')" />

@@ -24,7 +24,7 @@ const poor = (lot: MeatView) => Object.entries(lot.checks ?? {}).filter(([, foun
         <template v-for="lot in meat" :key="lot.code">
           <tr :class="{ soft: lot.state === 'refused' || lot.state === 'destroyed' }">
             <td><LotCode :code="lot.code" /></td>
-            <td>{{ lot.cut }}, rind {{ lot.rind }}</td>
+            <td>{{ lot.cut === 'other' && lot.note ? lot.note : lot.cut }}, rind {{ lot.rind }}</td>
             <td>{{ lot.supplier }} <span class="code">{{ lot.supplierLot }}</span> <CorrectButton what="meat_supplier_lot" :code="lot.code" :about="`their lot of ${lot.code}`" :now="lot.supplierLot" @corrected="emit('changed')" /></td>
             <td class="num">{{ weigh(lot.weightG) }} <CorrectButton what="meat_weight" :code="lot.code" :about="`weight of ${lot.code}`" :now="lot.weightTyped" @corrected="emit('changed')" /></td>
             <td class="num">{{ lot.state === 'refused' ? '–' : weigh(Math.max(0, lot.weightG - lot.usedG)) }}</td>
