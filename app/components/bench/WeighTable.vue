@@ -80,8 +80,8 @@ function nextField(role: string): void {
 <style scoped>
 td { vertical-align: middle !important; }
 .big { font: 700 1.7rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; white-space: nowrap; }
-.from { min-width: 12rem; }
-.weighed { min-width: 9.5rem; }
+.from { min-width: 11rem; }
+.weighed { min-width: 11.5rem; }
 .scales { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; }
 @media (max-width: 620px) {
   .scales { grid-template-columns: 1fr; }

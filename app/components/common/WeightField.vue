@@ -4,8 +4,8 @@ import { parseWeight, type WeightRange } from '#core/units/parse-weight'
 import { wordsFor } from '#shared/messages/en'
 import { useNotation } from '~/composables/use-notation'
 
-/** A weight as people type it; says at once what it understood. */
-const props = defineProps<{ label: string, range: WeightRange, fine?: boolean, error?: string | undefined, optional?: boolean }>()
+/** A weight as people type it; says at once what it understood. `digits` brings up the number pad: for plain grams. */
+const props = defineProps<{ label: string, range: WeightRange, fine?: boolean, digits?: boolean, error?: string | undefined, optional?: boolean }>()
 const typed = defineModel<string>({ required: true })
 const emit = defineEmits<{ enter: [] }>()
 const { as, meat, grams } = useNotation()
@@ -23,6 +23,6 @@ const fault = computed(() => props.error ?? (left.value && parsed.value && !pars
 <template>
   <VTextField
     v-model="typed" :label="label" :hint="understood" persistent-hint :error-messages="fault ? [fault] : []"
-    autocomplete="off" inputmode="text" maxlength="60" @focus="left = false" @blur="left = true" @keydown.enter.prevent="emit('enter')"
+    autocomplete="off" :inputmode="digits ? 'decimal' : 'text'" maxlength="60" @focus="left = false" @blur="left = true" @keydown.enter.prevent="emit('enter')"
   />
 </template>
