@@ -87,7 +87,7 @@ async function flatOut(record, clients, seconds) {
 /** A million chained records, written in large steps: only reading them back is measured. */
 async function longChain(adminUrl) {
   const [{ connect }, { verifyBook }, { chainText, FIRST_HASH }, { sha256 }] = await Promise.all([
-    importSource('server/db/connect.ts'), importSource('server/db/verify-book.ts'), importSource('core/book/chain-text.ts'), importSource('server/services/book/append-events.ts'),
+    importSource('server/db/connect.ts'), importSource('server/db/verify-book.ts'), importSource('core/book/chain-text.ts'), importSource('server/digest/sha256.ts'),
   ])
   const sequelize = connect(adminUrl, 2)
   const run = sql => sequelize.query(sql, { type: 'RAW' })

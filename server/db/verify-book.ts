@@ -1,10 +1,10 @@
 import type { Sequelize, Transaction } from 'sequelize'
-import { createHash } from 'node:crypto'
 import { CHAIN_START, checkEnd, walkChain, type ChainBreak, type ChainPlace } from '#core/book/walk-chain'
 import { readBook, type BookReading } from './book-reader'
+import { sha256 } from '../digest/sha256'
 import { openTables } from './store'
 
-const STRETCH = 4000
+const STRETCH = 8000
 
 export interface BookCheck {
   /** Records walked over; all of them when nothing is broken. */
@@ -16,16 +16,16 @@ export interface BookCheck {
   ms: number
 }
 
-const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex')
+const codesOf = (row: BookReading) => (JSON.parse(row.subjects) as string[]).toSorted().join(' ')
 
 /** The book in stretches, up to a record. While one is walked the database already reads the next: it works on another core. */
 async function* stretches(sequelize: Sequelize, lastId: number, transaction?: Transaction) {
   let reading = readBook(sequelize, 0, STRETCH, transaction)
   try {
     for (;;) {
-      const stretch = (await reading).filter(({ row }) => row.id <= lastId)
+      const stretch = (await reading).filter(row => row.id <= lastId)
       if (stretch.length === 0) return
-      reading = readBook(sequelize, stretch.at(-1)!.row.id, STRETCH, transaction)
+      reading = readBook(sequelize, stretch.at(-1)!.id, STRETCH, transaction)
       yield stretch
     }
   }
@@ -37,8 +37,8 @@ async function* stretches(sequelize: Sequelize, lastId: number, transaction?: Tr
 
 /** The first record whose codes in the index are not those that its hash covers. */
 function checkIndex(stretch: readonly BookReading[]): ChainBreak | null {
-  const differs = stretch.find(({ row, indexed }) => (JSON.parse(row.subjects) as string[]).toSorted().join(' ') !== indexed)
-  return differs ? { id: differs.row.id, why: 'subjects_differ' } : null
+  const differs = stretch.find(row => codesOf(row) !== row.indexed)
+  return differs ? { id: differs.id, why: 'subjects_differ' } : null
 }
 
 /** Walks the whole chain in the database, its index and its head, while the shop goes on writing; or inside one transaction. */
@@ -51,7 +51,7 @@ export async function verifyBook(sequelize: Sequelize, transaction?: Transaction
   const head = await tables.bookHead.one({ id: 1 })
   if (!head) return outcome({ id: 1, why: 'end_differs' })
   for await (const stretch of stretches(sequelize, head.lastId, transaction)) {
-    const walked = walkChain(at, stretch.map(({ row }) => row), sha256)
+    const walked = walkChain(at, stretch, sha256)
     at = walked.at
     const broken = walked.broken ?? checkIndex(stretch)
     if (broken) return outcome(broken)

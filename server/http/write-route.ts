@@ -1,9 +1,9 @@
-import { createHash } from 'node:crypto'
 import { defineEventHandler, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { clientKey } from '#shared/contracts/fields'
 import { faultsOf } from '#shared/contracts/issues'
 import type { Role, SignedIn } from '#shared/contracts/people'
+import { sha256 } from '../digest/sha256'
 import { writeOnce } from '../services/book/write-once'
 import type { Answer, WriteContext } from '../services/context'
 import { keepSigning, type OpenSession } from '../services/people/sessions'
@@ -46,7 +46,7 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) => d
     const input = route.contract.safeParse(body.value)
     if (!input.success) return replyFaults(event, faultsOf(input.error))
     const { store } = appState()
-    const requestHash = createHash('sha256').update(`${event.path}\n${JSON.stringify(body.value)}`).digest('hex')
+    const requestHash = sha256(`${event.path}\n${JSON.stringify(body.value)}`)
     const nowMs = Date.now()
     const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone: await shopZone() }
     const answer = await writeOnce(store, { clientKey: key.data, requestHash }, writer, ctx => route.write(ctx, input.data, event, at))

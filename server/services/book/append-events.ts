@@ -1,10 +1,8 @@
-import { createHash } from 'node:crypto'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
+import { sha256 } from '../../digest/sha256'
 import type { Tables } from '../../db/store'
 import type { NewEvent, Writer } from '../context'
-
-export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex')
 
 /** Writers wait for each other and their clocks differ a little; more than this is a clock that was set back. */
 export const CLOCK_SLACK_MS = 60_000

@@ -1,6 +1,6 @@
-import { createHash } from 'node:crypto'
 import type { FileView } from '#shared/contracts/files'
 import type { Tables } from '../../db/store'
+import { sha256 } from '../../digest/sha256'
 import { refuse, type Answer } from '../context'
 import { cleanName } from './clean-name'
 import { sniffMime } from './sniff-mime'
@@ -10,10 +10,10 @@ export async function keepFile(tables: Tables, file: { name: string, content: Bu
   if (file.content.length === 0) return refuse('file_empty')
   const mime = sniffMime(file.content)
   if (mime === null) return refuse('file_kind')
-  const sha256 = createHash('sha256').update(file.content).digest('hex')
-  const known = await tables.files.one({ sha256 })
+  const digest = sha256(file.content)
+  const known = await tables.files.one({ sha256: digest })
   if (known) return { ok: true, value: view(known) }
-  const row = { sha256, mime, name: cleanName(file.name, mime), bytes: file.content.length }
+  const row = { sha256: digest, mime, name: cleanName(file.name, mime), bytes: file.content.length }
   const id = await tables.files.insert({ ...row, content: file.content, atMs: who.nowMs, byId: who.byId })
   return { ok: true, value: { id, ...row } }
 }

@@ -1,5 +1,6 @@
-import { createHash, randomBytes } from 'node:crypto'
+import { randomBytes } from 'node:crypto'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_SECOND } from '#core/units/quantities'
+import { sha256 } from '../../digest/sha256'
 import type { RowOf } from '../../db/table'
 import type { sessions, users } from '../../db/tables/people'
 import type { Tables } from '../../db/store'
@@ -15,18 +16,16 @@ export type User = RowOf<typeof users>
 /** A browser that is signed in, and on a shared one whose PIN signs now. */
 export interface OpenSession { session: Session, user: User, signer: User | null }
 
-const hashToken = (token: string): string => createHash('sha256').update(token).digest('hex')
-
 /** Signs a browser in. Only the token's hash is kept: the database alone opens no door. */
 export async function startSession(tables: Tables, who: { userId: number, station: string, shared: boolean }, nowMs: number): Promise<string> {
   const token = randomBytes(32).toString('base64url')
-  await tables.sessions.insert({ ...who, tokenHash: hashToken(token), startedAtMs: nowMs, endsAtMs: nowMs + (who.shared ? SHARED_MS : OWN_MS) })
+  await tables.sessions.insert({ ...who, tokenHash: sha256(token), startedAtMs: nowMs, endsAtMs: nowMs + (who.shared ? SHARED_MS : OWN_MS) })
   return token
 }
 
 /** The session of a token while it lasts and its account is open. */
 export async function openSession(tables: Tables, token: string, nowMs: number): Promise<OpenSession | null> {
-  const session = await tables.sessions.one({ tokenHash: hashToken(token), endedAtMs: null })
+  const session = await tables.sessions.one({ tokenHash: sha256(token), endedAtMs: null })
   if (!session || session.endsAtMs <= nowMs) return null
   const signs = session.signerId !== null && session.signedUntilMs !== null && session.signedUntilMs > nowMs
   const people = await tables.users.find({ id: signs ? [session.userId, session.signerId!] : [session.userId], active: true })
