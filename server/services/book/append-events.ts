@@ -9,10 +9,16 @@ export const CLOCK_SLACK_MS = 60_000
 
 /**
  * Chains records onto the book. The head's row stays locked until the transaction ends, so that writers in any number of
- * processes make one chain; it is taken last and briefly. Returns the number of the first record, null when there is none.
+ * processes make one chain; it is taken last and briefly. `besides` is written along with them, told the number of the first.
+ * Returns that number, null when there is none.
  */
-export async function appendEvents(tables: Tables, writer: Writer, entries: readonly NewEvent[]): Promise<number | null> {
-  if (entries.length === 0) return null
+export async function appendEvents(
+  tables: Tables, writer: Writer, entries: readonly NewEvent[], besides: (eventId: number | null) => Promise<void> = () => Promise.resolve(),
+): Promise<number | null> {
+  if (entries.length === 0) {
+    await besides(null)
+    return null
+  }
   const head = await tables.bookHead.one({ id: 1 }, { lock: true })
   if (!head) throw new Error('the book has no head')
   const behindMs = head.lastAtMs - writer.nowMs
@@ -33,6 +39,7 @@ export async function appendEvents(tables: Tables, writer: Writer, entries: read
     tables.events.insertMany(rows),
     tables.eventSubjects.insertMany(rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code })))),
     tables.bookHead.update(head.id, { lastId: rows.at(-1)!.id, hash, lastAtMs: writer.nowMs }),
+    besides(rows[0]!.id),
   ])
   return rows[0]!.id
 }

@@ -34,9 +34,9 @@ export async function writeOnce<T>(
       const ctx: WriteContext = { ...writer, tables, entries: [] }
       const answer = await write(ctx)
       if (!answer.ok) throw new RolledBack(answer)
-      const found = { ...answer.value, eventId: await appendEvents(tables, writer, ctx.entries) }
-      await tables.answers.update(answerId, { answer: found })
-      return found
+      const { value } = answer
+      const eventId = await appendEvents(tables, writer, ctx.entries, id => tables.answers.update(answerId, { answer: { ...value, eventId: id } }))
+      return { ...value, eventId }
     })
     return { ok: true, value }
   }
