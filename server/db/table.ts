@@ -1,5 +1,6 @@
-import type { Model, ModelAttributes, ModelStatic, Order, QueryInterface, QueryInterfaceOptions, Sequelize, Transaction, WhereOptions } from 'sequelize'
+import { QueryTypes, type Model, type ModelAttributes, type ModelStatic, type QueryInterface, type QueryInterfaceOptions, type Sequelize, type Transaction, type WhereOptions } from 'sequelize'
 import { int, type Column } from './column'
+import { statementsOf, type Filter, type FindOptions } from './statements'
 
 export type Columns = Record<string, Column<unknown>>
 export type ReadAs<C> = C extends Column<infer T> ? T : never
@@ -16,16 +17,14 @@ export const tableSpec = <C extends Columns>(name: string, columns: C): TableSpe
 /** Rows that a later record may void: they stay in the table and out of every answer. */
 export const voidableSpec = <C extends Columns>(name: string, columns: C): TableSpec<C> => ({ name, columns, voidable: true })
 
-export interface FindOptions { order?: Order, limit?: number, offset?: number, lock?: boolean, withVoided?: boolean }
-
 /** A table inside one transaction (or none). Only plain rows come out, never a model. */
 export interface Table<T> {
   insert: (row: NewRowOf<T>) => Promise<number>
   /** Rows may bring their id, where the order is theirs to give. */
   insertMany: (rows: (NewRowOf<T> & { id?: number })[]) => Promise<void>
-  find: (where?: WhereOptions, options?: FindOptions) => Promise<RowOf<T>[]>
-  one: (where: WhereOptions, options?: FindOptions) => Promise<RowOf<T> | null>
-  count: (where?: WhereOptions, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
+  find: (where?: Filter, options?: FindOptions) => Promise<RowOf<T>[]>
+  one: (where: Filter, options?: FindOptions) => Promise<RowOf<T> | null>
+  count: (where?: Filter, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
   update: (id: number, change: Partial<NewRowOf<T>>) => Promise<void>
@@ -48,46 +47,46 @@ export function defineModel<C extends Columns>(sequelize: Sequelize, spec: Table
 
 /** The fourth argument, each field's type, is missing from the declarations. */
 type Inserter = QueryInterface & { bulkInsert: (table: string, rows: object[], options: QueryInterfaceOptions, fields: object) => Promise<object | number> }
-/** Contracts have checked the values and MariaDB's strict mode checks them again: what Sequelize would add is time. */
-const BARE = { validate: false, hooks: false } as const
-
 /** Prepares a table once; the answer then binds it to a transaction, or to none. */
 export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: TableSpec<C>): (transaction?: Transaction) => Table<TableSpec<C>> {
   type Row = RowOf<TableSpec<C>>
-  const columns = Object.entries(spec.columns)
+  const names = new Map(['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])].map(key => [key, snake(key)]))
+  const columns = Object.entries(spec.columns).map(([key, column]) => ({ key, field: snake(key), column }))
   const read = (raw: Record<string, unknown>): Row => {
     const row: Record<string, unknown> = { id: Number(raw.id) }
-    for (const [name, column] of columns) row[name] = column.read(raw[name])
+    for (const { key, field, column } of columns) row[key] = column.read(raw[field])
     return row as Row
   }
-  const names = new Map([['id', 'id'], ...columns.map(([key]) => [key, snake(key)] as const)])
+  const sql = statementsOf(model, spec.name, names)
+  const sequelize = model.sequelize!
   const fields = Object.fromEntries(Object.values(model.getAttributes()).map(attribute => [attribute.field!, attribute]))
   const stored = (row: object) => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined).map(([key, value]) => [names.get(key)!, value]))
-  const live = (where: WhereOptions): WhereOptions => spec.voidable ? { ...where, voided: 0 } : where
-  // Straight to the query: no instance is built for a row that nobody will use as one.
-  const queries = model.sequelize!.getQueryInterface() as Inserter
+  const live = (where: Filter): Filter => spec.voidable ? { ...where, voided: 0 } : where
+  const queries = sequelize.getQueryInterface() as Inserter
 
   return (transaction) => {
     const inIt = transaction ? { transaction } : {}
-    const find = async (where: WhereOptions = {}, options: FindOptions = {}) => {
-      const { lock, withVoided, ...rest } = options
-      const asked = { where: withVoided ? where : live(where), ...rest, ...inIt, raw: true, hooks: false, ...(lock ? { lock: true } : {}) }
-      const rows = await model.findAll(asked)
-      return (rows as unknown as Record<string, unknown>[]).map(read)
+    const find = async (where: Filter = {}, options: FindOptions = {}) => {
+      const rows = await sequelize.query<Record<string, unknown>>(sql.select(options.withVoided ? where : live(where), options), { type: QueryTypes.SELECT, ...inIt })
+      return rows.map(read)
+    }
+    const update = async (id: number, change: Filter) => {
+      const text = sql.update({ id }, change)
+      if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
     }
     return {
       find,
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
-      count: (where = {}, options) => model.count({ where: options?.withVoided ? where : live(where), ...inIt }),
+      count: (where = {}, options) => model.count({ where: (options?.withVoided ? where : live(where)) as WhereOptions, ...inIt }),
       insert: async row => Number(await queries.bulkInsert(spec.name, [stored(row)], inIt, fields)),
       insertMany: async (rows) => {
         if (rows.length > 0) await queries.bulkInsert(spec.name, rows.map(stored), inIt, fields)
       },
       // A voided row's mark is its own id: unique keys then leave its place to another.
       setVoid: async (ids) => {
-        for (const id of ids) await model.update({ voided: id }, { where: { id }, ...inIt, ...BARE })
+        for (const id of ids) await update(id, { voided: id })
       },
-      update: async (id, change) => { await model.update(change, { where: { id }, ...inIt, ...BARE }) },
+      update: (id, change) => update(id, change as Filter),
     }
   }
 }
