@@ -5,10 +5,10 @@ const ENV = { DATABASE_URL: 'mariadb://a:b@127.0.0.1/veldmoor', SESSION_SECRET: 
 
 describe('what the process was told', () => {
   it('the usual, when nothing more was said', () => expect(readSettings(ENV)).toEqual({
-    databaseUrl: ENV.DATABASE_URL, sessionSecret: ENV.SESSION_SECRET, demo: false, poolSize: 8, secureCookies: false, proxies: 0,
+    databaseUrl: ENV.DATABASE_URL, sessionSecret: ENV.SESSION_SECRET, demo: false, poolSize: 4, secureCookies: false, proxies: 0,
   }))
   it('an empty setting is one that was left at its default', () =>
-    expect(readSettings({ ...ENV, DATABASE_POOL: '', PROXIES: '', SECURE_COOKIES: '' })).toMatchObject({ poolSize: 8, proxies: 0, secureCookies: false }))
+    expect(readSettings({ ...ENV, DATABASE_POOL: '', PROXIES: '', SECURE_COOKIES: '' })).toMatchObject({ poolSize: 4, proxies: 0, secureCookies: false }))
   it('refuses to start without a database, or with a secret that is too short', () => {
     expect(() => readSettings({ SESSION_SECRET: ENV.SESSION_SECRET })).toThrow('DATABASE_URL is not set')
     for (const SESSION_SECRET of ['', 's'.repeat(31)]) expect(() => readSettings({ ...ENV, SESSION_SECRET })).toThrow('32 characters or more')

@@ -13,6 +13,6 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   if (!Number.isInteger(proxies) || proxies < 0 || proxies > MOST_PROXIES) throw new Error(`PROXIES must be a whole number from 0 to ${MOST_PROXIES}`)
   return {
     databaseUrl, sessionSecret, demo: env.VELDMOOR_DEMO === '1',
-    poolSize: Number(env.DATABASE_POOL || 8), secureCookies: env.SECURE_COOKIES === '1', proxies,
+    poolSize: Number(env.DATABASE_POOL || 4), secureCookies: env.SECURE_COOKIES === '1', proxies,
   }
 }
