@@ -1,4 +1,4 @@
-import { localDay, localTime } from '#core/calendar/local-day'
+import { localDay, localSecond, localTime } from '#core/calendar/local-day'
 import { MS_PER_DAY, MS_PER_MINUTE } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
 import { formatDate } from '#core/units/format-date'
@@ -8,6 +8,9 @@ export const momentWords = (ms: number, zone: string, dates: Notation['dates']):
   `${formatDate(localDay(ms, zone), dates)} ${localTime(ms, zone)}`
 
 export const clockWords = (ms: number, zone: string): string => localTime(ms, zone)
+
+/** To the second, with its zone, and the same in UTC: as a record was made. */
+export const exactWords = (ms: number, zone: string): string => `${localSecond(ms, zone)} ${zone}, ${localSecond(ms, 'UTC')} UTC`
 
 /** Two days, in minutes: from there on days are enough. */
 const LONGEST_IN_HOURS = 2 * 24 * 60

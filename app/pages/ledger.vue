@@ -2,15 +2,16 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { navigateTo, useRoute } from '#imports'
 import { readCode } from '#core/trace/code'
-import type { EventView } from '#shared/contracts/events'
 import type { Problem } from '#shared/contracts/problem'
 import type { ThreadView } from '#shared/contracts/thread'
 import { problemWords, read } from '~/api/client'
 import BookList from '~/components/common/BookList.vue'
+import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import BookCheck from '~/components/ledger/BookCheck.vue'
 import LotTable from '~/components/ledger/LotTable.vue'
 import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
+import { useBook } from '~/composables/use-book'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
@@ -21,7 +22,7 @@ const typed = ref(String(route.query.code ?? ''))
 const thread = ref<ThreadView | null>(null)
 const problem = ref<Problem | null>(null)
 const notCode = ref(false)
-const events = ref<EventView[]>([])
+const { events, more, lost, loading, load: loadBook, older } = useBook()
 const words = computed(() => notCode.value ? `“${typed.value.slice(0, 40)}” is not a code. Codes look like L-0042: M meat, N ingredient, L lot, S smoke, P pack.` : problem.value ? problemWords(problem.value, session.notation) : '')
 
 async function find(): Promise<void> {
@@ -44,10 +45,6 @@ onMounted(async () => {
   await Promise.all([show(), floor.load()])
   await loadBook()
 })
-async function loadBook(): Promise<void> {
-  const reply = await read<EventView[]>('/api/events')
-  if (reply.ok) events.value = reply.value
-}
 watch(() => route.query.code, show)
 </script>
 
@@ -63,6 +60,8 @@ watch(() => route.query.code, show)
     <LotTable v-if="floor.view" :lots="floor.lots" />
     <BookCheck />
     <BookList :events="events" with-subjects @changed="loadBook" />
+    <LoadProblem v-if="lost" :problem="lost" @again="loadBook" />
+    <div v-if="more"><VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older records</VBtn></div>
   </div>
 </template>
 

@@ -13,6 +13,11 @@ export const localTime = (instantMs: Milliseconds, zone: string): string =>
   Temporal.Instant.fromEpochMilliseconds(instantMs).toZonedDateTimeISO(zone).toPlainTime()
     .toString({ smallestUnit: 'minute' })
 
+/** Date and clock on the shop's wall to the second, "2026-03-08 07:45:09". */
+export const localSecond = (instantMs: Milliseconds, zone: string): string =>
+  Temporal.Instant.fromEpochMilliseconds(instantMs).toZonedDateTimeISO(zone).toPlainDateTime()
+    .toString({ smallestUnit: 'second' }).replace('T', ' ')
+
 /** Whole calendar days from one date to another; negative when `to` is earlier. Clock changes do not count. */
 export const daysBetween = (from: IsoDate, to: IsoDate): number =>
   Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to), { largestUnit: 'days' }).days

@@ -1,4 +1,10 @@
+import { getQuery } from 'h3'
+import { bookPageQuery } from '#shared/contracts/events'
 import { readRoute } from '../http/read-route'
-import { eventViews } from '../services/book/event-views'
+import { refuse } from '../http/reply'
+import { eventPage } from '../services/book/event-views'
 
-export default readRoute(({ tables }) => eventViews(tables, null))
+export default readRoute(async ({ event, tables }) => {
+  const query = bookPageQuery.safeParse(getQuery(event))
+  return query.success ? eventPage(tables, query.data.before) : refuse('no_such_page')
+})

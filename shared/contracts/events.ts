@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { InstrumentMark } from './instruments'
 import type { BreakKind } from '#core/book/walk-chain'
 
@@ -9,11 +10,18 @@ export const EVENT_KINDS = [
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 
+/** Which records: those before a number, newest first; without one, the newest of all. */
+export const bookPageQuery = z.strictObject({ before: z.coerce.number().int().min(1).optional() })
+/** Records a page. */
+export const BOOK_PAGE = 500
+
 export interface EventView {
   id: number
   kind: EventKind
   atMs: number
   zone: string
+  /** Version of the arithmetic that computed it. */
+  arithmetic: string
   who: string
   initials: string
   /** The device it was recorded on. */

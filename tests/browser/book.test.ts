@@ -35,6 +35,19 @@ describe('the book, for an inspector at the table', () => {
     await says(page(), 'undone within ten minutes')
     expect(await page().$$eval('tr.voided .words', cells => cells.map(cell => getComputedStyle(cell).textDecorationLine))).toEqual(['line-through'])
   })
+  it('a record is opened to every figure, as typed and as computed, to the second', async () => {
+    await page().locator('button[aria-label$="every figure"]').click()
+    await says(page(), 'America/Chicago')
+    await says(page(), 'As computed')
+    await says(page(), 'judgement lot ppm')
+    const [{ hash }] = await shop.sql<{ hash: string }>('SELECT hash FROM events WHERE kind = \'lot_rubbed\' AND JSON_CONTAINS(subjects, \'"L-0003"\')') as [{ hash: string }]
+    await says(page(), hash)
+    expect(await page().$$eval('.record dd', cells => cells.some(cell => cell.textContent === '2.98 kg'))).toBe(true)
+    await press(page(), 'Every figure of each record')
+    expect((await page().$$('.record')).length).toBeGreaterThan(10)
+    await press(page(), 'Sentences only')
+    expect(await page().$('.record')).toBeNull()
+  })
   it('a record is voided with its reason, and stays readable', async () => {
     await open('/lots/L-0008')
     const [name] = await page().$$eval('button[aria-label^="Void record"]', buttons => buttons.filter(button => button.closest('tr')!.innerText.includes('Turned')).map(button => button.getAttribute('aria-label')!).slice(-1))

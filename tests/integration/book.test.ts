@@ -69,6 +69,25 @@ describe('the chain in the database', () => {
   })
 })
 
+describe('the book, page by page', () => {
+  const ids = async (query: string) => (await maker.get(`/api/events${query}`)).body.map((event: { id: number }) => event.id)
+  it('gives the newest, or what lies before a record', async () => {
+    const end = await last()
+    expect(await ids('')).toEqual(Array.from({ length: end }, (_, i) => end - i))
+    expect(await ids('?before=4')).toEqual([3, 2, 1])
+    expect(await ids('?before=1')).toEqual([])
+  })
+  it.each(['before=abc', 'before=0', 'before=1.5', 'before=1%20OR%201=1', 'colour=red'])('is refused for %s', async (query) => {
+    expect(await maker.get(`/api/events?${query}`)).toMatchObject({ status: 422, body: { code: 'no_such_page' } })
+  })
+  it('tells the arithmetic, the second and the zone of each', async () => {
+    const [{ arithmetic, zone, atMs }] = (await maker.get('/api/events?before=2')).body
+    expect(arithmetic).toBe((await shop.sql<{ a: string }>('SELECT arithmetic a FROM events WHERE id = 1'))[0]!.a)
+    expect(zone).toBe('America/Chicago')
+    expect(Math.abs(atMs - Date.now())).toBeLessThan(600_000)
+  })
+})
+
 describe('the application\'s database user', () => {
   const asApp = async (sql: string) => {
     const url = new URL(shop.databaseUrl)

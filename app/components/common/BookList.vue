@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { EventView } from '#shared/contracts/events'
 import InstrumentNote from './InstrumentNote.vue'
 import LotCode from './LotCode.vue'
+import RecordDetail from './RecordDetail.vue'
 import StateMark from './StateMark.vue'
 import VoidButton from './VoidButton.vue'
 import { spanWords } from '~/composables/date-words'
@@ -16,32 +17,43 @@ const { moment, as } = useNotation()
 /** Twice a day for weeks, they would bury the rest; one press shows them. */
 const withFridge = ref(false)
 const fridgeCount = computed(() => props.events.filter(event => event.kind === 'fridge_read').length)
+const opened = ref(new Set<number>())
 const shown = computed(() => withFridge.value ? props.events : props.events.filter(event => event.kind !== 'fridge_read'))
+const allOpen = computed(() => shown.value.length > 0 && shown.value.every(event => opened.value.has(event.id)))
+function toggle(id: number): void {
+  opened.value = opened.value.has(id) ? new Set([...opened.value].filter(one => one !== id)) : new Set([...opened.value, id])
+}
+function toggleAll(): void {
+  opened.value = new Set(allOpen.value ? [] : shown.value.map(event => event.id))
+}
 </script>
 
 <template>
   <section aria-labelledby="book-head">
-    <div class="ruled-head"><h2 id="book-head">The book</h2><VBtn v-if="fridgeCount" variant="text" class="no-print" @click="withFridge = !withFridge">{{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} fridge readings</VBtn></div>
+    <div class="ruled-head"><h2 id="book-head">The book</h2><div class="row no-print"><VBtn v-if="fridgeCount" variant="text" @click="withFridge = !withFridge">{{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} fridge readings</VBtn><VBtn v-if="events.length && !withSubjects" variant="text" @click="toggleAll">{{ allOpen ? 'Sentences only' : 'Every figure of each record' }}</VBtn></div></div>
     <p v-if="!events.length" class="empty">No record yet.</p>
     <div v-else class="scroll-x">
       <table class="ruled">
         <thead><tr><th scope="col">No.</th><th scope="col">When</th><th scope="col">Who</th><th scope="col">Where</th><th scope="col">What</th><th v-if="withSubjects" scope="col">About</th></tr></thead>
         <tbody>
-          <tr v-for="event in shown" :key="event.id" :class="{ voided: event.voided }">
-            <td class="soft">{{ event.id }}</td>
-            <td class="when">{{ moment(event.atMs) }}</td>
-            <td><abbr :title="event.who">{{ event.initials }}</abbr></td>
-            <td class="soft small where">{{ event.station }}</td>
-            <td>
-              <span class="words">{{ eventWords(event, as) }}</span><span v-if="event.reason" class="soft"> Why: {{ event.reason }}</span>
-              <span v-if="event.voidsId" class="soft"> It was record {{ event.voidsId }}.</span>
-              <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }}, {{ event.voided.who }}, {{ moment(event.voided.atMs) }}: {{ event.voided.reason }}</span>
-              <StateMark v-if="event.clockBehindMs" tone="watch">clock {{ spanWords(event.clockBehindMs) }} behind the record before</StateMark>
-              <InstrumentNote v-for="mark in event.marks" :key="mark.id" :mark="mark" />
-              <VoidButton :event="event" @voided="emit('changed')" />
-            </td>
-            <td v-if="withSubjects"><span v-for="code in event.subjects.slice(0, 4)" :key="code" class="mr-2"><LotCode :code="code" /></span><span v-if="event.subjects.length > 4" class="soft">and {{ event.subjects.length - 4 }} more</span></td>
-          </tr>
+          <template v-for="event in shown" :key="event.id">
+            <tr :class="{ voided: event.voided }">
+              <td><button type="button" class="number" :aria-expanded="opened.has(event.id)" :aria-label="`Record ${event.id}, every figure`" @click="toggle(event.id)">{{ event.id }}</button></td>
+              <td class="when">{{ moment(event.atMs) }}</td>
+              <td><abbr :title="event.who">{{ event.initials }}</abbr></td>
+              <td class="soft small where">{{ event.station }}</td>
+              <td>
+                <span class="words">{{ eventWords(event, as) }}</span><span v-if="event.reason" class="soft"> Why: {{ event.reason }}</span>
+                <span v-if="event.voidsId" class="soft"> It was record {{ event.voidsId }}.</span>
+                <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }}, {{ event.voided.who }}, {{ moment(event.voided.atMs) }}: {{ event.voided.reason }}</span>
+                <StateMark v-if="event.clockBehindMs" tone="watch">clock {{ spanWords(event.clockBehindMs) }} behind the record before</StateMark>
+                <InstrumentNote v-for="mark in event.marks" :key="mark.id" :mark="mark" />
+                <VoidButton :event="event" @voided="emit('changed')" />
+              </td>
+              <td v-if="withSubjects"><span v-for="code in event.subjects.slice(0, 4)" :key="code" class="mr-2"><LotCode :code="code" /></span><span v-if="event.subjects.length > 4" class="soft">and {{ event.subjects.length - 4 }} more</span></td>
+            </tr>
+            <tr v-if="opened.has(event.id)"><td :colspan="withSubjects ? 6 : 5"><RecordDetail :event="event" /></td></tr>
+          </template>
         </tbody>
       </table>
     </div>
@@ -49,6 +61,7 @@ const shown = computed(() => withFridge.value ? props.events : props.events.filt
 </template>
 
 <style scoped>
+.number { min-width: 44px; min-height: 28px; padding: 0; border: 0; background: none; font: inherit; color: var(--soft); text-align: left; text-decoration: underline dotted; text-underline-offset: 3px; cursor: pointer; }
 .when, .where { white-space: nowrap; }
 .voided .words { text-decoration: line-through; text-decoration-thickness: 1.5px; }
 .mark { display: block; border-left: 4px solid var(--straw); padding-left: .5rem; margin-top: .15rem; }

@@ -1,6 +1,9 @@
-import type { EventView } from '#shared/contracts/events'
+import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
 import type { InstrumentMark } from '#shared/contracts/instruments'
 import type { Tables } from '../../db/store'
+import type { RowOf } from '../../db/table'
+import type { events as eventsTable } from '../../db/tables/book'
+import { below } from '../../db/where'
 import { loadMarks, type MarkAt } from '../instruments/marks'
 
 type Bag = Record<string, unknown>
@@ -13,19 +16,24 @@ function marksOf(markAt: MarkAt, atMs: number, bag: Bag): InstrumentMark[] {
   return [...ids].flatMap(id => markAt(id, atMs) ?? []).filter(mark => mark.state !== 'checked')
 }
 
-/** Records about a code, oldest first; or, without a code, the newest `limit` of the whole book, newest first. */
-export async function eventViews(tables: Tables, about: string | null, limit = 500): Promise<EventView[]> {
-  const ids = about === null ? null : (await tables.eventSubjects.find({ code: about })).map(row => row.eventId)
-  const events = ids === null
-    ? await tables.events.find({}, { order: [['id', 'DESC']], limit })
-    : await tables.events.find({ id: ids }, { order: [['id', 'ASC']] })
+/** Records about a code, oldest first. */
+export async function eventsAbout(tables: Tables, code: string): Promise<EventView[]> {
+  const ids = (await tables.eventSubjects.find({ code })).map(row => row.eventId)
+  return viewsOf(tables, await tables.events.find({ id: ids }, { order: [['id', 'ASC']] }))
+}
+
+/** A page of the whole book, newest first; or of what lies before a record. */
+export const eventPage = async (tables: Tables, before: number | undefined): Promise<EventView[]> =>
+  viewsOf(tables, await tables.events.find(before === undefined ? {} : { id: { [below]: before } }, { order: [['id', 'DESC']], limit: BOOK_PAGE }))
+
+async function viewsOf(tables: Tables, events: readonly RowOf<typeof eventsTable>[]): Promise<EventView[]> {
   const [users, voids, markAt] = await Promise.all([tables.users.find(), tables.events.find({ voidsId: events.map(event => event.id) }), loadMarks(tables)])
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const voidOf = new Map(voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]))
   return events.map((event) => {
     const [typed, computed] = [JSON.parse(event.typed) as Bag, JSON.parse(event.computed) as Bag]
     return {
-      id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
+      id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, arithmetic: event.arithmetic, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
       typed, computed, marks: marksOf(markAt, event.atMs, { ...typed, ...computed }), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
       voidsId: event.voidsId, voided: voidOf.get(event.id) ?? null, clockBehindMs: event.clockBehindMs, hash: event.hash,
     }

@@ -1,6 +1,6 @@
 import type { LotView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
-import { eventViews } from '../book/event-views'
+import { eventsAbout } from '../book/event-views'
 import { notFound, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
@@ -19,7 +19,7 @@ export async function lotView(tables: Tables, code: string): Promise<Answer<LotV
   const lotId = row.id
   const [[summary], used, holds, packs, offcuts, users, events, labResults, recipe] = await Promise.all([
     lotSummaries(tables, [row]), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),
-    tables.offcuts.find({ lotId }), tables.users.find(), eventViews(tables, code),
+    tables.offcuts.find({ lotId }), tables.users.find(), eventsAbout(tables, code),
     tables.labResults.find({ lotId }), row.recipeRevisionId === null ? null : recipeOf(tables, row.recipeRevisionId),
   ])
   const [ingredients, dispatches] = await Promise.all([

@@ -1,6 +1,6 @@
 import type { RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
-import { eventViews } from '../book/event-views'
+import { eventsAbout } from '../book/event-views'
 import { notFound, type Answer } from '../context'
 import { loadMarks } from '../instruments/marks'
 import { theShop } from '../office/office'
@@ -12,7 +12,7 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
   if (!run) return notFound('no_such_run', { code })
   const [{ pieces, lots }, readings, users, events, shop] = await Promise.all([
     lotsOfRun({ tables }, run.id), tables.runReadings.find({ runId: run.id }, { order: [['atMs', 'ASC']] }),
-    tables.users.find(), eventViews(tables, code), theShop(tables),
+    tables.users.find(), eventsAbout(tables, code), theShop(tables),
   ])
   const markAt = await loadMarks(tables)
   const holds = await tables.holds.find({ lotId: lots.map(lot => lot.id), disposition: null })

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { EventView } from '#shared/contracts/events'
+import { exactWords } from '~/composables/date-words'
+import { figuresOf } from '~/composables/record-figures'
+
+/** One record whole, as the book keeps it: what its sentence leaves out, for someone who asks. */
+const props = defineProps<{ event: EventView }>()
+const parts = computed(() => [
+  { name: 'As typed', figures: figuresOf(props.event.typed) }, { name: 'As computed', figures: figuresOf(props.event.computed) },
+].filter(part => part.figures.length > 0))
+</script>
+
+<template>
+  <div class="record stack-tight">
+    <p>{{ exactWords(event.atMs, event.zone) }}. {{ event.who }}, on {{ event.station }}. Computed by version {{ event.arithmetic }} of the arithmetic.</p>
+    <div v-for="part in parts" :key="part.name">
+      <h3>{{ part.name }}</h3>
+      <dl><div v-for="(figure, i) in part.figures" :key="i"><dt>{{ figure.where }}</dt><dd>{{ figure.what }}</dd></div></dl>
+    </div>
+    <p class="small">Hash of this record and of all before it: <span class="hash">{{ event.hash }}</span></p>
+  </div>
+</template>
+
+<style scoped>
+.record { border-left: 5px solid var(--hair-strong); padding: .3rem 0 .5rem 1rem; }
+.record p { max-width: none; }
+h3 { font-size: .92rem; margin: 0; border: 0; padding: 0; }
+dl { columns: 3 18rem; column-gap: 1.6rem; margin: .2rem 0 0; font-size: .86rem; }
+dl > div { display: flex; gap: .7rem; justify-content: space-between; break-inside: avoid; border-bottom: 1px dotted var(--hair-strong); }
+dt { color: var(--soft); } dd { margin: 0; text-align: right; overflow-wrap: anywhere; font-variant-numeric: tabular-nums; }
+.hash { font-family: var(--mono); overflow-wrap: anywhere; }
+</style>
