@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import {
   formatIngredient, formatLength, formatLimit, formatMeat, formatNumber, formatOffset, formatPercent, formatPpm, formatTemperature,
 } from '#core/units/format'
-import { formatDate } from '#core/units/format-date'
+import { formatDate, formatDateInYear } from '#core/units/format-date'
 import { useSession } from '~/stores/session'
 import { clockWords, momentWords } from '~/composables/date-words'
 
@@ -22,6 +22,7 @@ export function useNotation() {
     length: (lengthMm: number) => formatLength(lengthMm, as.value),
     number: (value: number, decimals: number) => formatNumber(value, decimals, as.value.decimal),
     date: (iso: string) => formatDate(iso, as.value.dates),
+    dateInYear: (iso: string) => formatDateInYear(iso, as.value.dates),
     moment: (ms: number) => momentWords(ms, session.zone, as.value.dates),
     clock: (ms: number) => clockWords(ms, session.zone),
   }

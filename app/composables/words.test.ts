@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { EVENT_KINDS, type EventKind, type EventView } from '#shared/contracts/events'
-import { formatDate } from '#core/units/format-date'
+import { formatDate, formatDateInYear } from '#core/units/format-date'
 import { clockWords, momentWords, spanWords } from './date-words'
 import { eventWords } from './event-words'
 
@@ -9,6 +9,7 @@ const at = (iso: string) => Date.parse(iso)
 
 describe('dates and spans as people read them', () => {
   it.each([['dmy', '3 Nov'], ['mdy', 'Nov 3'], ['iso', '2026-11-03']] as const)('%s: %s', (dates, words) => expect(formatDate('2026-11-03', dates)).toBe(words))
+  it.each([['dmy', '3 Nov 2026'], ['mdy', 'Nov 3, 2026'], ['iso', '2026-11-03']] as const)('with its year, %s: %s', (dates, words) => expect(formatDateInYear('2026-11-03', dates)).toBe(words))
   it('show the shop\'s wall, not the tablet\'s', () => {
     expect(momentWords(at('2026-11-03T03:30Z'), 'America/Chicago', 'dmy')).toBe('2 Nov 21:30')
     expect(clockWords(at('2026-11-03T03:30Z'), 'Asia/Kolkata')).toBe('09:00')

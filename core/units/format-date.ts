@@ -10,3 +10,9 @@ export function formatDate(date: IsoDate, dates: Notation['dates']): string {
   const day = Number(date.slice(8, 10))
   return dates === 'mdy' ? `${month} ${day}` : `${day} ${month}`
 }
+
+/** The same with its year: "23 Nov 2026", "Nov 23, 2026" or "2026-11-23". */
+export function formatDateInYear(date: IsoDate, dates: Notation['dates']): string {
+  if (dates === 'iso') return date
+  return `${formatDate(date, dates)}${dates === 'mdy' ? ',' : ''} ${date.slice(0, 4)}`
+}

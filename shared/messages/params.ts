@@ -1,3 +1,4 @@
+import { formatDateInYear } from '#core/units/format-date'
 import { formatMeat, formatNumber, formatPpm, formatPpmBeside, formatTemperature, type Notation } from '#core/units/format'
 
 export type Params = Record<string, string | number> | undefined
@@ -17,5 +18,9 @@ export const said = {
   ppm: (p: NonNullable<Params>, key: string, as: Notation) => formatPpm(number(p, key), as),
   ppmBeside: (p: NonNullable<Params>, key: string, other: string, as: Notation) => formatPpmBeside(number(p, key), number(p, other), as),
   temperature: (p: NonNullable<Params>, key: string, as: Notation) => formatTemperature(number(p, key), as),
+  date: (p: NonNullable<Params>, key: string, as: Notation) => {
+    const day = String(p[key] ?? '')
+    return /^\d{4}-\d\d-\d\d$/.test(day) ? formatDateInYear(day, as.dates) : day
+  },
   plain: (p: NonNullable<Params>, key: string) => String(p[key] ?? ''),
 }

@@ -1,6 +1,6 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import { formatIngredient, formatLimit, formatMeat, formatNumber, formatPpm, formatPpmBeside, type Notation } from '#core/units/format'
-import { formatDate } from '#core/units/format-date'
+import { formatDateInYear } from '#core/units/format-date'
 import type { Judgement } from '../contracts/judgement'
 
 const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
@@ -70,7 +70,7 @@ export function doubtWords(j: Judgement, as: Notation): string {
 export const standingWords = (j: Judgement, as: Notation): string => {
   const rules = `${j.jurisdiction} rules: ${j.row.source}`
   const confirmed = j.confirmed
-    ? `confirmed by ${j.confirmed.by} on ${formatDate(j.confirmed.on, as.dates)} ${as.dates === 'iso' ? '' : j.confirmed.on.slice(0, 4)}`.trimEnd()
+    ? `confirmed by ${j.confirmed.by} on ${formatDateInYear(j.confirmed.on, as.dates)}`
     : 'not confirmed by this shop'
   const lab = j.residual.length ? ` A laboratory result is needed before it goes out${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => row.maxPpm === null ? [] : formatPpm(row.maxPpm, as)).join(', ')} left in the product at most)` : ''}.` : ''
   return `${rules}; ${confirmed}.${lab} An aid: your inspector and local code decide.`

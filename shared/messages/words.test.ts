@@ -22,6 +22,10 @@ describe('words', () => {
     expect(HOLD_REASONS.every(reason => holdWords(reason, DEFAULT_NOTATION).length > 5)).toBe(true)
     expect(holdWords('fridge_warm', { ...DEFAULT_NOTATION, temperature: 'F' })).toBe('fridge above 44.6 °F for over 2 h')
   })
+  it('write dates as the person does', () => {
+    const params = { code: 'N-0004', name: 'Soy sauce', bestBefore: '2026-03-04' }
+    expect((['dmy', 'mdy', 'iso'] as const).map(dates => /before (.*?)\. /.exec(wordsFor('ingredient_expired', params, { ...DEFAULT_NOTATION, dates }))![1])).toEqual(['4 Mar 2026', 'Mar 4, 2026', '2026-03-04'])
+  })
   it('say the next step with the figures in the person\'s units', () => {
     const params = { ppm: 212.3, maxPpm: 200, takeOffG: 1.9, addMeatG: 530, source: '9 CFR 424.22(b)' }
     expect(wordsFor('rub_above_limit', params, DEFAULT_NOTATION)).toBe('212 ppm is above the limit of 200 ppm (9 CFR 424.22(b)). Take off 1.9 g of curing salt or add 530 g of meat.')

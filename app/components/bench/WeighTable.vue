@@ -15,7 +15,7 @@ import { setWeighed, weighLines } from './weigh-lines'
 
 const props = defineProps<{ bench: Bench, view: BenchView, errorAt: (path: string) => string | undefined }>()
 const draft = defineModel<BenchDraft>({ required: true })
-const { as, meat, grams, percent } = useNotation()
+const { as, meat, grams, percent, dateInYear } = useNotation()
 const through = ref(false)
 const division = computed(() => props.bench.mixScale.value?.readabilityG ?? 0.1)
 const plan = computed(() => props.bench.made.value)
@@ -32,7 +32,7 @@ const rows = computed(() => [
 ])
 const lines = computed(() => weighLines(draft.value, props.bench))
 const refused = computed(() => props.bench.agentRefused.value && wordsFor(props.bench.agentRefused.value.code, props.bench.agentRefused.value.params, as.value))
-const lotChoices = (role: MixRole) => props.bench.lotsOf(role).map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}`, props: { subtitle: `${grams(lot.leftG)} left${lot.bestBefore && lot.bestBefore < props.view.today ? `, best before ${lot.bestBefore}` : ''}${lot.iodised ? ', iodised' : ''}` } }))
+const lotChoices = (role: MixRole) => props.bench.lotsOf(role).map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}`, props: { subtitle: `${grams(lot.leftG)} left${lot.bestBefore && lot.bestBefore < props.view.today ? `, best before ${dateInYear(lot.bestBefore)}` : ''}${lot.iodised ? ', iodised' : ''}` } }))
 const scales = (purpose: 'meat' | 'mix') => props.view.scales.filter(scale => scale.purpose === purpose).map(scale => ({ value: scale.id, title: `${scale.name}, reads to ${scale.readabilityG} g` }))
 const stateOf = (id: number | undefined) => props.view.scales.find(scale => scale.id === id)
 function nextField(role: string): void {

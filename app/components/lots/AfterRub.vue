@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { BRINE_RANGE, labResultInput, secondApplicationInput, weighedAfterInput } from '#shared/contracts/rub'
+import DateField from '~/components/common/DateField.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
@@ -97,7 +98,7 @@ async function result(): Promise<void> {
           <VTextField v-model="form.residual" label="Residual nitrite, as NaNO2" suffix="ppm" inputmode="decimal" :error-messages="lab.errorAt('residual')" />
           <VTextField v-model="form.laboratory" label="Laboratory" :error-messages="lab.errorAt('laboratory')" />
           <VTextField v-model="form.report" label="Report" :error-messages="lab.errorAt('report')" />
-          <VTextField v-model="form.sampledOn" type="date" label="Sampled on" :error-messages="lab.errorAt('sampledOn')" />
+          <DateField v-model="form.sampledOn" label="Sampled on" :error="lab.errorAt('sampledOn')" />
         </div>
         <SaveProblem :message="lab.message.value" />
         <div><VBtn type="submit" class="floor" variant="outlined" :loading="lab.saving.value">Record the result</VBtn></div>

@@ -2,6 +2,7 @@
 import { reactive } from 'vue'
 import { localDay } from '#core/calendar/local-day'
 import { rulesConfirmationInput, type RuleSetView } from '#shared/contracts/rules'
+import DateField from '~/components/common/DateField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
@@ -30,7 +31,7 @@ async function confirm(): Promise<void> {
     <p>Compare these rows with the authority's current text. Nothing goes out before that.</p>
     <div class="fields">
       <VTextField v-model="form.confirmedBy" label="Compared by" :error-messages="errorAt('confirmedBy')" />
-      <VTextField v-model="form.confirmedOn" type="date" label="On" :error-messages="errorAt('confirmedOn')" />
+      <DateField v-model="form.confirmedOn" label="On" :error="errorAt('confirmedOn')" />
       <VTextField v-model="draft.reference" label="Against (link or document)" :error-messages="errorAt('reference')" />
     </div>
     <SaveProblem :message="message" />

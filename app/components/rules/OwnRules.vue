@@ -3,6 +3,7 @@ import { mdiClose } from '@mdi/js'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleRow, type RuleSet } from '#core/rules/rule-set'
 import { ownRulesInput } from '#shared/contracts/rules'
+import DateField from '~/components/common/DateField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useSave } from '~/composables/use-save'
@@ -44,7 +45,7 @@ async function write(): Promise<void> {
     <div class="head">
       <VTextField v-model="draft.jurisdiction" label="Name" :error-messages="errorAt('jurisdiction')" />
       <VTextField v-model="draft.source" label="Source text" :error-messages="errorAt('source')" />
-      <VTextField v-model="draft.textDate" type="date" label="Date of the text" :error-messages="errorAt('textDate')" />
+      <DateField v-model="draft.textDate" label="Date of the text" :error="errorAt('textDate')" />
       <VTextField v-model="draft.floorPpm" label="Floor (optional)" suffix="ppm" inputmode="decimal" :error-messages="errorAt('floorPpm')" />
       <VTextField v-model="draft.floorSource" label="Where the floor stands" :error-messages="errorAt('floorSource')" />
     </div>

@@ -5,7 +5,7 @@ import { useNotation } from '~/composables/use-notation'
 import { BASIS_WORDS, GROUP_WORDS, LEGAL_METHOD_WORDS } from './rule-words'
 
 const props = defineProps<{ rules: RuleSet }>()
-const { ppm } = useNotation()
+const { ppm, dateInYear } = useNotation()
 /** On what the row counts. Only nitrite going in has a least, and only where it leaves room. */
 const least = (row: RuleRow) => {
   const onRow = floorOf(props.rules, row).ppm / asNaNO2(row, 1)
@@ -31,7 +31,7 @@ const floor = () => {
       </tbody>
     </table>
   </div>
-  <p class="small soft">{{ floor() }} Text of {{ rules.textDate }}: {{ rules.source }}.</p>
+  <p class="small soft">{{ floor() }} Text of {{ dateInYear(rules.textDate) }}: {{ rules.source }}.</p>
 </template>
 
 <style scoped>

@@ -5,6 +5,7 @@ import { CUTS } from '#core/rules/cuts'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { DELIVERY_RANGE } from '#shared/contracts/fields'
 import { ARRIVAL_CHECKS, ARRIVAL_REFUSE_C, ARRIVAL_WARN_C, DECISIONS } from '#shared/contracts/store'
+import DateField from '~/components/common/DateField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -41,7 +42,7 @@ const allGood = () => { line.value.checks = Object.fromEntries(ARRIVAL_CHECKS.ma
       <WeightField v-model="line.weight" label="Weight" :range="DELIVERY_RANGE" :error="at('weight')" />
       <TemperatureField v-model="line.temperature" label="Temperature on arrival" :error="at('temperature')" />
       <VTextField v-model="line.supplierLot" label="Their lot" autocomplete="off" :error-messages="at('supplierLot')" />
-      <VTextField v-model="line.packDate" type="date" label="Pack date" :error-messages="at('packDate')" />
+      <DateField v-model="line.packDate" label="Pack date" :error="at('packDate')" />
     </div>
     <p v-if="offsetC !== 0 && arrivedC !== null" class="small soft">{{ temperature(arrivedC) }} once the thermometer's {{ offset(offsetC) }} is taken off.</p>
     <div class="checks" role="group" aria-label="Condition">

@@ -7,6 +7,7 @@ import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { ingredientInput } from '#shared/contracts/store'
 import type { FileView } from '#shared/contracts/files'
 import { AGENT_WORDS } from '#shared/messages/agents'
+import DateField from '~/components/common/DateField.vue'
 import FileField from '~/components/common/FileField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
@@ -66,7 +67,7 @@ async function receive(): Promise<void> {
       <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
       <VTextField v-model="draft.supplierLot" label="Their lot" autocomplete="off" :error-messages="errorAt('supplierLot')" />
       <WeightField v-model="draft.amount" label="Amount" :range="INGREDIENT_RANGE" :error="errorAt('amount')" />
-      <VTextField v-model="draft.bestBefore" type="date" label="Best before" :error-messages="errorAt('bestBefore')" />
+      <DateField v-model="draft.bestBefore" label="Best before" :error="errorAt('bestBefore')" />
     </div>
     <template v-if="draft.kind === 'curing_salt'">
       <VSelect :model-value="draft.agentKind" :items="AGENTS" label="Which curing agent" @update:model-value="chooseAgent" />

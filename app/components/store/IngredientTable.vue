@@ -16,7 +16,7 @@ defineProps<{ ingredients: IngredientView[] }>()
 const emit = defineEmits<{ changed: [] }>()
 const session = useSession()
 const nowMs = useClock()
-const { grams, meat, percent, date, moment } = useNotation()
+const { grams, meat, percent, dateInYear, moment } = useNotation()
 const recorded = useRecorded()
 const { save, message } = useSave()
 const open = ref<string | null>(null)
@@ -52,7 +52,7 @@ function moved(): void {
               <template v-if="lot.agent">{{ percent(lot.agent.nitriteFraction, 2) }} ± {{ percent(lot.agent.labelTolerance, 2) }}, <a v-if="lot.certificateFile" :href="`/api/files/${lot.certificateFile.id}`" target="_blank" rel="noopener" :title="`SHA-256 ${lot.certificateFile.sha256}`">{{ lot.certificate }}</a><template v-else>{{ lot.certificate }}</template></template>
               <template v-else>–</template>
             </td>
-            <td>{{ lot.bestBefore ? `${date(lot.bestBefore)} ${lot.bestBefore.slice(0, 4)}` : '–' }} <StateMark v-if="expired(lot)" tone="act">past</StateMark></td>
+            <td>{{ lot.bestBefore ? dateInYear(lot.bestBefore) : '–' }} <StateMark v-if="expired(lot)" tone="act">past</StateMark></td>
             <td><template v-if="lot.openedAtMs">{{ moment(lot.openedAtMs) }}</template><VBtn v-else-if="session.mayWrite" variant="outlined" :aria-label="`Open ${lot.code}`" @click="openLot(lot)">Open</VBtn><template v-else>no</template></td>
             <td v-if="session.mayWrite" class="num"><VBtn variant="outlined" :aria-expanded="open === lot.code" @click="open = open === lot.code ? null : lot.code">{{ open === lot.code ? 'Put aside' : 'Stock' }}<span class="visually-hidden">, {{ lot.code }}</span></VBtn></td>
           </tr>

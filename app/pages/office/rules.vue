@@ -15,7 +15,7 @@ import { useNotice } from '~/composables/use-notice'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
-const { date } = useNotation()
+const { dateInYear } = useNotation()
 const { say } = useNotice()
 const view = ref<RulesView | null>(null)
 const lost = ref<Problem | null>(null)
@@ -53,7 +53,7 @@ onMounted(load)
       <section class="stack-tight" aria-labelledby="set-head">
         <div class="ruled-head">
           <h2 id="set-head">{{ set.rules.jurisdiction }}</h2>
-          <div class="row"><StateMark v-if="set.inForce" tone="good">in force</StateMark><StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">{{ set.confirmed ? 'confirmed' : 'not confirmed by this shop' }}</StateMark><span v-if="set.confirmed" class="small">by {{ set.confirmed.by }}, {{ date(set.confirmed.on) }}: {{ set.confirmed.reference }}</span></div>
+          <div class="row"><StateMark v-if="set.inForce" tone="good">in force</StateMark><StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">{{ set.confirmed ? 'confirmed' : 'not confirmed by this shop' }}</StateMark><span v-if="set.confirmed" class="small">by {{ set.confirmed.by }}, {{ dateInYear(set.confirmed.on) }}: {{ set.confirmed.reference }}</span></div>
         </div>
         <RuleTable :rules="set.rules" />
         <p class="small soft">An aid: your inspector, process authority and local code decide.</p>

@@ -10,6 +10,7 @@ import { wordsFor } from '#shared/messages/en'
 import { read } from '~/api/client'
 import { shareOf } from '~/components/bench/read-draft'
 import { emptyMix, useBulkMix, type MixLine } from '~/components/bench/use-bulk-mix'
+import DateField from '~/components/common/DateField.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -65,7 +66,7 @@ onMounted(load)
         <VTextField v-model="draft.ppm" label="Nitrite" suffix="ppm" inputmode="decimal" :error-messages="errorAt('ppm')" />
         <VTextField v-model="draft.saltShare" label="Salt" suffix="%" inputmode="decimal" :error-messages="shareFault(draft.saltShare)" />
         <VTextField v-model="draft.sugarShare" label="Sugar" suffix="%" inputmode="decimal" :error-messages="shareFault(draft.sugarShare)" />
-        <VTextField v-model="draft.bestBefore" type="date" label="Best before" />
+        <DateField v-model="draft.bestBefore" label="Best before" />
       </div>
       <p class="caution"><strong>A tub of this is curing salt.</strong> Label it with its code, dye it or keep it apart, locked, away from table salt.</p>
       <section aria-labelledby="mix-spice-head" class="stack-tight">
