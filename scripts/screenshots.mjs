@@ -50,7 +50,10 @@ async function openOrchard(page) {
 }
 
 async function toTheBook(page) {
-  await page.evaluate(() => document.querySelector('#book-head').scrollIntoView())
+  await page.evaluate(() => {
+    [...document.querySelectorAll('tr')].find(row => row.textContent.includes('Corrected')).querySelector('button').click()
+    document.querySelector('#book-head').scrollIntoView()
+  })
 }
 
 async function askWhoSigns(page) {
