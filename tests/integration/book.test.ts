@@ -4,7 +4,7 @@ import { connect } from '../../server/db/connect'
 import { grantRights, mayChangeBook, ONLY_GROWS } from '../../server/db/rights'
 import { walkBook } from '../support/book'
 import type { Client } from '../support/client'
-import { meat, rub, stock, type Stock } from '../support/goods'
+import { celsius, meat, rub, stock, type Stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -67,6 +67,30 @@ describe('the chain in the database', () => {
     expect(reply).toMatchObject({ status: 200, body: { broken: null, records: await last(), changeable: false } })
     expect(reply.body.end.hash).toMatch(/^[0-9a-f]{64}$/)
   })
+})
+
+it('a record that is thrown back by a deadlock at its last step leaves nothing by half, and goes in once the way is free', async () => {
+  const url = new URL(shop.adminUrl)
+  const other = await mariadb.createConnection({ host: url.hostname, port: Number(url.port), user: url.username, password: url.password, database: url.pathname.slice(1) })
+  await shop.sql('CREATE TABLE heavy (id INT PRIMARY KEY, n INT)')
+  await shop.sql(`INSERT INTO heavy VALUES ${Array.from({ length: 500 }, (_, i) => `(${i}, 0)`).join(',')}`)
+  const before = await last()
+  try {
+    // The heavier of two is let through: this one changed 500 rows. It keeps the end of the book, then wants its head.
+    await other.query('START TRANSACTION')
+    await other.query('UPDATE heavy SET n = 1')
+    await other.query('SELECT id FROM events WHERE id > ? FOR UPDATE', [before])
+    const sent = maker.post('/api/fridges/1/readings', { temperature: celsius('3') })
+    await new Promise(done => setTimeout(done, 500))
+    await other.query('SELECT * FROM book_head FOR UPDATE')
+    await other.query('COMMIT')
+    expect(await sent).toMatchObject({ status: 200, body: { eventId: before + 1 } })
+  }
+  finally {
+    await other.end()
+    await shop.sql('DROP TABLE heavy')
+  }
+  expect(await walkBook(shop.adminUrl)).toMatchObject({ broken: null, records: before + 1 })
 })
 
 describe('the book, page by page', () => {

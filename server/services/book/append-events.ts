@@ -34,9 +34,10 @@ export async function appendEvents(
     hash = sha256(chainText(hash, row))
     return { ...row, hash }
   })
-  // Sent one behind the other without waiting: one connection keeps their order, and the head is let go sooner.
+  // Only this may wait for another writer, and so be thrown back by a deadlock. Whatever was sent behind it would then stand alone.
+  await tables.events.insertMany(rows)
+  // The rest touches what is locked already. Sent one behind the other without waiting, so that the head is let go sooner.
   await Promise.all([
-    tables.events.insertMany(rows),
     tables.eventSubjects.insertMany(rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code })))),
     tables.bookHead.update(head.id, { lastId: rows.at(-1)!.id, hash, lastAtMs: writer.nowMs }),
     besides(rows[0]!.id),
