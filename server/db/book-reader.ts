@@ -6,10 +6,10 @@ const COLUMNS = [
   'id', 'kind', 'user_id AS userId', 'who', 'station', 'CAST(ROUND(UNIX_TIMESTAMP(at) * 1000) AS DOUBLE) AS atMs', 'zone', 'arithmetic', 'typed', 'computed',
   'reason', 'subjects', 'voids_id AS voidsId', 'CAST(clock_behind AS DOUBLE) AS clockBehindMs', 'hash',
   // Joined by the database: a row for each code would take longer than the walk.
-  'COALESCE((SELECT GROUP_CONCAT(code ORDER BY BINARY code SEPARATOR \' \') FROM event_subjects WHERE event_id = events.id), \'\') AS indexed',
+  'COALESCE((SELECT GROUP_CONCAT(JSON_QUOTE(code) ORDER BY BINARY code) FROM event_subjects WHERE event_id = events.id), \'\') AS indexed',
 ].join(', ')
 
-/** A record, and the codes under which the index finds it, in order, with a space between. */
+/** A record, and the codes under which the index finds it, in order, quoted so that two never read as one. */
 export interface BookReading extends HashedRow { indexed: string }
 
 /** Records after `afterId` in order, `limit` at most, every text as it is stored: what a hash is worked out from. */

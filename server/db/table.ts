@@ -47,6 +47,7 @@ export function defineModel<C extends Columns>(sequelize: Sequelize, spec: Table
 
 /** The fourth argument, each field's type, is missing from the declarations. */
 type Inserter = QueryInterface & { bulkInsert: (table: string, rows: object[], options: QueryInterfaceOptions, fields: object) => Promise<object | number> }
+
 /** Prepares a table once; the answer then binds it to a transaction, or to none. */
 export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: TableSpec<C>): (transaction?: Transaction) => Table<TableSpec<C>> {
   type Row = RowOf<TableSpec<C>>

@@ -16,7 +16,7 @@ export interface BookCheck {
   ms: number
 }
 
-const codesOf = (row: BookReading) => (JSON.parse(row.subjects) as string[]).toSorted().join(' ')
+const codesOf = (row: BookReading) => (JSON.parse(row.subjects) as string[]).toSorted().map(code => JSON.stringify(code)).join(',')
 
 /** The book in stretches, up to a record. While one is walked the database already reads the next: it works on another core. */
 async function* stretches(sequelize: Sequelize, lastId: number, transaction?: Transaction) {

@@ -51,6 +51,16 @@ describe('the chain in the database', () => {
     expect(check.broken).toEqual({ id, why })
     expect((await walkBook(shop.adminUrl)).broken).toBeNull()
   })
+  it('shows two codes of the index made one', async () => {
+    const [{ id }] = await shop.sql<{ id: number }>('SELECT id FROM events WHERE kind = \'lot_rubbed\'') as [{ id: number }]
+    const index = () => shop.sql<{ code: string }>('SELECT code FROM event_subjects WHERE event_id = ?', [id])
+    expect((await index()).map(row => row.code)).toEqual(expect.arrayContaining(['L-0001', 'M-0001']))
+    await shop.sql('DELETE FROM event_subjects WHERE event_id = ? AND code = \'M-0001\'', [id])
+    const check = await tampered(`UPDATE event_subjects SET code = 'L-0001 M-0001' WHERE event_id = ${id} AND code = 'L-0001'`, 'UPDATE event_subjects SET code = \'L-0001\' WHERE code = \'L-0001 M-0001\'')
+    await shop.sql('INSERT INTO event_subjects (event_id, code) VALUES (?, \'M-0001\')', [id])
+    expect(check.broken).toEqual({ id, why: 'subjects_differ' })
+    expect((await walkBook(shop.adminUrl)).broken).toBeNull()
+  })
   it('shows a record taken out of the middle and one cut off the end', async () => {
     await shop.sql('SET foreign_key_checks = 0')
     await shop.sql('CREATE TABLE kept AS SELECT * FROM events')
