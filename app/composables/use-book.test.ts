@@ -2,7 +2,8 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { BOOK_PAGE } from '#shared/contracts/events'
 import { useBook } from './use-book'
 
-const LAST = BOOK_PAGE + 20
+/** Two pages to the last record. */
+const LAST = 2 * BOOK_PAGE
 let broken = false
 /** A book of so many records, newest first, as the server pages it. */
 const answer = (url: string) => {

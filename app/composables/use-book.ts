@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue'
-import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
+import type { EventView } from '#shared/contracts/events'
 import type { Problem } from '#shared/contracts/problem'
 import { read } from '~/api/client'
 
@@ -9,7 +9,8 @@ export function useBook() {
   const lost = ref<Problem | null>(null)
   const loading = ref(false)
   const events = computed(() => pages.value.flat())
-  const more = computed(() => (pages.value.at(-1)?.length ?? 0) === BOOK_PAGE)
+  /** Records are numbered from 1 without a gap. */
+  const more = computed(() => (events.value.at(-1)?.id ?? 1) > 1)
   /** Reads that many pages from the newest on: what was read before is asked for again, as it is now. */
   async function load(count: number): Promise<void> {
     loading.value = true

@@ -59,7 +59,8 @@ watch(() => route.query.code, show)
     <ThreadDrawing v-if="thread" :thread="thread" />
     <LotTable v-if="floor.view" :lots="floor.lots" />
     <BookCheck />
-    <BookList :events="events" with-subjects @changed="loadBook" />
+    <p v-if="loading && !events.length" class="empty">Reading the book…</p>
+    <BookList v-if="events.length" :events="events" with-subjects @changed="loadBook" />
     <LoadProblem v-if="lost" :problem="lost" @again="loadBook" />
     <div v-if="more"><VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older records</VBtn></div>
   </div>
