@@ -49,9 +49,10 @@ export async function type(page: Page, label: string, text: string): Promise<voi
   await page.keyboard.type(text)
 }
 
-/** Presses a button or link with the keyboard: focus, then Enter. */
+/** Presses a button or link with the keyboard: focus, then Enter. Waits, as a person would, while it is grey or busy with the press before. */
 export async function press(page: Page, name: string, role: 'button' | 'link' | 'checkbox' = 'button', key: 'Enter' | 'Space' = 'Enter'): Promise<void> {
   const handle = await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).waitHandle()
+  await until(page, (el: Element) => !(el as HTMLButtonElement).disabled && !el.classList.contains('v-btn--loading'), handle)
   await handle.focus()
   await page.keyboard.press(key)
 }
