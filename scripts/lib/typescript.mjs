@@ -1,7 +1,10 @@
-import { createJiti } from 'jiti'
 import { at } from './paths.mjs'
 
-const jiti = createJiti(import.meta.url, { alias: { '#core': at('core'), '#shared': at('shared') }, interopDefault: true })
+let loader = null
 
-/** A module of the server's own TypeScript, for commands that work beside the running application. */
-export const importSource = path => jiti.import(at(path))
+/** jiti is a package, and commands begin before there are any: it is asked for when the first source is. */
+const ready = () => loader ??= import('jiti').then(({ createJiti }) =>
+  createJiti(import.meta.url, { alias: { '#core': at('core'), '#shared': at('shared') }, interopDefault: true }))
+
+/** A module of the server's own TypeScript, for commands that work beside the running application. Packages must be there. */
+export const importSource = async path => (await ready()).import(at(path))
