@@ -1,6 +1,8 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { correctionInput } from './corrections'
-import { instantMs, isoDate, name, percent, PIECE_RANGE, temperature, weight } from './fields'
+import { anyJson, instantMs, isoDate, name, note, percent, PIECE_RANGE, reason, temperature, weight } from './fields'
 import { faultsIn } from '../../tests/support/faults-in'
 import { rubInput } from './rub'
 import { setupInput } from './people'
@@ -20,6 +22,20 @@ describe('fields', () => {
     expect(faultsIn(name(), '   ')).toEqual([':empty'])
     expect(faultsIn(name(), 'a\u0000b')).toEqual([':control_characters'])
     expect(faultsIn(name(), 'x'.repeat(121))).toEqual([':too_long'])
+  })
+  it('half a character is refused wherever text is typed: no database gives it back', () => {
+    for (const half of ['typed \ud83e by mistake', '\udd53 alone', 'a\ud800b']) {
+      for (const contract of [name(), note(), reason(), anyJson()]) expect(faultsIn(contract, half)).toEqual([':ill_formed_text'])
+      expect(faultsIn(anyJson(), { deep: [{ [half]: 1 }] })).toEqual([':ill_formed_text'])
+      expect(faultsIn(weight(PIECE_RANGE), half)).toContain(':ill_formed_text')
+    }
+    for (const whole of ['🥓', '𝒞𝓊𝓇𝑒', 'plain text']) for (const contract of [name(), note(), reason()]) expect(contract.parse(whole)).toBe(whole)
+  })
+  it('no contract takes text another way', () => {
+    const folder = import.meta.dirname
+    const texts = readdirSync(folder).filter(file => file.endsWith('.ts') && !file.endsWith('.test.ts') && file !== 'fields.ts').map(file => [file, readFileSync(join(folder, file), 'utf8')] as const)
+    expect(texts.length).toBeGreaterThan(15)
+    expect(texts.filter(([, code]) => /z\.(string|json|any|unknown|coerce\.string)\(/.test(code)).map(([file]) => file)).toEqual([])
   })
   it('dates and instants', () => {
     expect(faultsIn(isoDate(), '2026-02-30')).toEqual([':not_a_date'])

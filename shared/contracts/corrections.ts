@@ -1,13 +1,13 @@
 import { z } from 'zod'
-import { code, DELIVERY_RANGE, INGREDIENT_RANGE, name, PACK_RANGE, PIECE_RANGE, reason, temperature, weight } from './fields'
+import { code, DELIVERY_RANGE, INGREDIENT_RANGE, name, PACK_RANGE, PIECE_RANGE, reason, temperature, text, weight } from './fields'
 
 const id = () => z.number().int().positive()
 const why = { reason: reason() }
 
 /** What can be set right after it was recorded. The first value stays in the book, with who and why. */
 export const correctionInput = z.discriminatedUnion('what', [
-  z.strictObject({ what: z.literal('meat_weight'), code: z.string(), value: weight(DELIVERY_RANGE), ...why }),
-  z.strictObject({ what: z.literal('meat_supplier_lot'), code: z.string(), value: name(), ...why }),
+  z.strictObject({ what: z.literal('meat_weight'), code: text(), value: weight(DELIVERY_RANGE), ...why }),
+  z.strictObject({ what: z.literal('meat_supplier_lot'), code: text(), value: name(), ...why }),
   z.strictObject({ what: z.literal('piece_weight'), id: id(), value: weight(PIECE_RANGE), ...why }),
   z.strictObject({ what: z.literal('ingredient_weighed'), id: id(), value: weight(INGREDIENT_RANGE), ...why }),
   z.strictObject({ what: z.literal('fridge_reading'), id: id(), value: temperature(), ...why }),

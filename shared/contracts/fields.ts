@@ -18,6 +18,17 @@ export const PACK_RANGE: WeightRange = { minG: 10, maxG: 20_000 }
 export const OFFCUT_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
 export const THICKNESS_RANGE_MM = { min: 5, max: 200 }
 
+/**
+ * Any text. Half of a surrogate pair, as a cut emoji leaves it, is refused: no database gives it back as it came, and the book's
+ * hash covers what came. Source: the Unicode Standard, 3.9, D84.
+ */
+export const text = () => z.string().refine(value => value.isWellFormed(), { error: 'ill_formed_text' })
+/** Data of any shape, every text in it whole. */
+export const anyJson = () => z.json().refine(value => isWhole(value), { error: 'ill_formed_text' })
+const isWhole = (value: unknown): boolean => typeof value === 'string'
+  ? value.isWellFormed()
+  : typeof value !== 'object' || value === null || Object.entries(value).every(([key, inside]) => key.isWellFormed() && isWhole(inside))
+
 /** Puts a core failure where Zod keeps its own, its code and figures with it. */
 function refuse(ctx: z.RefinementCtx, failure: Failure): never {
   ctx.addIssue({ code: 'custom', message: failure.code, params: { code: failure.code, ...failure.params } })
@@ -30,7 +41,7 @@ const parsed = <T>(parse: (typed: string) => Result<T>) =>
     return found.ok ? found.value : refuse(ctx, found)
   }
 
-const typedText = () => z.string().max(LONGEST_TYPED)
+const typedText = () => text().max(LONGEST_TYPED)
 
 export interface TypedWeight extends WeightEntry { typed: string }
 /** A weight as typed; comes out with what was typed and what it means. */
@@ -73,10 +84,10 @@ export const decimal = (min: number, max: number) => typedText().transform((type
 
 // Control characters have no place in a name; everything else, markup included, is kept as text and shown as text.
 const CLEAN = /^[^\p{Cc}]*$/u
-export const name = (max = LONGEST_NAME) => z.string().trim().min(1, { error: 'empty' }).max(max).regex(CLEAN, { error: 'control_characters' })
-export const note = () => z.string().trim().max(LONGEST_NOTE).nullable()
-export const reason = () => z.string().trim().min(3, { error: 'reason_missing' }).max(LONGEST_NOTE)
+export const name = (max = LONGEST_NAME) => text().trim().min(1, { error: 'empty' }).max(max).regex(CLEAN, { error: 'control_characters' })
+export const note = () => text().trim().max(LONGEST_NOTE).nullable()
+export const reason = () => text().trim().min(3, { error: 'reason_missing' }).max(LONGEST_NOTE)
 export const isoDate = () => z.iso.date({ error: 'not_a_date' })
 export const instantMs = () => z.number().int().min(0).max(8.64e15)
-export const code = () => z.string().regex(/^[A-Z]-\d{4,9}$/, { error: 'not_a_code' })
+export const code = () => text().regex(/^[A-Z]-\d{4,9}$/, { error: 'not_a_code' })
 export const clientKey = () => z.uuid()

@@ -1,23 +1,23 @@
 import { z } from 'zod'
 import { isZone } from '#core/calendar/local-day'
 import type { Notation } from '#core/units/format'
-import { name } from './fields'
+import { name, text } from './fields'
 
 export const ROLES = ['owner', 'maker', 'inspector'] as const
 export type Role = (typeof ROLES)[number]
 
 const LEAST_PASSWORD = 10
-export const signInName = () => z.string().trim().toLowerCase().min(2, { error: 'too_short' }).max(64)
+export const signInName = () => text().trim().toLowerCase().min(2, { error: 'too_short' }).max(64)
   .regex(/^[a-z0-9._@-]+$/, { error: 'sign_in_letters' })
-const password = () => z.string().min(LEAST_PASSWORD, { error: 'password_short' }).max(200)
+const password = () => text().min(LEAST_PASSWORD, { error: 'password_short' }).max(200)
 
-const enteredPassword = () => z.string().min(1, { error: 'empty' }).max(200)
+const enteredPassword = () => text().min(1, { error: 'empty' }).max(200)
 const LONGEST_STATION = 60
 /** What a device is called in the book when nobody named it. */
 export const OWN_DEVICE = 'own device'
 
 export const signInInput = z.strictObject({
-  signIn: z.string().trim().toLowerCase().min(1, { error: 'empty' }).max(64), password: enteredPassword(),
+  signIn: text().trim().toLowerCase().min(1, { error: 'empty' }).max(64), password: enteredPassword(),
   /** The device's name, "Cold-room tablet". */
   station: name(LONGEST_STATION).default(OWN_DEVICE),
   /** A shared tablet: whoever records signs with a PIN. */
@@ -30,7 +30,7 @@ const isEasyPin = (pin: string): boolean => {
   return steps.size === 1 && [0, 1, -1].includes([...steps][0]!)
 }
 const PIN = /^\d{4,6}$/
-const pinDigits = () => z.string().regex(PIN, { error: 'pin_digits' })
+const pinDigits = () => text().regex(PIN, { error: 'pin_digits' })
 export const pinInput = z.strictObject({ password: enteredPassword(), pin: pinDigits().refine(pin => !PIN.test(pin) || !isEasyPin(pin), { error: 'pin_easy' }) })
 export const signatureInput = z.strictObject({ userId: z.number().int().positive(), pin: pinDigits() })
 export const ownPasswordInput = z.strictObject({ password: enteredPassword(), next: password() })
@@ -49,7 +49,7 @@ export const personChangeInput = personInput.pick({ name: true, initials: true, 
 export const passwordResetInput = z.strictObject({ password: password() })
 
 export const setupInput = z.strictObject({
-  shopName: name(), zone: z.string().max(64).refine(isZone, { error: 'unknown_zone' }),
+  shopName: name(), zone: text().max(64).refine(isZone, { error: 'unknown_zone' }),
   owner: personInput.omit({ role: true }),
 })
 

@@ -3,7 +3,7 @@ import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS, isWet } from '#core/cure/cure-method'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS, RINDS } from '#core/rules/cuts'
-import { code, decimal, INGREDIENT_RANGE, isoDate, name, note, percent, PIECE_RANGE, THICKNESS_RANGE_MM, weight } from './fields'
+import { code, decimal, INGREDIENT_RANGE, isoDate, name, note, percent, PIECE_RANGE, text, THICKNESS_RANGE_MM, weight } from './fields'
 import { instrumentId } from './instruments'
 
 export const MOST_PIECES = 400
@@ -30,7 +30,7 @@ export const sidesContract = z.strictObject({ flesh: sideShare(), fat: sideShare
 export const rubInput = z.strictObject({
   cut: z.enum(CUTS), rind: z.enum(RINDS), purpose: z.enum(PURPOSES).default('bacon'), method: z.enum(CURE_METHODS),
   /** A rule row chosen instead of the general ones. */
-  choiceId: z.string().max(64).nullable().default(null),
+  choiceId: text().max(64).nullable().default(null),
   pieces: z.array(piece).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
   meatScaleId: instrumentId(), mixScaleId: instrumentId(),
   targets: z.strictObject({

@@ -2,12 +2,12 @@ import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
-import { decimal, isoDate, name } from './fields'
+import { decimal, isoDate, name, text } from './fields'
 
 const MOST_ROWS = 60
 const MOST_PPM = 5000
 const ppm = () => decimal(0, MOST_PPM)
-const longNote = () => z.string().trim().max(250)
+const longNote = () => text().trim().max(250)
 
 export const ownRuleRow = z.strictObject({
   cutGroup: z.enum(CUT_GROUPS), method: z.enum([...LEGAL_METHODS, 'any']), rind: z.enum(['on', 'off', 'any']), compound: z.enum(COMPOUNDS), basis: z.enum(BASES),
@@ -20,7 +20,7 @@ export const ownRuleRow = z.strictObject({
 })
 /** A rule set of the shop's own, in the Office. `ruleSetId` null makes a new one. */
 export const ownRulesInput = z.strictObject({
-  ruleSetId: z.string().max(64).nullable(), jurisdiction: name(), source: name(250), textDate: isoDate(), floorPpm: ppm().nullable(), floorSource: longNote(),
+  ruleSetId: text().max(64).nullable(), jurisdiction: name(), source: name(250), textDate: isoDate(), floorPpm: ppm().nullable(), floorSource: longNote(),
   rows: z.array(ownRuleRow).min(1, { error: 'no_rows' }).max(MOST_ROWS, { error: 'too_many_rows' }),
 }).superRefine((set, ctx) => {
   set.rows.forEach((row, i) => {
@@ -34,12 +34,12 @@ export const ownRulesInput = z.strictObject({
 })
 
 /** Which rule set is in force, and what the shop asks beyond it. */
-export const rulesInForceInput = z.strictObject({ ruleSetId: z.string().max(64), targetPpm: decimal(1, 700), floorPpm: decimal(0, 700).nullable(), maxPpm: decimal(1, 700).nullable() })
+export const rulesInForceInput = z.strictObject({ ruleSetId: text().max(64), targetPpm: decimal(1, 700), floorPpm: decimal(0, 700).nullable(), maxPpm: decimal(1, 700).nullable() })
   .superRefine((house, ctx) => {
     if (house.maxPpm !== null && house.targetPpm > house.maxPpm) ctx.addIssue({ code: 'custom', path: ['targetPpm'], message: 'target_outside_house' })
     if (house.floorPpm !== null && house.targetPpm < house.floorPpm) ctx.addIssue({ code: 'custom', path: ['targetPpm'], message: 'target_outside_house' })
   })
-export const rulesConfirmationInput = z.strictObject({ ruleSetId: z.string().max(64).nullable().default(null), confirmedBy: name(), confirmedOn: isoDate(), reference: name(250) })
+export const rulesConfirmationInput = z.strictObject({ ruleSetId: text().max(64).nullable().default(null), confirmedBy: name(), confirmedOn: isoDate(), reference: name(250) })
 
 export interface Confirmation { by: string, on: string, reference: string }
 export interface RuleSetView { rules: RuleSet, own: boolean, inForce: boolean, confirmed: Confirmation | null }

@@ -18,6 +18,7 @@ export const ENTRY_WORDS: Record<string, Words> = {
   percent_range: p => `${said.plain(p, 'typed')} is outside ${said.plain(p, 'min')} to ${said.plain(p, 'max')} %.`,
   number_range: p => `This must lie between ${said.plain(p, 'min')} and ${said.plain(p, 'max')}.`,
   control_characters: () => 'This holds characters that cannot be printed. Type it again.',
+  ill_formed_text: () => 'This holds half a character, as when an emoji is cut in two. Delete the last sign and type it again.',
   reason_missing: () => 'Say why, in a few words.',
   not_a_date: () => 'This is not a date. Choose the day.',
   not_a_code: () => 'This is not a code. Codes look like L-0042.',
