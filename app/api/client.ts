@@ -6,9 +6,9 @@ export type Reply<T> = { ok: true, value: T } | { ok: false, problem: Problem }
 
 const offline = (): Problem => ({ type: 'urn:veldmoor:problem:offline', title: 'Not reached', status: 0, code: 'offline', detail: '' })
 
-const call = <T>(method: string, path: string, body?: unknown, key?: string): Promise<Reply<T>> => ask<T>(path, {
+const call = <T>(method: string, path: string, body?: unknown, key?: string, headers: Record<string, string> = {}): Promise<Reply<T>> => ask<T>(path, {
   method,
-  headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(key ? { 'idempotency-key': key } : {}) },
+  headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(key ? { 'idempotency-key': key } : {}), ...headers },
   ...(body === undefined ? {} : { body: JSON.stringify(body) }),
 })
 
@@ -28,7 +28,8 @@ async function ask<T>(path: string, init: RequestInit): Promise<Reply<T>> {
 }
 
 export const read = <T>(path: string): Promise<Reply<T>> => call('GET', path)
-export const send = <T>(method: 'POST' | 'PUT' | 'DELETE', path: string, body: unknown, key?: string): Promise<Reply<T>> => call(method, path, body, key)
+export const send = <T>(method: 'POST' | 'PUT' | 'DELETE', path: string, body: unknown, key?: string, headers?: Record<string, string>): Promise<Reply<T>> =>
+  call(method, path, body, key, headers)
 
 /** A file's bytes as they are. */
 export const upload = <T>(path: string, file: Blob): Promise<Reply<T>> => ask<T>(path, { method: 'POST', body: file })

@@ -96,6 +96,7 @@ const TELL: Record<EventKind, Teller> = {
   corrected: (_t, c) => `Corrected ${text(c.about)}: “${text(c.from)}” to “${text(c.to)}”.`,
   voided: t => `Voided: ${KIND_WORDS[t.kind as EventKind] ?? text(t.kind)}.`,
   held: (_t, c, as) => `Held: ${holdWords(c.reason as HoldReason, as)}.`,
+  rows_sealed: (_t, c) => `${text(c.rows)} rows of the shop sealed as they stand${Number(c.found) > 0 ? `; ${text(c.found)} were not as the book said before` : ''}.`,
   disposed: (t, c, as) => `Owner decided on “${holdWords(c.hold as HoldReason, as)}”: ${text(t.disposition)}.`,
 }
 

@@ -71,6 +71,7 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   corrected: [{}, { about: 'L-0001 / 2', from: '2.98 kg', to: '2.89 kg' }, 'Corrected L-0001 / 2: “2.98 kg” to “2.89 kg”.'],
   voided: [{ kind: 'turned' }, {}, 'Voided: the turn.'],
   held: [{}, { reason: 'fridge_warm' }, 'Held: fridge above 7 °C for over 2 h.'],
+  rows_sealed: [{}, { rows: 812, found: 2 }, '812 rows of the shop sealed as they stand; 2 were not as the book said before.'],
   disposed: [{ disposition: 'release' }, { hold: 'cooling_late' }, 'Owner decided on “cooled too slowly”: release.'],
 }
 

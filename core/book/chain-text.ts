@@ -18,6 +18,8 @@ export interface BookRow {
   voidsId: number | null
   /** How far the computer's clock lay behind the record before; null when it did not. */
   clockBehindMs: number | null
+  /** Digests of the rows that it wrote, as JSON text; null in records from before there were any. */
+  touched: string | null
 }
 
 /** What the first record covers in place of a record before it. */
@@ -30,5 +32,5 @@ export const FIRST_HASH = '0'.repeat(64)
  */
 export const chainText = (hashBefore: string, row: BookRow): string => JSON.stringify([
   hashBefore, row.id, row.kind, row.userId, row.who, row.station, row.atMs, row.zone, row.arithmetic,
-  row.typed, row.computed, row.reason, row.subjects, row.voidsId, row.clockBehindMs,
+  row.typed, row.computed, row.reason, row.subjects, row.voidsId, row.clockBehindMs, ...(row.touched === null ? [] : [row.touched]),
 ])

@@ -3,8 +3,11 @@ import type { HashedRow } from '#core/book/walk-chain'
 
 /** Named and typed as the chain wants them, so that a row is used as it comes: a book has a million of them. */
 const COLUMNS = [
-  'id', 'kind', 'user_id AS userId', 'who', 'station', 'CAST(ROUND(UNIX_TIMESTAMP(at) * 1000) AS DOUBLE) AS atMs', 'zone', 'arithmetic', 'typed', 'computed',
+  'id', 'kind', 'user_id AS userId', 'who', 'station',
+  // Not UNIX_TIMESTAMP, which ends on 2038-01-19.
+  'CAST(TIMESTAMPDIFF(MICROSECOND, \'1970-01-01\', at) DIV 1000 AS DOUBLE) AS atMs', 'zone', 'arithmetic', 'typed', 'computed',
   'reason', 'subjects', 'voids_id AS voidsId', 'CAST(clock_behind AS DOUBLE) AS clockBehindMs', 'hash',
+  '(SELECT touched FROM event_rows WHERE event_id = events.id) AS touched',
   // Joined by the database: a row for each code would take longer than the walk.
   'COALESCE((SELECT GROUP_CONCAT(JSON_QUOTE(code) ORDER BY BINARY code) FROM event_subjects WHERE event_id = events.id), \'\') AS indexed',
 ].join(', ')
@@ -12,6 +15,10 @@ const COLUMNS = [
 /** A record, and the codes under which the index finds it, in order, quoted so that two never read as one. */
 export interface BookReading extends HashedRow { indexed: string }
 
-/** Records after `afterId` in order, `limit` at most, every text as it is stored: what a hash is worked out from. */
-export const readBook = (sequelize: Sequelize, afterId: number, limit: number, transaction?: Transaction): Promise<BookReading[]> =>
-  sequelize.query<BookReading>(`SELECT ${COLUMNS} FROM events WHERE id > ? ORDER BY id LIMIT ?`, { type: QueryTypes.SELECT, replacements: [afterId, limit], ...(transaction ? { transaction } : {}) })
+/** True when the index knows a record under the codes that its hash covers, and no others. */
+export const indexFits = (row: BookReading): boolean =>
+  (JSON.parse(row.subjects) as string[]).toSorted().map(code => JSON.stringify(code)).join(',') === row.indexed
+
+/** Records from one to another in order, every text as it is stored: what a hash is worked out from. */
+export const readBook = (sequelize: Sequelize, firstId: number, lastId: number, transaction?: Transaction): Promise<BookReading[]> =>
+  sequelize.query<BookReading>(`SELECT ${COLUMNS} FROM events WHERE id BETWEEN ${Number(firstId)} AND ${Number(lastId)} ORDER BY id`, { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })

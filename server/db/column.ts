@@ -13,12 +13,16 @@ export interface Column<T> {
   options: ModelAttributeColumnOptions
   read: (value: unknown) => T
   portable: Portable
+  /** May hold very much: what reads many such rows looks first how heavy they are. */
+  heavy?: boolean
 }
 
 const same = (value: unknown): unknown => value
 const plain = (schema: z.ZodType, out: (value: unknown) => unknown = same): Portable => ({ schema, out, back: same })
 const column = <T>(type: ModelAttributeColumnOptions['type'], read: (value: unknown) => T, portable: Portable): Column<T> =>
   ({ options: { type, allowNull: false }, read, portable })
+
+const heavy = <T>(of: Column<T>): Column<T> => ({ ...of, heavy: true })
 
 const GRAM_DIGITS = { whole: 13, decimals: 4 }
 const NO_ZONE = /^(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d:\d\d\.\d{3})/
@@ -28,7 +32,7 @@ const parsedJson = (value: unknown): unknown => typeof value === 'string' ? JSON
 export const int = () => column(DataTypes.INTEGER, Number, plain(z.int(), Number))
 export const text = <T extends string = string>(length = 255) => column<T>(DataTypes.STRING(length), value => String(value) as T, plain(z.string().max(length), String))
 /** Kept to the byte: what a hash covers must come back as it went in. */
-export const longText = () => column(DataTypes.TEXT('medium'), String, plain(z.string(), String))
+export const longText = () => heavy(column(DataTypes.TEXT('medium'), String, plain(z.string(), String)))
 /** Whole numbers up to 2^53. */
 export const bigint = () => column(DataTypes.BIGINT, Number, plain(z.int(), Number))
 export const uuid = () => column(DataTypes.UUID, String, plain(z.uuid(), String))
@@ -44,14 +48,15 @@ export const instant = () => column(DataTypes.DATE(3), value => (value as Date).
 })
 /** A calendar date, "2026-03-08". */
 export const day = () => column(DataTypes.DATEONLY, String, plain(z.iso.date(), value => value instanceof Date ? value.toISOString().slice(0, 10) : String(value)))
-export const json = <T>() => column<T>(DataTypes.JSON, value => parsedJson(value) as T, { schema: z.json(), out: parsedJson, back: value => JSON.stringify(value) })
-export const blob = () => column(DataTypes.BLOB('medium'), value => value as Buffer, {
+export const json = <T>() => heavy(column<T>(DataTypes.JSON, value => parsedJson(value) as T, { schema: z.json(), out: parsedJson, back: value => JSON.stringify(value) }))
+export const blob = () => heavy(column(DataTypes.BLOB('medium'), value => value as Buffer, {
   schema: z.base64(), out: value => (value as Buffer).toString('base64'), back: value => Buffer.from(String(value), 'base64'),
-})
+}))
 
 const none = (value: unknown): value is null | undefined => value === null || value === undefined
 
 export const nullable = <T>(of: Column<T>): Column<T | null> => ({
+  ...(of.heavy ? { heavy: true } : {}),
   options: { ...of.options, allowNull: true },
   read: value => (none(value) ? null : of.read(value)),
   portable: {

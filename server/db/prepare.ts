@@ -1,10 +1,33 @@
+import { QueryTypes, type Sequelize } from 'sequelize'
 import { connect } from './connect'
-import { migrate } from './migrate'
+import { guardBook, unguardBook } from './book-guard'
+import { migrate, missingMigrations } from './migrate'
 import { grantRights } from './rights'
+import { hasSeals, isUnsealed, sealRows } from './seal-rows'
+import { verifyBook } from './verify-book'
+
+/** The least packet that a server must take: a photo of 10 MB travels as twice as many digits. */
+const LEAST_PACKET = 32 * 1024 ** 2
+
+async function refuseSmallPackets(admin: Sequelize): Promise<void> {
+  const [row] = await admin.query<{ packet: unknown }>('SELECT @@global.max_allowed_packet AS packet', { type: QueryTypes.SELECT })
+  if (Number(row!.packet) < LEAST_PACKET) throw new Error(`this MariaDB takes ${Math.floor(Number(row!.packet) / 1024 ** 2)} MB at a time, and a photo of 10 MB needs 32: set max_allowed_packet = 64M in its settings and restart it`)
+}
+
+/** A shop whose schema is going to change is walked before, so that the change covers nothing up. */
+async function bringUpToDate(admin: Sequelize): Promise<string[]> {
+  await refuseSmallPackets(admin)
+  const changes = (await missingMigrations(admin)).length > 0
+  const before = changes && await hasSeals(admin) ? (await verifyBook(admin)).found : null
+  const applied = await migrate(admin)
+  await guardBook(admin)
+  if (applied.length > 0 || await isUnsealed(admin)) await sealRows(admin, Date.now(), before)
+  return applied
+}
 
 /**
- * Makes a database ready for the application, as the user who owns it: schema up to date, rights given. The application
- * itself never has that user's password. Returns the migrations applied.
+ * Makes a database ready for the application, as the user who owns it: schema up to date, rights given, every row sealed in the book.
+ * The application itself never has that user's password. Returns the migrations applied.
  */
 export async function prepareDatabase(urls: { admin: string, app: string }): Promise<string[]> {
   const admin = connect(urls.admin, 2)
@@ -14,11 +37,24 @@ export async function prepareDatabase(urls: { admin: string, app: string }): Pro
   withoutDatabase.pathname = '/'
   const app = connect(withoutDatabase.toString(), 1)
   try {
-    const applied = await migrate(admin)
+    const applied = await bringUpToDate(admin)
     await grantRights(admin, app, database)
     return applied
   }
   finally {
     await Promise.all([admin.close(), app.close()])
+  }
+}
+
+/** The same for a shop that no application reaches, left without the book's guard: its tables are going to be moved. */
+export async function prepareBeside(adminUrl: string): Promise<string[]> {
+  const admin = connect(adminUrl, 2)
+  try {
+    const applied = await bringUpToDate(admin)
+    await unguardBook(admin)
+    return applied
+  }
+  finally {
+    await admin.close()
   }
 }

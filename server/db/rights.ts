@@ -1,9 +1,11 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
+import { SPECS } from './store'
+import { snake } from './table'
 
 /** What only grows: the application's user may read it and add to it, and has no right to change or remove a row. */
-export const ONLY_GROWS: readonly string[] = ['events', 'event_subjects', 'files']
-/** Not the application's business at all. */
-const NOT_ITS_OWN: readonly string[] = ['migrations']
+export const ONLY_GROWS: readonly string[] = Object.values(SPECS).filter(spec => spec.changes.length === 0 && !spec.voidable && spec.name !== 'book_head').map(spec => spec.name)
+/** What it may read alone: a trigger of the owner's moves the head, the start command knows the migrations. */
+export const ONLY_READ: readonly string[] = ['book_head', 'migrations']
 
 const select = { type: QueryTypes.SELECT } as const
 
@@ -14,21 +16,26 @@ async function accountOf(app: Sequelize): Promise<string> {
   return `'${user.replaceAll('\'', '\'\'')}'@'${host.replaceAll('\'', '\'\'')}'`
 }
 
+/** Rights on each table, columns of the ones that change named one by one. */
+const RIGHTS: readonly { table: string, rights: string }[] = [
+  ...Object.values(SPECS).filter(spec => !ONLY_READ.includes(spec.name)).map((spec) => {
+    const changes = [...spec.changes.map(snake), ...(spec.voidable ? ['voided'] : [])]
+    return { table: spec.name, rights: `SELECT, INSERT${changes.length ? `, UPDATE (${changes.map(name => `\`${name}\``).join(', ')})` : ''}` }
+  }),
+  ...ONLY_READ.map(table => ({ table, rights: 'SELECT' })),
+]
+
 /**
- * Gives the application's user what it needs and no more: read and add everywhere, change only tables of the current
- * state, delete nothing. `admin` must own the database and may grant. Rights given before are taken back first.
+ * Gives the application's user what it needs and no more: read and add, change only the columns that a later record may change, delete
+ * nothing. `admin` must own the database and may grant. Rights given before are taken back first.
  */
 export async function grantRights(admin: Sequelize, app: Sequelize, database: string): Promise<void> {
   const account = await accountOf(app)
-  const run = (sql: string) => admin.query(sql, { type: QueryTypes.RAW })
   const rows = await admin.query<{ name: string }>('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() AND table_type = \'BASE TABLE\'', select)
   const db = `\`${database.replaceAll('`', '``')}\``
   for (const { name } of rows) await revoke(admin, `REVOKE ALL PRIVILEGES ON ${db}.\`${name}\` FROM ${account}`)
   await revoke(admin, `REVOKE ALL PRIVILEGES ON ${db}.* FROM ${account}`)
-  await run(`GRANT SELECT, INSERT ON ${db}.* TO ${account}`)
-  for (const { name } of rows) {
-    if (!ONLY_GROWS.includes(name) && !NOT_ITS_OWN.includes(name)) await run(`GRANT UPDATE ON ${db}.\`${name}\` TO ${account}`)
-  }
+  for (const { table, rights } of RIGHTS) await admin.query(`GRANT ${rights} ON ${db}.\`${table}\` TO ${account}`, { type: QueryTypes.RAW })
 }
 
 async function revoke(admin: Sequelize, sql: string): Promise<void> {
@@ -42,15 +49,21 @@ async function revoke(admin: Sequelize, sql: string): Promise<void> {
   }
 }
 
+const DENIED = ['ER_TABLEACCESS_DENIED_ERROR', 'ER_COLUMNACCESS_DENIED_ERROR']
+const FORBIDDEN = [
+  ...['events', 'event_subjects', 'event_rows', 'book_head'].flatMap(table => [`UPDATE ${table} SET id = id WHERE 1 = 0`, `DELETE FROM ${table} WHERE 1 = 0`]),
+  'INSERT INTO migrations SELECT * FROM migrations WHERE 1 = 0',
+]
+
 /** True when the connection's user may change or remove records of the book, which it should not. Tries, and changes nothing. */
 export async function mayChangeBook(app: Sequelize): Promise<boolean> {
-  for (const sql of ['UPDATE events SET reason = reason WHERE 1 = 0', 'DELETE FROM events WHERE 1 = 0', 'UPDATE event_subjects SET code = code WHERE 1 = 0', 'DELETE FROM event_subjects WHERE 1 = 0']) {
+  for (const sql of FORBIDDEN) {
     try {
       await app.query(sql, { type: QueryTypes.RAW })
       return true
     }
     catch (error) {
-      if ((error as { parent?: { code?: string } }).parent?.code !== 'ER_TABLEACCESS_DENIED_ERROR') throw error
+      if (!DENIED.includes((error as { parent?: { code?: string } }).parent?.code ?? '')) throw error
     }
   }
   return false

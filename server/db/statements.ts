@@ -10,6 +10,7 @@ interface Generator {
   quoteIdentifier: (name: string) => string
   whereItemsQuery: (where: object, options: { model: ModelStatic<Model> }) => string
   escape: (value: unknown, attribute: ModelAttributeColumnOptions, options: { context: string }) => string
+  bulkInsertQuery: (table: string, rows: object[], options: object, fields: object) => string
 }
 
 /**
@@ -21,6 +22,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
   const quoted = new Map([...fields].map(([key, field]) => [key, generator.quoteIdentifier(field)]))
   const attributes = model.getAttributes()
   const name = generator.quoteIdentifier(table)
+  const byField = Object.fromEntries(Object.values(attributes).map(attribute => [attribute.field!, attribute]))
   const columns = [...quoted.values()].join(', ')
   const known = <T>(from: ReadonlyMap<string, T>, key: string): T => {
     const found = from.get(key)
@@ -39,6 +41,11 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
       limit === undefined ? '' : `LIMIT ${Number(offset ?? 0)}, ${Number(limit)}`,
       lock ? 'FOR UPDATE' : '',
     ].filter(Boolean).join(' '),
+    /** Rows by their columns' names in the code; the answer is their ids. What is undefined is left to the column's default. */
+    insert: (rows: readonly object[]): string => {
+      const stored = rows.map(row => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined).map(([key, value]) => [known(fields, key), value])))
+      return `${generator.bulkInsertQuery(table, stored, {}, byField).replace(/;$/, '')} RETURNING id`
+    },
     /** Null when nothing changes. */
     update: (filter: Filter, change: Filter): string | null => {
       const set = Object.entries(change).filter(([, value]) => value !== undefined)

@@ -1,60 +1,88 @@
-import type { Sequelize, Transaction } from 'sequelize'
-import { CHAIN_START, checkEnd, walkChain, type ChainBreak, type ChainPlace } from '#core/book/walk-chain'
-import { readBook, type BookReading } from './book-reader'
+import { QueryTypes, Transaction, type Sequelize } from 'sequelize'
+import type { Finding } from '#core/book/findings'
+import { CHAIN_START, checkEnd, walkChain, type ChainPlace } from '#core/book/walk-chain'
+import { indexFits, readBook, type BookReading } from './book-reader'
+import { idStretches } from './id-stretches'
 import { sha256 } from '../digest/sha256'
+import { LastDigests } from './last-digests'
 import { openTables } from './store'
+import { verifyFiles, verifyRows } from './verify-rows'
 
-const STRETCH = 8000
+/** Read at a time: a record may hold thousands of readings, or seal thousands of rows. */
+const STRETCH = { weigh: ['typed', 'computed'], mostRows: 8000, mostBytes: 16_000_000 }
+/** Findings that are kept; all are counted. */
+const MOST_KEPT = 500
 
 export interface BookCheck {
-  /** Records walked over; all of them when nothing is broken. */
+  /** Records there are. */
   records: number
-  /** The last good record and its hash. */
+  /** Rows of the shop held against the digests in the book; 0 for a book from before there were any. */
+  rows: number
+  /** The last record that the head names, and its hash as it is stored. */
   end: ChainPlace
-  /** The first broken record, or null. */
-  broken: ChainBreak | null
+  /** The first thing that is not as it was, or null; and all of them, the first 500 told. */
+  broken: Finding | null
+  findings: Finding[]
+  found: number
   ms: number
 }
 
-const codesOf = (row: BookReading) => (JSON.parse(row.subjects) as string[]).toSorted().map(code => JSON.stringify(code)).join(',')
+/** The book in stretches, every row of the table. While one is walked the database already reads the next: it works on another core. */
+async function* stretches(sequelize: Sequelize, transaction: Transaction) {
+  let reading: Promise<BookReading[]> | null = null
+  for await (const [first, last] of idStretches(sequelize, 'events', { ...STRETCH, transaction })) {
+    const next = readBook(sequelize, first, last, transaction)
+    // Awaited below, or when the walk ends early: no question is left unanswered behind.
+    next.catch(() => {})
+    if (reading) yield await reading
+    reading = next
+  }
+  if (reading) yield await reading
+}
 
-/** The book in stretches, up to a record. While one is walked the database already reads the next: it works on another core. */
-async function* stretches(sequelize: Sequelize, lastId: number, transaction?: Transaction) {
-  let reading = readBook(sequelize, 0, STRETCH, transaction)
-  try {
-    for (;;) {
-      const stretch = (await reading).filter(row => row.id <= lastId)
-      if (stretch.length === 0) return
-      reading = readBook(sequelize, stretch.at(-1)!.id, STRETCH, transaction)
-      yield stretch
+async function walk(sequelize: Sequelize, transaction: Transaction, seal: ChainPlace | null): Promise<Omit<BookCheck, 'ms'>> {
+  const found: Finding[] = []
+  let count = 0
+  const tell = (finding: Finding) => { if (count++ < MOST_KEPT) found.push(finding) }
+  const select = { type: QueryTypes.SELECT, transaction } as const
+  const head = await openTables(sequelize, transaction).bookHead.one({ id: 1 })
+  const last = new LastDigests()
+  let at = CHAIN_START
+  let sealHash: string | null = null
+  let records = 0
+  for await (const stretch of stretches(sequelize, transaction)) {
+    records += stretch.length
+    const inside = stretch.filter(row => row.id >= 1 && row.id <= (head?.lastId ?? 0))
+    if (inside.length < stretch.length) for (const { id } of stretch) if (id < 1 || id > (head?.lastId ?? 0)) tell({ id, why: 'out_of_book' })
+    const walked = walkChain(at, inside, sha256)
+    at = walked.at
+    walked.breaks.forEach(tell)
+    for (const row of inside) {
+      if (!indexFits(row)) tell({ id: row.id, why: 'subjects_differ' })
+      if (row.touched !== null) last.take(row.id, row.touched)
+      if (row.id === seal?.id) sealHash = row.hash
     }
   }
-  finally {
-    // A walk that ends early leaves no question unanswered behind.
-    await Promise.allSettled([reading])
-  }
+  const end = checkEnd(at, head ? { id: head.lastId, hash: head.hash } : CHAIN_START)
+  if (end || !head) tell(end ?? { id: 1, why: 'end_differs' })
+  if (seal && sealHash !== seal.hash) tell({ id: seal.id, why: 'seal_differs' })
+  const strays = await sequelize.query<{ id: number }>('SELECT DISTINCT event_id AS id FROM event_subjects LEFT JOIN events ON events.id = event_id WHERE events.id IS NULL', select)
+  for (const { id } of strays) tell({ id, why: 'subject_without_record' })
+  let rows = 0
+  if (!last.isEmpty) for await (const finding of verifyRows(sequelize, last, (n) => { rows += n }, transaction)) tell(finding)
+  for await (const finding of verifyFiles(sequelize, transaction)) tell(finding)
+  return { records, rows, end: { id: at.id, hash: at.hash }, broken: found[0] ?? null, findings: found, found: count }
 }
 
-/** The first record whose codes in the index are not those that its hash covers. */
-function checkIndex(stretch: readonly BookReading[]): ChainBreak | null {
-  const differs = stretch.find(row => codesOf(row) !== row.indexed)
-  return differs ? { id: differs.id, why: 'subjects_differ' } : null
-}
-
-/** Walks the whole chain in the database, its index and its head, while the shop goes on writing; or inside one transaction. */
-export async function verifyBook(sequelize: Sequelize, transaction?: Transaction): Promise<BookCheck> {
+/**
+ * Walks the whole book as it stands at one moment, while the shop goes on writing, or inside a transaction: the chain, its index and its
+ * head, then every row of the shop against the last digest that the book has of it. Nothing ends the walk early. `seal` is a record's
+ * number and hash as somebody noted them.
+ */
+export async function verifyBook(sequelize: Sequelize, { transaction, seal = null }: { transaction?: Transaction, seal?: ChainPlace | null } = {}): Promise<BookCheck> {
   const startedMs = performance.now()
-  const tables = openTables(sequelize, transaction)
-  let at = CHAIN_START
-  const outcome = (broken: ChainBreak | null): BookCheck => ({ records: at.id, end: at, broken, ms: Math.round(performance.now() - startedMs) })
-  // The head as it was before the walk: what is written meanwhile is for the next check.
-  const head = await tables.bookHead.one({ id: 1 })
-  if (!head) return outcome({ id: 1, why: 'end_differs' })
-  for await (const stretch of stretches(sequelize, head.lastId, transaction)) {
-    const walked = walkChain(at, stretch, sha256)
-    at = walked.at
-    const broken = walked.broken ?? checkIndex(stretch)
-    if (broken) return outcome(broken)
-  }
-  return outcome(checkEnd(at, { id: head.lastId, hash: head.hash }))
+  const check = transaction
+    ? await walk(sequelize, transaction, seal)
+    : await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, snapshot => walk(sequelize, snapshot, seal))
+  return { ...check, ms: Math.round(performance.now() - startedMs) }
 }

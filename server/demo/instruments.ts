@@ -1,6 +1,6 @@
-import { checkInput } from '#shared/contracts/instruments'
-import type { Store } from '../db/store'
-import { recordCheck } from '../services/instruments/manage'
+import { checkInput, instrumentInput } from '#shared/contracts/instruments'
+import type { WriteContext } from '../services/context'
+import { addInstrument, recordCheck } from '../services/instruments/manage'
 import type { Scene } from './scene'
 
 /** What the demo's probe shows above the true core. */
@@ -9,10 +9,15 @@ export const PROBE_OFFSET_C = 0.8
 export interface DemoInstruments { meatScale: number, fineScale: number, coldRoom: number, probe: number, reachIn: number, kitchen: number }
 
 /** The instruments of the first visit, by what they are for, and one more for the reach-in fridge. */
-export async function demoInstruments(store: Store): Promise<DemoInstruments> {
-  const reachIn = await store.tables.instruments.insert({ kind: 'thermometer', name: 'Reach-in thermometer', readability: 0.1, offsetC: 0, everyDays: 14, inUse: true })
-  const kitchen = await store.tables.instruments.insert({ kind: 'scale', name: 'Kitchen scale', purpose: 'mix', readability: 1, offsetC: 0, everyDays: 30, inUse: true })
-  const all = await store.tables.instruments.find()
+export async function demoInstruments(ctx: WriteContext): Promise<DemoInstruments> {
+  const add = async (input: unknown) => {
+    const added = await addInstrument(ctx, instrumentInput.parse(input))
+    if (!added.ok) throw new Error(added.code)
+    return added.value.id
+  }
+  const reachIn = await add({ kind: 'thermometer', name: 'Reach-in thermometer', readability: { typed: '0.1', unit: 'C' }, everyDays: 14 })
+  const kitchen = await add({ kind: 'scale', name: 'Kitchen scale', purpose: 'mix', readabilityG: '1', everyDays: 30 })
+  const all = await ctx.tables.instruments.find()
   const idOf = (name: string) => all.find(one => one.name === name)!.id
   return { meatScale: idOf('Meat scale'), fineScale: idOf('Fine scale'), coldRoom: idOf('Cold-room thermometer'), probe: idOf('Probe'), reachIn, kitchen }
 }

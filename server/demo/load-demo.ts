@@ -1,9 +1,12 @@
 import { MS_PER_HOUR } from '#core/units/quantities'
-import { DEFAULT_NOTATION } from '#core/units/format'
 import { setupInput } from '#shared/contracts/people'
 import type { Store } from '../db/store'
 import { confirmRules } from '../services/rules/manage-rules'
-import { hashPassword } from '../services/people/passwords'
+import { inBook } from '../services/book/in-book'
+import type { WriteContext } from '../services/context'
+import { addFridge } from '../services/instruments/manage'
+import { addPerson } from '../services/people/add-person'
+import { choosePin } from '../services/people/pins'
 import { setUpShop } from '../services/people/set-up-shop'
 import { planBench } from './bench'
 import { planCuttings } from './cuttings'
@@ -18,18 +21,18 @@ import { planTemperatures, planCorrections } from './temperatures'
 
 const OPENED_DAY = -24
 
-async function addPeople(store: Store): Promise<{ owner: number, maker: number }> {
-  const passwordHash = await hashPassword(DEMO_PASSWORD)
+/** Everyone else with their passwords, and whoever signs on shared tablets with a PIN. */
+async function addPeople(ctx: WriteContext): Promise<{ owner: number, maker: number }> {
+  const ids = new Map([[DEMO_SIGN_INS[0]!.signIn, ctx.actor.id]])
   for (const { signIn, name, initials, role } of DEMO_SIGN_INS.slice(1)) {
-    await store.tables.users.insert({ signIn, name, initials, role, passwordHash, notation: DEFAULT_NOTATION, active: true })
+    const added = await addPerson(ctx, { signIn, name, initials, role, password: DEMO_PASSWORD })
+    if (!added.ok) throw new Error(added.code)
+    ids.set(signIn, added.value.id)
   }
   for (const { signIn, pin } of DEMO_SIGN_INS) {
-    const user = await store.tables.users.one({ signIn })
-    if (pin) await store.tables.users.update(user!.id, { pinHash: await hashPassword(pin) })
+    if (pin) await choosePin({ ...ctx, actor: { ...ctx.actor, id: ids.get(signIn)! } }, { password: DEMO_PASSWORD, pin })
   }
-  const users = await store.tables.users.find()
-  const idOf = (signIn: string) => users.find(user => user.signIn === signIn)!.id
-  return { owner: idOf('marit'), maker: idOf('tam') }
+  return { owner: ids.get('marit')!, maker: ids.get('tam')! }
 }
 
 function planSmokes(scene: Scene, who: { owner: number, maker: number }, probe: number): void {
@@ -52,10 +55,14 @@ export async function loadDemo(store: Store, nowMs: number): Promise<string> {
     shopName: DEMO_SHOP.name, zone: DEMO_SHOP.zone, owner: { name, initials, signIn, password: DEMO_PASSWORD },
   }), scene.at(OPENED_DAY, '08:00'))
   if (!made.ok) throw new Error(made.code)
-  const who = await addPeople(store)
-  const instruments = await demoInstruments(store)
-  const reachIn = await store.tables.fridges.insert({ name: 'Reach-in fridge', thermometerId: instruments.reachIn })
-  const coldRoom = await store.tables.fridges.one({ name: 'Cold room' })
+  const writer = { actor: { id: made.value.id, role: 'owner' as const, name }, station: 'Office laptop', nowMs: scene.at(OPENED_DAY, '08:20'), zone: DEMO_SHOP.zone, clockRight: true }
+  const { value: { who, instruments, reachIn, coldRoom } } = await inBook(store, writer, async (ctx) => {
+    const people = await addPeople(ctx)
+    const own = await demoInstruments(ctx)
+    const added = await addFridge(ctx, { name: 'Reach-in fridge', thermometerId: own.reachIn })
+    if (!added.ok) throw new Error(added.code)
+    return { who: people, instruments: own, reachIn: added.value.id, coldRoom: await ctx.tables.fridges.one({ name: 'Cold room' }) }
+  })
   const scaleIds = { meat: instruments.meatScale, mix: instruments.fineScale }
   scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx => confirmRules(ctx, { ruleSetId: null, confirmedBy: name, confirmedOn: scene.day(OPENED_DAY), reference: 'printed text in the green folder' }))
 

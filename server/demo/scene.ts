@@ -47,7 +47,7 @@ export class Scene {
     const names = new Map((await store.tables.users.find()).map(user => [user.id, user.name]))
     await store.transaction(async (tables) => {
       for (const { atMs, who, station, run } of inOrder) {
-        const writer = { actor: { id: who, role: 'owner' as const, name: names.get(who)! }, station, nowMs: atMs, zone: this.zone }
+        const writer = { actor: { id: who, role: 'owner' as const, name: names.get(who)! }, station, nowMs: atMs, zone: this.zone, clockRight: true }
         const entries: NewEvent[] = []
         await run({ ...writer, tables, entries })
         await appendEvents(tables, writer, entries)

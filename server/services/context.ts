@@ -11,6 +11,8 @@ export interface Writer {
   station: string
   nowMs: number
   zone: string
+  /** Somebody looked at the clock and said that it is right. */
+  clockRight?: boolean
 }
 
 /** What a service adds to the book. */

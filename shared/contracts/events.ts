@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import type { InstrumentMark } from './instruments'
-import type { BreakKind } from '#core/book/walk-chain'
+import type { Finding } from '#core/book/findings'
 
 /** Kinds of record in the book. */
 export const EVENT_KINDS = [
   'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'instrument_added', 'instrument_changed', 'instrument_checked', 'fridge_added', 'fridge_changed', 'meat_received', 'delivery_received', 'meat_cut', 'ingredient_received', 'ingredient_opened', 'stock_moved', 'stock_counted', 'party_added', 'party_changed', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
   'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'second_applied', 'weighed_after', 'lab_result', 'mix_made', 'recipe_written', 'recipe_retired', 'recipes_imported', 'card_laid', 'rules_chosen', 'rules_written',
-  'corrected', 'voided', 'held', 'disposed',
+  'corrected', 'voided', 'held', 'disposed', 'rows_sealed',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 
@@ -44,8 +44,13 @@ export interface EventView {
 /** What a check of the whole book found. */
 export interface BookCheckView {
   records: number
+  /** Rows of the shop held against the book; 0 when it seals none yet. */
+  rows: number
   end: { id: number, hash: string }
-  broken: { id: number, why: BreakKind } | null
+  broken: Finding | null
+  /** The first of them; `found` counts all. */
+  findings: Finding[]
+  found: number
   ms: number
   /** True when the application's database user may change or remove records, which it should not. */
   changeable: boolean

@@ -1,3 +1,4 @@
+import { localDay, localTime } from '#core/calendar/local-day'
 import { formatDateInYear } from '#core/units/format-date'
 import { formatMeat, formatNumber, formatPpm, formatPpmBeside, formatTemperature, type Notation } from '#core/units/format'
 
@@ -22,5 +23,8 @@ export const said = {
     const day = String(p[key] ?? '')
     return /^\d{4}-\d\d-\d\d$/.test(day) ? formatDateInYear(day, as.dates) : day
   },
+  /** "26 Nov 2026, 09:12", on the clock of the zone beside it. */
+  moment: (p: NonNullable<Params>, key: string, as: Notation) =>
+    `${formatDateInYear(localDay(number(p, key), String(p.zone)), as.dates)}, ${localTime(number(p, key), String(p.zone))}`,
   plain: (p: NonNullable<Params>, key: string) => String(p[key] ?? ''),
 }

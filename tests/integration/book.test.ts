@@ -1,5 +1,6 @@
 import * as mariadb from 'mariadb'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { guardBook } from '../../server/db/book-guard'
 import { connect } from '../../server/db/connect'
 import { grantRights, mayChangeBook, ONLY_GROWS } from '../../server/db/rights'
 import { walkBook } from '../support/book'
@@ -29,6 +30,12 @@ async function tampered(change: string, undo: string) {
     await shop.sql(undo)
   }
 }
+/** The guard stands again, as at every start. */
+async function guarded() {
+  const admin = connect(shop.adminUrl, 1)
+  await guardBook(admin)
+  await admin.close()
+}
 const last = async () => (await shop.sql<{ id: number }>('SELECT MAX(id) id FROM events'))[0]!.id
 
 describe('the chain in the database', () => {
@@ -48,7 +55,7 @@ describe('the chain in the database', () => {
   ])('names the first record that is not what it was: %s', async (_what, change, undo, why, where) => {
     const check = await tampered(change, undo)
     const id = typeof where === 'number' ? where : where === null ? await last() + 1 : (await shop.sql<{ id: number }>('SELECT id FROM events WHERE kind = ?', [where]))[0]!.id
-    expect(check.broken).toEqual({ id, why })
+    expect(check.broken).toMatchObject({ id, why })
     expect((await walkBook(shop.adminUrl)).broken).toBeNull()
   })
   it('shows two codes of the index made one', async () => {
@@ -63,13 +70,16 @@ describe('the chain in the database', () => {
   })
   it('shows a record taken out of the middle and one cut off the end', async () => {
     await shop.sql('SET foreign_key_checks = 0')
+    // The guard lets nothing in but behind the last record: who changes the middle has taken it away first.
+    await shop.sql('DROP TRIGGER book_head_moves')
     await shop.sql('CREATE TABLE kept AS SELECT * FROM events')
     const put = (where: string) => `INSERT INTO events SELECT * FROM kept WHERE ${where}`
-    expect((await tampered('DELETE FROM events WHERE id = 3', put('id = 3'))).broken).toEqual({ id: 3, why: 'missing' })
+    expect((await tampered('DELETE FROM events WHERE id = 3', put('id = 3'))).findings).toEqual(expect.arrayContaining([{ id: 3, toId: 3, why: 'missing' }]))
     const end = await last()
     expect((await tampered(`DELETE FROM events WHERE id = ${end}`, put(`id = ${end}`))).broken).toEqual({ id: end, why: 'end_differs' })
     await shop.sql('DROP TABLE kept')
     await shop.sql('SET foreign_key_checks = 1')
+    await guarded()
     expect((await walkBook(shop.adminUrl)).broken).toBeNull()
   })
   it('is checked from the Ledger too', async () => {

@@ -11,6 +11,8 @@ let database: FreshDatabase
 let store: Store
 const NAMES = Object.keys(SPECS) as (keyof typeof SPECS)[]
 const table = (name: keyof typeof SPECS) => store.tables[name] as unknown as AnyTable
+/** A change as services make it: inside a transaction. */
+const change = <T>(name: keyof typeof SPECS, work: (bound: AnyTable) => Promise<T>): Promise<T> => store.transaction(tables => work(tables[name] as unknown as AnyTable))
 const columnsOf = (name: keyof typeof SPECS) => Object.keys(SPECS[name].columns)
 /** The same question asked through Sequelize's model. */
 const viaModel = async (name: keyof typeof SPECS, where: Filter): Promise<number[]> =>
@@ -56,7 +58,7 @@ describe('a table finds what Sequelize finds', () => {
     const alive = new Set(ids(await table('turns').find()))
     expect(alive.size).toBeLessThan(turns.length)
     const [one] = [turns.find(turn => alive.has(turn.id))!]
-    await table('turns').setVoid([one.id])
+    await change('turns', turned => turned.setVoid([one.id]))
     expect(await table('turns').one({ id: one.id })).toBeNull()
     expect(await table('turns').one({ id: one.id }, { withVoided: true })).toEqual(one)
   })
@@ -66,18 +68,23 @@ describe('a table keeps what it is given', () => {
   it.each(NAMES)('%s: every row set to itself stays what it was', async (name) => {
     const rows = await table(name).find({}, { ...inOrder, limit: 40 })
     for (const { id, ...rest } of rows) {
-      await table(name).update(id, rest as never)
+      await change(name, bound => bound.update(id, rest as never))
       expect(await table(name).one({ id }, { withVoided: true })).toEqual({ id, ...rest })
     }
   })
   it('quotes, backslashes and signs that mean something to SQL are text', async () => {
     for (const evil of ['it\'s', '"', '\\', '\\\'; DROP TABLE parties; --', '?', ':id', '$1', '%_', 'ключ 🥓', '\u0000']) {
-      const id = await table('parties').insert({ kind: 'customer', name: evil, contact: evil, approval: null, note: null } as never)
+      const id = await change('parties', parties => parties.insert({ kind: 'customer', name: evil, contact: evil, approval: null, note: null } as never))
       expect(await table('parties').one({ name: evil, kind: 'customer' })).toMatchObject({ id, contact: evil })
-      await table('parties').update(id, { note: evil, name: `${evil} ${id}` } as never)
+      await change('parties', parties => parties.update(id, { note: evil, name: `${evil} ${id}` } as never))
       expect(await table('parties').one({ id })).toMatchObject({ note: evil, name: `${evil} ${id}` })
     }
   })
+})
+
+it('what a record must seal is not changed outside a transaction', async () => {
+  await expect(table('parties').update(1, { note: 'by the way' } as never)).rejects.toThrow('changed by records alone')
+  await expect(table('lots').setVoid([1])).rejects.toThrow('changed by records alone')
 })
 
 describe('a question that is not one is refused, not widened', () => {
@@ -88,9 +95,9 @@ describe('a question that is not one is refused, not widened', () => {
     await expect(table('parties').find(filter)).rejects.toThrow(words)
   })
   it('a change of a column that is not there; one of nothing does nothing', async () => {
-    await expect(table('parties').update(1, { colour: 'red' } as never)).rejects.toThrow('no column colour')
+    await expect(change('parties', parties => parties.update(1, { colour: 'red' } as never))).rejects.toThrow('no column colour')
     const before = await table('parties').one({ id: 1 })
-    await table('parties').update(1, { note: undefined } as never)
+    await change('parties', parties => parties.update(1, { note: undefined } as never))
     expect(await table('parties').one({ id: 1 })).toEqual(before)
   })
 })

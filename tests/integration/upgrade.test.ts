@@ -28,10 +28,10 @@ afterAll(() => database.drop())
 it('a shop from before the chain keeps every record, chained and numbered without a gap', async () => {
   const applied = await prepareDatabase({ admin: database.adminUrl, app: database.url })
   expect(applied.length).toBeGreaterThan(3)
-  expect(await walkBook(database.adminUrl)).toMatchObject({ broken: null, records: 4 })
+  expect(await walkBook(database.adminUrl)).toMatchObject({ broken: null, records: 5, rows: expect.any(Number) })
   const events = await database.sql<{ id: number, kind: string, who: string, subjects: string, typed: string, reason: string | null, at: Date }>('SELECT * FROM events ORDER BY id')
   expect(events.map(event => [event.id, event.kind, event.who, event.subjects])).toEqual([
-    [1, 'shop_opened', 'Ada "Old" Test', '[]'], [2, 'meat_received', 'Ada "Old" Test', '["M-0001"]'], [3, 'corrected', 'Ada "Old" Test', '["M-0001","L-0001"]'], [4, 'turned', 'Ada "Old" Test', '["L-0001"]'],
+    [1, 'shop_opened', 'Ada "Old" Test', '[]'], [2, 'meat_received', 'Ada "Old" Test', '["M-0001"]'], [3, 'corrected', 'Ada "Old" Test', '["M-0001","L-0001"]'], [4, 'turned', 'Ada "Old" Test', '["L-0001"]'], [5, 'rows_sealed', 'Veldmoor', '[]'],
   ])
   expect(events[2]).toMatchObject({ typed: '{"what":"meat_weight"}', reason: 'read “4” for 5' })
   expect(await database.sql('SELECT event_id, code FROM event_subjects ORDER BY id')).toEqual([{ event_id: 2, code: 'M-0001' }, { event_id: 3, code: 'M-0001' }, { event_id: 3, code: 'L-0001' }, { event_id: 4, code: 'L-0001' }])

@@ -4,10 +4,10 @@ import type { BookCheckView } from '#shared/contracts/events'
 import type { Problem } from '#shared/contracts/problem'
 import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
-import { BREAK_WORDS } from '~/composables/break-words'
+import { findingWords } from '#shared/messages/findings'
 import { useNotation } from '~/composables/use-notation'
 
-/** The whole chain, walked while you wait: unbroken, or the first record that is not what it was. */
+/** The whole chain and every row of the shop, walked while you wait: unbroken, or all that is not what it was. */
 const { number } = useNotation()
 const checking = ref(false)
 const check = ref<BookCheckView | null>(null)
@@ -20,16 +20,23 @@ async function walk(): Promise<void> {
   lost.value = reply.ok ? null : reply.problem
 }
 const sound = computed(() => check.value?.broken === null)
+const SHOWN = 40
 </script>
 
 <template>
   <section class="stack-tight check" aria-labelledby="check-head">
     <div class="ruled-head"><h2 id="check-head">Is the book whole?</h2><VBtn class="floor no-print" variant="outlined" :loading="checking" @click="walk">Walk the whole chain</VBtn></div>
-    <p class="soft">Each record is sealed with the one before it. If one was changed, taken out or put in, the walk stops there.</p>
+    <p class="soft">Each record is sealed with the one before it. With it are sealed the rows of the shop that it wrote. What was changed, taken out or put in shows here, all of it.</p>
     <LoadProblem v-if="lost" :problem="lost" @again="walk" />
     <div v-if="check" role="status" class="stack-tight">
-      <p v-if="sound" class="caution good"><strong>Unbroken.</strong> {{ number(check.records, 0) }} records walked in {{ number(check.ms / 1000, 1) }} s.</p>
-      <p v-else-if="check.broken" class="caution grave"><strong>Broken at record {{ check.broken.id }}:</strong> {{ BREAK_WORDS[check.broken.why] }}. The {{ number(check.records, 0) }} records before it are sound. Do not go on alone: put a copy of the database aside and call whoever keeps your back-ups.</p>
+      <p v-if="sound" class="caution good"><strong>Unbroken.</strong> {{ number(check.records, 0) }} records walked and {{ number(check.rows, 0) }} rows held against them in {{ number(check.ms / 1000, 1) }} s.</p>
+      <div v-else class="caution grave stack-tight">
+        <p><strong>Not as the book says, in {{ number(check.found, 0) }} {{ check.found === 1 ? 'place' : 'places' }}.</strong> Do not go on alone: put a copy of the database aside and call whoever keeps your back-ups.</p>
+        <ul class="found">
+          <li v-for="(finding, i) in check.findings.slice(0, SHOWN)" :key="i">{{ findingWords(finding) }}</li>
+          <li v-if="check.found > SHOWN">and {{ number(check.found - SHOWN, 0) }} more: <span class="code">npm run verify-book</span> lists them.</li>
+        </ul>
+      </div>
       <p class="small">Last record walked: {{ check.end.id }}. Its seal, to note on paper: <span class="code seal">{{ check.end.hash }}</span></p>
       <p v-if="check.changeable" class="caution">The application's database user may change or remove records. Start with <span class="code">npm start</span> and the owner's database address once: it takes that right away.</p>
     </div>
@@ -38,5 +45,6 @@ const sound = computed(() => check.value?.broken === null)
 
 <style scoped>
 .good { border-left-color: var(--moss); background: var(--moss-wash); }
+.found { margin: 0; padding-left: 1.2rem; }
 .seal { white-space: normal; overflow-wrap: anywhere; font-weight: 400; }
 </style>

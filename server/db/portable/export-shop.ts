@@ -3,7 +3,7 @@ import { openTables } from '../store'
 import { EXPORT_FORMAT, EXPORT_VERSION, PORTABLE_TABLES } from './portable-tables'
 import { readRows } from './read-rows'
 
-/** The whole shop as JSON text, piece by piece, as it stood at one moment however long the reading takes. */
+/** The whole shop as JSON text, row by row, as it stood at one moment however long the reading takes. */
 export async function* exportShop(sequelize: Sequelize, nowMs: number): AsyncGenerator<string> {
   const transaction = await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ })
   try {
@@ -14,8 +14,10 @@ export async function* exportShop(sequelize: Sequelize, nowMs: number): AsyncGen
       yield `${i ? ',' : ''}\n${JSON.stringify(table.name)}:[`
       let first = true
       for await (const rows of readRows(sequelize, table, [...table.columns.keys()], transaction)) {
-        yield rows.map(row => JSON.stringify(row)).map((row, j) => `${first && j === 0 ? '' : ','}\n${row}`).join('')
-        first = false
+        for (const row of rows) {
+          yield `${first ? '' : ','}\n${JSON.stringify(row)}`
+          first = false
+        }
       }
       yield ']'
     }

@@ -1,62 +1,114 @@
+import type { Readable } from 'node:stream'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import type { z } from 'zod'
+import type { Finding } from '#core/book/findings'
+import { isUnsealed, sealRows } from '../seal-rows'
 import { verifyBook } from '../verify-book'
-import { exportContract, PORTABLE_TABLES, type PortableTable } from './portable-tables'
+import { headContract, isMissing, PORTABLE_TABLES, type PortableTable } from './portable-tables'
+import { NotJson, readExport } from './read-export'
 
 export type Imported
   = | { ok: true, records: number, rows: number }
-    | { ok: false, why: 'not_an_export', detail: string } | { ok: false, why: 'not_empty' } | { ok: false, why: 'chain_broken', detail: string }
+    | { ok: false, why: 'not_json' | 'not_an_export' | 'end_differs', detail: string } | { ok: false, why: 'not_empty' }
+    | { ok: false, why: 'not_whole', findings: Finding[], found: number }
 
-const BATCH = 200
+const MOST_ROWS = 500
+const MOST_BYTES = 4_000_000
 
 class Undone extends Error {
   constructor(readonly outcome: Extract<Imported, { ok: false }>) { super(outcome.why) }
 }
 
-async function insertRows(sequelize: Sequelize, table: PortableTable, rows: readonly Record<string, unknown>[], transaction: Transaction): Promise<void> {
-  const names = [...table.columns.keys()]
-  const list = names.map(name => `\`${name}\``).join(', ')
-  for (let at = 0; at < rows.length; at += BATCH) {
-    const part = rows.slice(at, at + BATCH)
-    const values = part.flatMap(row => names.map(name => table.columns.get(name)!.portable.back(row[name])))
-    const marks = part.map(() => `(${names.map(() => '?').join(', ')})`).join(', ')
-    await sequelize.query(`INSERT INTO \`${table.name}\` (${list}) VALUES ${marks}`, { type: QueryTypes.INSERT, replacements: values, transaction })
-  }
+const notAnExport = (where: string, error: z.ZodError): Undone => {
+  const [issue] = error.issues
+  return new Undone({ ok: false, why: 'not_an_export', detail: `${[where, ...issue!.path].filter(step => step !== '').join('.') || 'the file'}: ${issue!.message}` })
 }
 
-/**
- * Fills an empty database with an exported shop, as its owner. All or nothing: what is not an export, or whose chain does
- * not hold, leaves the database as it was.
- */
-export async function importShop(admin: Sequelize, content: unknown): Promise<Imported> {
-  const read = exportContract.safeParse(content)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return { ok: false, why: 'not_an_export', detail: `${issue!.path.join('.') || 'the file'}: ${issue!.message}` }
+const BY_NAME = new Map(PORTABLE_TABLES.map(table => [table.name, table]))
+/** Begun by the schema, moved by what is written. */
+const MOVED_BY_ITSELF = 'book_head'
+
+const sizeOf = (value: unknown): number => typeof value === 'string' || Buffer.isBuffer(value) ? value.length : 8
+
+/** Gathers rows of one table and writes them, few enough at a time for any server's packet. */
+function inserter(sequelize: Sequelize, transaction: Transaction) {
+  let table: PortableTable | null = null
+  let rows: unknown[][] = []
+  let bytes = 0
+  const flush = async () => {
+    if (table !== null && rows.length > 0) {
+      const names = [...table.columns.keys()]
+      const marks = `(${names.map(() => '?').join(', ')})`
+      await sequelize.query(`INSERT INTO \`${table.name}\` (${names.map(name => `\`${name}\``).join(', ')}) VALUES ${rows.map(() => marks).join(', ')}`, { type: QueryTypes.INSERT, replacements: rows.flat(), transaction })
+    }
+    rows = []
+    bytes = 0
   }
-  const { tables, book } = read.data as unknown as { tables: Record<string, Record<string, unknown>[]>, book: { records: number, hash: string } }
+  const add = async (into: PortableTable, row: Record<string, unknown>) => {
+    const values = [...into.columns].map(([name, column]) => column.portable.back(row[name]))
+    const weighs = values.reduce<number>((sum, value) => sum + sizeOf(value), 0)
+    if (into !== table || rows.length >= MOST_ROWS || bytes + weighs > MOST_BYTES) await flush()
+    table = into
+    rows.push(values)
+    bytes += weighs
+  }
+  return { add, flush }
+}
+
+async function fill(admin: Sequelize, source: Readable, transaction: Transaction): Promise<Extract<Imported, { ok: true }>> {
+  const run = (sql: string) => admin.query(sql, { type: QueryTypes.RAW, transaction })
+  const [shops] = await admin.query<{ n: unknown }>('SELECT COUNT(*) AS n FROM shops', { type: QueryTypes.SELECT, transaction })
+  if (Number(shops!.n) > 0) throw new Undone({ ok: false, why: 'not_empty' })
+  await run('SET SESSION foreign_key_checks = 0')
+  // Begun by the schema; the export brings its own.
+  await run('DELETE FROM code_counters')
+  const { add, flush } = inserter(admin, transaction)
+  const seen = new Set<string>()
+  let book: z.output<typeof headContract> | null = null
+  let rows = 0
+  for await (const part of readExport(source)) {
+    if ('head' in part) {
+      const head = headContract.safeParse(part.head)
+      if (!head.success) throw notAnExport('', head.error)
+      book = head.data
+      continue
+    }
+    const table = BY_NAME.get(part.table)
+    if (!table) throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${part.table}: there is no such table` })
+    seen.add(table.name)
+    const row = table.row.safeParse(part.row)
+    if (!row.success) throw notAnExport(`tables.${table.name}.${part.index}`, row.error)
+    rows += 1
+    if (table.name !== MOVED_BY_ITSELF) await add(table, row.data)
+  }
+  await flush()
+  const missing = PORTABLE_TABLES.find(table => isMissing(table, seen, book!.version))
+  if (missing) throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${missing.name}: missing` })
+  await run('SET SESSION foreign_key_checks = 1')
+  const check = await verifyBook(admin, { transaction })
+  if (check.broken) throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
+  if (check.end.hash !== book!.book.hash || check.records !== book!.book.records) throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
+  return { ok: true, records: check.records, rows }
+}
+
+/** A number of the book that the trigger refuses is a gap in the file's records. */
+const isOutOfOrder = (error: unknown): boolean => (error as { parent?: { sqlState?: string } }).parent?.sqlState === '45000'
+
+/**
+ * Fills an empty database with an exported shop as it streams in, as its owner. All or nothing: what is not an export, whose chain does
+ * not hold, or whose rows are not what the book sealed, leaves the database as it was. A shop from before there were seals is sealed as
+ * it stands.
+ */
+export async function importShop(admin: Sequelize, source: Readable, nowMs: number): Promise<Imported> {
   try {
-    return await admin.transaction(async (transaction) => {
-      const run = (sql: string) => admin.query(sql, { type: QueryTypes.RAW, transaction })
-      const [shops] = await admin.query<{ n: unknown }>('SELECT COUNT(*) AS n FROM shops', { type: QueryTypes.SELECT, transaction })
-      if (Number(shops!.n) > 0) throw new Undone({ ok: false, why: 'not_empty' })
-      await run('SET SESSION foreign_key_checks = 0')
-      // Begun by the schema; the export brings its own.
-      for (const begun of ['book_head', 'code_counters']) await run(`DELETE FROM ${begun}`)
-      let rows = 0
-      for (const table of PORTABLE_TABLES) {
-        const mine = tables[table.name] ?? []
-        await insertRows(admin, table, mine, transaction)
-        rows += mine.length
-      }
-      await run('SET SESSION foreign_key_checks = 1')
-      const check = await verifyBook(admin, transaction)
-      if (check.broken) throw new Undone({ ok: false, why: 'chain_broken', detail: `record ${check.broken.id}: ${check.broken.why}` })
-      if (check.end.hash !== book.hash || check.records !== book.records) throw new Undone({ ok: false, why: 'chain_broken', detail: 'its end is not the one that the export names' })
-      return { ok: true, records: check.records, rows }
-    })
+    const done = await admin.transaction(transaction => fill(admin, source, transaction))
+    if (await isUnsealed(admin)) await sealRows(admin, nowMs, null)
+    return done
   }
   catch (error) {
     if (error instanceof Undone) return error.outcome
+    if (error instanceof NotJson) return { ok: false, why: 'not_json', detail: error.message }
+    if (isOutOfOrder(error)) return { ok: false, why: 'end_differs', detail: 'its records are not numbered one after the other' }
     throw error
   }
 }

@@ -21,13 +21,27 @@ export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
   .toSorted((a, b) => a.name < b.name ? -1 : 1)
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
-export const EXPORT_VERSION = 1
+export const EXPORT_VERSION = 2
+/** Read for ever: the first had no digests of rows. */
+const READ_VERSIONS = [1, EXPORT_VERSION] as const
+const SINCE_2 = ['event_rows']
 
-/** The whole export. What `docs/shop-export.schema.json` publishes, and what an import is checked against. */
-export const exportContract = z.strictObject({
-  format: z.literal(EXPORT_FORMAT), version: z.literal(EXPORT_VERSION), exportedAt: z.iso.datetime({ precision: 3 }),
+/** What stands before the tables. */
+export const headContract = z.strictObject({
+  format: z.literal(EXPORT_FORMAT), version: z.literal(READ_VERSIONS), exportedAt: z.iso.datetime({ precision: 3 }),
   /** The last record of the book and its hash, as an import must find them. */
   book: z.strictObject({ records: z.int(), hash: z.string().regex(/^[0-9a-f]{64}$/) }),
+})
+
+/** True for a table without a row that an export always has rows of, or that is not there though its version has it. */
+export const isMissing = (table: PortableTable, seen: ReadonlySet<string>, version: number): boolean =>
+  ALWAYS_FILLED.includes(table.name) && !seen.has(table.name) && !(version === 1 && SINCE_2.includes(table.name))
+/** A shop has these from its first minute. */
+const ALWAYS_FILLED = ['shops', 'users', 'events', 'book_head', 'code_counters', 'event_rows']
+
+/** The whole export. What `docs/shop-export.schema.json` publishes; an import reads its rows one by one. */
+export const exportContract = headContract.extend({
+  version: z.literal(EXPORT_VERSION),
   tables: z.strictObject(Object.fromEntries(PORTABLE_TABLES.map(table => [table.name, z.array(table.row)]))),
 })
 

@@ -8,7 +8,7 @@ const figure = () => decimal(13, 4)
 export const instruments = tableSpec('instruments', {
   kind: text<InstrumentKind>(16), name: text(), purpose: nullable(text<'meat' | 'mix'>(8)), readability: figure(),
   offsetC: celsius(), everyDays: int(), inUse: bool(),
-})
+}, ['name', 'everyDays', 'inUse', 'offsetC'])
 
 export const instrumentChecks = voidableSpec('instrument_checks', {
   instrumentId: int(), method: text<CheckMethod>(16), referenceValue: figure(), readValue: figure(), readTyped: text(64), errorValue: figure(),

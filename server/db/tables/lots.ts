@@ -21,18 +21,18 @@ export const lots = voidableSpec('lots', {
   method: text<CureMethod>(24), purpose: text<Purpose>(8), choiceId: nullable(text(64)), firstShare: nullable(share()), waterG: nullable(grams()), waterTyped: nullable(text(64)),
   mostPickUp: nullable(share()), weighedBackG: nullable(grams()), weighedBackTyped: nullable(text(64)), afterG: nullable(grams()), afterTyped: nullable(text(64)),
   sides: nullable(json<SideShares>()), recipeRevisionId: nullable(int()),
-})
+}, ['drainedAtMs', 'cureEndedAtMs', 'readyG', 'readyTyped', 'weighedBackG', 'weighedBackTyped', 'afterG', 'afterTyped', 'judgement'])
 
 export const pieces = voidableSpec('pieces', {
   lotId: int(), number: int(), meatLotId: int(), meatPieceId: nullable(int()), greenG: grams(), greenTyped: text(64), readings: int(), bag: nullable(int()),
-})
+}, ['greenG', 'greenTyped', 'readings'])
 
 export const lotIngredients = voidableSpec('lot_ingredients', {
   lotId: int(), ingredientLotId: int(), role: text<MixRole>(8),
   plannedG: grams(), weighedG: grams(), weighedTyped: text(64),
   /** 2 for what went on after the first draining. */
   application: int(), appliedAtMs: nullable(instant()), per: nullable(text<AmountKind>(12)), amount: nullable(grams()), pieceNumbers: nullable(json<number[]>()),
-})
+}, ['ingredientLotId', 'weighedG', 'weighedTyped'])
 
 export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId: int() })
 
@@ -41,7 +41,7 @@ export const holds = tableSpec('holds', {
   lotId: nullable(int()), meatLotId: nullable(int()), reason: text<HoldReason>(32), note: nullable(text(500)), placedAtMs: instant(),
   disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)), dispositionText: nullable(text(500)),
   disposedAtMs: nullable(instant()), disposedById: nullable(int()),
-})
+}, ['disposition', 'dispositionText', 'disposedAtMs', 'disposedById'])
 
 export const offcuts = voidableSpec('offcuts', {
   lotId: int(), kind: text<OffcutKind>(16), massG: grams(), massTyped: text(64), atMs: instant(), byId: int(),
@@ -50,7 +50,7 @@ export const offcuts = voidableSpec('offcuts', {
 export const packs = voidableSpec('packs', {
   code: text(16), lotId: int(), kind: text<'sliced' | 'ends'>(16), netG: grams(), netTyped: text(64),
   packedOn: day(), packedAtMs: instant(), packedById: int(), scaleId: nullable(int()), dispatchId: nullable(int()),
-})
+}, ['netG', 'netTyped', 'dispatchId'])
 
 export const dispatches = voidableSpec('dispatches', { customerId: int(), sentOn: day(), sentAtMs: instant(), sentById: int() })
 

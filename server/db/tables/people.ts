@@ -2,29 +2,30 @@ import type { Notation } from '#core/units/format'
 import type { RuleSet } from '#core/rules/rule-set'
 import type { Role } from '#shared/contracts/people'
 import { bool, day, decimal, instant, int, json, nullable, text } from '../column'
-import { tableSpec } from '../table'
+import { outsideBook, tableSpec } from '../table'
 
 export const shops = tableSpec('shops', {
   name: text(), zone: text(64), ruleSetId: text(32), houseTargetPpm: decimal(8, 3),
   houseFloorPpm: nullable(decimal(8, 3)), houseMaxPpm: nullable(decimal(8, 3)), turnEveryDays: decimal(3, 1), turnBy: text(5),
-})
+}, ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm'])
 
 /** Rule sets the shop confirmed or wrote itself. `own` is null for a shipped one. */
 export const ruleSets = tableSpec('rule_sets', {
   ruleSetId: text(64), own: nullable(json<RuleSet>()), confirmedBy: nullable(text()), confirmedOn: nullable(day()), reference: nullable(text()), atMs: instant(),
-})
+}, ['own', 'confirmedBy', 'confirmedOn', 'reference', 'atMs'])
 
-export const users = tableSpec('users', {
+/** How someone writes figures is theirs alone: it is no record, and counts in no digest. */
+export const users = { ...tableSpec('users', {
   signIn: text(64), name: text(), initials: text(8), role: text<Role>(16), passwordHash: text(),
   notation: json<Notation>(), active: bool(), pinHash: nullable(text()),
-})
+}, ['name', 'initials', 'role', 'passwordHash', 'pinHash', 'notation', 'active']), unsealed: ['notation'] }
 
 /** Browsers that are signed in. A shared one is a station: its records are signed with PINs. */
-export const sessions = tableSpec('sessions', {
+export const sessions = outsideBook(tableSpec('sessions', {
   tokenHash: text(64), userId: int(), station: text(120), shared: bool(), startedAtMs: instant(), endsAtMs: instant(),
   endedAtMs: nullable(instant()), signerId: nullable(int()), signedUntilMs: nullable(instant()),
-})
+}, ['endedAtMs', 'signerId', 'signedUntilMs']))
 
-export const signInAttempts = tableSpec('sign_in_attempts', {
+export const signInAttempts = outsideBook(tableSpec('sign_in_attempts', {
   kind: text<'password' | 'pin'>(8), signIn: text(64), address: text(64), atMs: instant(), succeeded: bool(),
-})
+}, ['succeeded']))

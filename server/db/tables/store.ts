@@ -4,14 +4,14 @@ import type { NitrateCompound, NitriteCompound } from '#core/cure/agent'
 import type { Allergen } from '#shared/contracts/allergens'
 import type { ArrivalChecks, CuttingKind, IngredientKind, MeatState, MixRole, StockMoveKind } from '#shared/contracts/store'
 import { blob, bool, celsius, day, grams, instant, int, json, nullable, share, text } from '../column'
-import { tableSpec, voidableSpec } from '../table'
+import { outsideBook, tableSpec, voidableSpec } from '../table'
 
 export const parties = tableSpec('parties', {
   kind: text<'supplier' | 'customer'>(16), name: text(), contact: nullable(text()), approval: nullable(text(120)), note: nullable(text(500)),
-})
+}, ['name', 'contact', 'approval', 'note'])
 
-/** Photos and certificates, kept whole and never changed. */
-export const files = tableSpec('files', { sha256: text(64), name: text(), mime: text(64), bytes: int(), content: blob(), atMs: instant(), byId: int() })
+/** Photos and certificates, kept whole and never changed. They come before the record that names them, which seals them: by their hash. */
+export const files = { ...outsideBook(tableSpec('files', { sha256: text(64), name: text(), mime: text(64), bytes: int(), content: blob(), atMs: instant(), byId: int() })), unsealed: ['content'] }
 
 export const deliveries = voidableSpec('deliveries', {
   code: text(16), supplierId: int(), document: nullable(text()), photoId: nullable(int()), note: nullable(text(500)), receivedAtMs: instant(), receivedById: int(),
@@ -23,7 +23,7 @@ export const meatLots = voidableSpec('meat_lots', {
   weightG: grams(), weightTyped: text(64), scaleId: nullable(int()),
   temperatureC: celsius(), temperatureTyped: text(32), thermometerId: nullable(int()), offsetC: celsius(),
   packDate: nullable(day()), state: text<MeatState>(16), checks: nullable(json<ArrivalChecks>()), note: nullable(text(500)), receivedAtMs: instant(), receivedById: int(),
-})
+}, ['supplierLot', 'weightG', 'weightTyped', 'state'])
 
 /** One cut of the knife: a delivery's meat or a piece of it divided, with what was not meat to cure. */
 export const cuttings = voidableSpec('cuttings', {
@@ -39,7 +39,7 @@ export const ingredientLots = voidableSpec('ingredient_lots', {
   nitriteFraction: share(), nitriteAs: text<NitriteCompound>(8), nitrateFraction: share(), saltFraction: share(), labelTolerance: share(),
   agentKind: nullable(text<AgentKind>(20)), nitrateAs: text<NitrateCompound>(8), sugarFraction: share(), waterFraction: share(), allergens: nullable(json<Allergen[]>()), iodised: bool(),
   openedAtMs: nullable(instant()), receivedAtMs: instant(), receivedById: int(),
-})
+}, ['openedAtMs'])
 
 /** Grams that left an ingredient lot other than into a lot, and counts: then `massG` is counted less book. */
 export const stockMoves = voidableSpec('stock_moves', {

@@ -1,6 +1,7 @@
 import type { Store } from '../../db/store'
 import { refuse, type Answer, type WriteContext, type Writer } from '../context'
 import { appendEvents } from './append-events'
+import { ClockAsked } from './clock'
 
 export interface WriteRequest {
   /** Made by the client, once for one press of a button, however often it is sent. */
@@ -42,6 +43,7 @@ export async function writeOnce<T>(
   }
   catch (error) {
     if (error instanceof RolledBack) return error.answer
+    if (error instanceof ClockAsked) return error.refusal
     const duplicate = duplicateOf(error)
     // Two voids of one record at the same moment: the table lets one through.
     if (duplicate?.startsWith('voids')) return { ...refuse('already_voided'), status: 409 }

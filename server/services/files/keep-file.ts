@@ -20,8 +20,13 @@ export async function keepFile(tables: Tables, file: { name: string, content: Bu
 
 const view = ({ id, sha256, name, mime, bytes }: FileView): FileView => ({ id, sha256, name, mime, bytes })
 
-/** True for no file and for one that is kept. */
-export const knownFile = async (tables: Tables, id: number | null): Promise<boolean> => id === null || await tables.files.count({ id }) === 1
+/** True for no file and for one that is kept; the record that names it then seals it, by its content's hash. */
+export async function knownFile(tables: Tables, id: number | null): Promise<boolean> {
+  if (id === null) return true
+  const known = await tables.files.count({ id }) === 1
+  if (known) tables.book.touch('files', [id])
+  return known
+}
 
 /** Files by id, without their content. */
 export async function fileViews(tables: Tables, ids: readonly number[]): Promise<Map<number, FileView>> {
