@@ -1,6 +1,7 @@
-import { defineEventHandler, getQuery, setResponseHeader } from 'h3'
+import { defineEventHandler, getQuery } from 'h3'
 import { appState } from '../http/app-state'
-import { readBytes } from '../http/read-bytes'
+import { LARGEST_FILE_BYTES } from '#shared/contracts/files'
+import { readBody } from '../http/read-body'
 import { refuse, replyAnswer, replyFailure, replyRefusal } from '../http/reply'
 import { atDoor, isSameOrigin, WRITERS } from '../http/session'
 import { keepFile } from '../services/files/keep-file'
@@ -12,13 +13,9 @@ export default defineEventHandler(async (event) => {
     const at = await atDoor(event)
     if (!at) return replyRefusal(event, refuse('not_signed_in'))
     if (!WRITERS.includes(at.user.role)) return replyRefusal(event, refuse('not_your_role', { role: at.user.role }))
-    const content = await readBytes(event)
-    if (!content.ok) {
-      // What was not read is not waited for.
-      setResponseHeader(event, 'connection', 'close')
-      return replyRefusal(event, content)
-    }
-    return replyAnswer(event, await keepFile(appState().store.tables, { name: String(getQuery(event).name ?? ''), content: content.value }, { byId: at.user.id, nowMs: Date.now() }))
+    const content = await readBody(event, LARGEST_FILE_BYTES)
+    if (content === null) return replyRefusal(event, refuse('file_too_large', { bytes: LARGEST_FILE_BYTES }))
+    return replyAnswer(event, await keepFile(appState().store.tables, { name: String(getQuery(event).name ?? ''), content }, { byId: at.user.id, nowMs: Date.now() }))
   }
   catch (error) {
     return replyFailure(event, error)

@@ -3,7 +3,7 @@ import type { z } from 'zod'
 import { faultsOf } from '#shared/contracts/issues'
 import type { Answer } from '../services/context'
 import { refuse, replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
-import { readJson } from './read-json'
+import { LARGEST_DOOR_BYTES, readJson } from './read-json'
 import { isSameOrigin } from './session'
 
 /** A message that is no record of the shop's: signing in and out, a PIN. Same origin and understood, like every other. */
@@ -11,7 +11,7 @@ export const doorRoute = <S extends z.ZodType, T>(contract: S, act: (event: H3Ev
   defineEventHandler(async (event) => {
     try {
       if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
-      const body = await readJson(event)
+      const body = await readJson(event, LARGEST_DOOR_BYTES)
       if (!body.ok) return replyRefusal(event, body)
       const input = contract.safeParse(body.value)
       return input.success ? replyAnswer(event, await act(event, input.data)) : replyFaults(event, faultsOf(input.error))

@@ -37,7 +37,9 @@ async function tokenOf(event: H3Event, nowMs: number): Promise<string | undefine
 export async function atDoor(event: H3Event): Promise<OpenSession | null> {
   const nowMs = Date.now()
   const token = await tokenOf(event, nowMs)
-  return token === undefined ? null : await openSession(appState().store.tables, token, nowMs)
+  const at = token === undefined ? null : await openSession(appState().store.tables, token, nowMs)
+  event.context.userId = at?.user.id
+  return at
 }
 
 /** Who reads: on a shared tablet nobody reads as more than a maker, whoever opened it. */

@@ -15,5 +15,6 @@ export function problemOf(status: number, code: string, params: FieldFault['para
 
 const TITLES: Record<number, string> = {
   400: 'Cannot be read', 401: 'Sign in first', 403: 'Not allowed', 404: 'Not found', 409: 'Already done', 413: 'Too large',
+  415: 'Cannot be read',
   422: 'Cannot be recorded', 429: 'Too many tries', 500: 'Our fault', 503: 'The records cannot be reached', 507: 'No room left',
 }

@@ -1,5 +1,7 @@
 import { defineEventHandler, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
+import { localDay } from '#core/calendar/local-day'
+import { CLOCK_SEEN } from '#shared/contracts/clock'
 import { clientKey } from '#shared/contracts/fields'
 import { faultsOf } from '#shared/contracts/issues'
 import type { Role, SignedIn } from '#shared/contracts/people'
@@ -47,8 +49,9 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) => d
     if (!input.success) return replyFaults(event, faultsOf(input.error))
     const { store } = appState()
     const requestHash = sha256(`${event.path}\n${JSON.stringify(body.value)}`)
-    const nowMs = Date.now()
-    const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone: await shopZone() }
+    const [nowMs, zone] = [Date.now(), await shopZone()]
+    const clockRight = getRequestHeader(event, CLOCK_SEEN) === localDay(nowMs, zone)
+    const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone, clockRight }
     const answer = await writeOnce(store, { clientKey: key.data, requestHash }, writer, ctx => route.write(ctx, input.data, event, at))
     if (answer.ok && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
     return replyAnswer(event, answer)
