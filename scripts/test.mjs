@@ -37,7 +37,7 @@ await main(async () => {
     // Two lanes, for two cores; neither reads what the other writes. The build comes first, as in a clone that was never tested.
     const built = step('build', ensureBuild)
     const prepared = built.then(async ({ entry }) => {
-      database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { durable: false, manyDatabases: true }))
+      database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { durable: false }))
       return { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_ADMIN_URL: database.adminUrl, TEST_APP_ENTRY: entry }
     })
     const lanes = await Promise.allSettled([

@@ -4,10 +4,10 @@ import { stopPid, until } from './processes.mjs'
 
 const READY_WITHIN_MS = 60_000
 
-/** Starts the built application on loopback and waits until it answers "ready". `onLine` gets what it prints. */
-export async function startApp({ entry, port, databaseUrl, sessionSecret, demo = false, pidFile = null, env = {}, onLine = () => {} }) {
+/** Starts the built application on loopback, as `user` where one is named, and waits until it answers "ready". `onLine` gets what it prints. */
+export async function startApp({ entry, port, databaseUrl, sessionSecret, demo = false, user = null, pidFile = null, env = {}, onLine = () => {} }) {
   const child = spawn(process.execPath, [entry], {
-    detached: true, stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true, stdio: ['ignore', 'pipe', 'pipe'], ...(user ? { uid: user.uid, gid: user.gid, cwd: '/' } : {}),
     env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), DATABASE_URL: databaseUrl, DATABASE_ADMIN_URL: '', SESSION_SECRET: sessionSecret, VELDMOOR_DEMO: demo ? '1' : '', ...env },
   })
   let ended = false

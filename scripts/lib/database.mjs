@@ -5,7 +5,6 @@ import { ensureMariadb, ensureNodePackages } from './packages.mjs'
 import { at, stateFolder } from './paths.mjs'
 import { livingPid } from './processes.mjs'
 import { Advice } from './steps.mjs'
-import { importSource } from './typescript.mjs'
 
 /** Which database a command is about: `--demo`, DATABASE_ADMIN_URL, or the shop's private one. */
 export function whichDatabase(argv) {
@@ -33,7 +32,7 @@ export async function withDatabase(argv, work, { resting = false, create = false
   const dataDir = join(folder, 'data')
   const portFile = join(folder, 'port')
   if (livingPid(join(folder, 'mariadb.pid'), dataDir) !== null && existsSync(portFile)) {
-    return await work(urlsOf(folder, Number(readFileSync(portFile, 'utf8'))))
+    return await work(await urlsOf(folder, Number(readFileSync(portFile, 'utf8'))))
   }
   await ensureMariadb()
   const database = await startMariadb(folder)
@@ -42,20 +41,5 @@ export async function withDatabase(argv, work, { resting = false, create = false
   }
   finally {
     await database.stop()
-  }
-}
-
-/** Drops every table of the database, for a back-up to take their place. */
-export async function dropTables(adminUrl) {
-  const { connect } = await importSource('server/db/connect.ts')
-  const admin = connect(adminUrl, 1)
-  try {
-    const rows = await admin.query('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()', { type: 'SELECT' })
-    await admin.query('SET foreign_key_checks = 0', { type: 'RAW' })
-    for (const { name } of rows) await admin.query(`DROP TABLE \`${name}\``, { type: 'RAW' })
-    return `${rows.length} tables taken away`
-  }
-  finally {
-    await admin.close()
   }
 }

@@ -8,12 +8,12 @@ import { createGunzip, createGzip } from 'node:zlib'
 import { whereIs } from './packages.mjs'
 import { Advice } from './steps.mjs'
 
-const databaseOf = adminUrl => decodeURIComponent(new URL(adminUrl).pathname.slice(1))
+export const databaseOf = adminUrl => decodeURIComponent(new URL(adminUrl).pathname.slice(1))
 
 /** A client program on the database of an address; the password goes by the environment, where `ps` does not show it. */
 function client(program, adminUrl, args) {
   const { hostname, port, username, password } = new URL(adminUrl)
-  const child = spawn(whereIs(program), ['--no-defaults', `--host=${hostname}`, `--port=${port || 3306}`, '--protocol=tcp', `--user=${decodeURIComponent(username)}`, '--default-character-set=utf8mb4', ...args], {
+  const child = spawn(whereIs(program), ['--no-defaults', `--host=${hostname}`, `--port=${port || 3306}`, '--protocol=tcp', `--user=${decodeURIComponent(username)}`, '--default-character-set=utf8mb4', '--max-allowed-packet=256M', ...args], {
     stdio: ['pipe', 'pipe', 'pipe'], env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) },
   })
   let said = ''
@@ -49,7 +49,7 @@ const sha256Of = async (path) => {
 export async function dumpTo(adminUrl, path) {
   mkdirSync(dirname(path), { recursive: true })
   const half = `${path}.part`
-  const { child, ended } = client('mariadb-dump', adminUrl, ['--single-transaction', '--quick', '--hex-blob', '--skip-lock-tables', '--no-tablespaces', databaseOf(adminUrl)])
+  const { child, ended } = client('mariadb-dump', adminUrl, ['--single-transaction', '--quick', '--hex-blob', '--skip-lock-tables', '--no-tablespaces', '--skip-triggers', databaseOf(adminUrl)])
   child.stdin.end()
   const { watch, complete } = tailWatch()
   try {
@@ -75,9 +75,12 @@ export async function checkDump(path) {
   if (!complete()) throw new Advice(`${path} is not a whole back-up: its end is missing. Nothing was changed.`)
 }
 
-/** Puts a dump in the place of whatever the database holds. */
+/** Loads a dump into a database. What the client says about a bad statement is the reason that is given. */
 export async function loadFrom(adminUrl, path) {
-  const { child, ended } = client('mariadb', adminUrl, [databaseOf(adminUrl)])
+  // Whatever the server's own mode: the dump's quotes mean what they say. Its writer sets that itself.
+  const { child, ended } = client('mariadb', adminUrl, ['--init-command=SET SESSION sql_mode=\'NO_ENGINE_SUBSTITUTION\'', databaseOf(adminUrl)])
   child.stdout.resume()
-  await Promise.all([pipeline(createReadStream(path), createGunzip(), child.stdin), ended])
+  const piped = pipeline(createReadStream(path), createGunzip(), child.stdin)
+  const [sent, done] = await Promise.allSettled([piped, ended])
+  for (const one of [done, sent]) if (one.status === 'rejected') throw one.reason
 }

@@ -1,7 +1,9 @@
 import { mkdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { APPLICATION_USER, isRoot, systemUser, userReaches } from './accounts.mjs'
 import { startApp } from './app-server.mjs'
 import { ensureBuild } from './build.mjs'
+import { keepRunning } from './keep-running.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { ensureMariadb, ensureNodePackages } from './packages.mjs'
 import { livingPid, portIsTaken, stopLeftover, takeLock } from './processes.mjs'
@@ -10,7 +12,6 @@ import { prepare } from './prepare.mjs'
 import { Advice, step } from './steps.mjs'
 
 const USUAL_PORT = 4750
-const ENDED_BY_ITSELF = 'a server ended by itself'
 
 /** `--port N` and `--fresh`; PORT from the environment is the other way. */
 export function readOptions(argv, env = process.env) {
@@ -41,25 +42,23 @@ function listenForStop() {
   return stop
 }
 
-/** Holds the start command up until a signal, or until one of its servers ends by itself. */
-async function untilStopped(stop, servers) {
-  while (stop.why === null) {
-    await new Promise((resolve) => {
-      stop.wake = resolve
-      setTimeout(resolve, 500)
-    })
-    if (servers.some(server => !server.isRunning())) stop.why ??= ENDED_BY_ITSELF
-  }
+/** Whom the application runs as: as root a user of its own, or nobody. */
+async function applicationUser(entry) {
+  if (!isRoot()) return null
+  const user = await systemUser(APPLICATION_USER)
+  if (await userReaches(user.name, '-r', entry) && await userReaches(user.name, '-x', process.execPath)) return user
+  if (process.env.VELDMOOR_AS_ROOT === '1') return null
+  throw new Advice(`The application is not run as root, and its own user (${user.name}) cannot read ${entry}. Put the program where every user may read it, /srv say, or start it as an ordinary user. In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.`)
 }
 
 /** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock. */
-export async function serve({ name, demo, options, databaseUrl = null, adminUrl = null, sessionSecret = null, announce }) {
+export async function serve({ name, demo, options, databaseUrl = null, adminUrl = null, sessionSecret = null, env = {}, announce }) {
   const folder = join(stateFolder(), name)
   mkdirSync(folder, { recursive: true })
   const lock = join(folder, 'lock')
   const holder = takeLock(lock, 'scripts/')
   if (holder !== null) throw new Advice(`It is running already (process ${holder}). Stop that one first, with Ctrl-C or: kill ${holder}`)
-  const servers = []
+  const keepers = []
   const stop = listenForStop()
   let starting = null
   try {
@@ -69,35 +68,35 @@ export async function serve({ name, demo, options, databaseUrl = null, adminUrl 
     await stopLeftover(appPid, at('.output'))
     if (options.fresh && !databaseUrl) {
       await stopLeftover(join(folder, 'mariadb.pid'), join(folder, 'data'))
-      for (const part of ['data', 'installed', 'secrets.json']) rmSync(join(folder, part), { recursive: true, force: true })
+      for (const part of ['data', 'installed', 'private', 'secrets.json']) rmSync(join(folder, part), { recursive: true, force: true })
     }
     if (await portIsTaken(options.port)) throw new Advice(`Port ${options.port} is taken by another program. Choose one with --port N.`)
-    starting = databaseUrl ? null : startMariadb(folder).then((db) => { servers.push(db); return db })
+    starting = databaseUrl ? null : startMariadb(folder)
     // Building may take a minute: a database that fails meanwhile is reported by its own step.
     starting?.catch(() => {})
     const build = await step('build', ensureBuild)
     const database = starting && await step('database', () => starting)
+    if (database) keepers.push({ name: 'MariaDB', server: database, start: () => startMariadb(folder, { port: database.port }) })
     // Without the owner's address, another process has brought the schema up to date, or the application says what it lacks.
     if (database || adminUrl) await step('schema', () => prepare(database ?? { adminUrl, url: databaseUrl }))
-    const app = await step('application', async () => {
-      const started = await startApp({
-        entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
-        demo, pidFile: appPid, onLine: showLine,
-      })
-      servers.unshift(started)
-      return started
+    const user = await applicationUser(build.entry)
+    const start = () => startApp({
+      entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
+      demo, user, pidFile: appPid, onLine: showLine, env: { ...env, ...(database ? { DATA_FOLDER: folder } : {}) },
     })
+    const app = await step('application', start)
+    keepers.unshift({ name: 'The application', server: app, start })
     if (stop.why === null) {
       announce(app.address)
-      await untilStopped(stop, servers)
+      await keepRunning(keepers, stop, line => console.log(`  ${new Date().toISOString()} ${line}`))
     }
   }
   finally {
     if (stop.why) console.log(`\n  ${stop.why}: stopping`)
     // A database that was still starting is stopped too.
-    await Promise.allSettled([starting])
-    for (const server of servers) await server.stop()
+    const [begun] = await Promise.allSettled([starting])
+    for (const { server } of keepers) await server.stop()
+    if (begun.status === 'fulfilled' && begun.value && !keepers.some(({ server }) => server === begun.value)) await begun.value.stop()
     if (livingPid(lock, 'scripts/') === process.pid) rmSync(lock, { force: true })
   }
-  if (stop.why === ENDED_BY_ITSELF) process.exitCode = 1
 }

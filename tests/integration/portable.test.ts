@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
@@ -44,7 +45,7 @@ describe('a back-up', () => {
     const { code, output } = await runScript('backup', [file()], on(shop))
     expect(code, output).toBe(0)
     const { end } = (await owner.get('/api/book/check')).body
-    expect(output).toContain(`Book unbroken up to record ${end.id}, hash ${end.hash}`)
+    expect(output).toContain(`Book unbroken up to record ${end.id}. Its seal, to note on paper: ${end.id}:${end.hash}`)
     expect(readdirSync(folder)).toEqual(['shop.sql.gz'])
   })
   it('put into another database gives the same rows to the last, the same book, and a shop that opens', async () => {
@@ -78,20 +79,52 @@ describe('a back-up', () => {
     expect((await runScript('restore', [join(folder, 'nowhere')], on(other))).output).toContain('There is no file')
     expect(await sums(other.sql)).toEqual(before)
   })
-  it('in which a record was changed is restored with the record named, and the way back', async () => {
-    const forged = join(folder, 'forged.sql.gz')
-    writeFileSync(forged, gzipSync(gunzipSync(readFileSync(file())).toString('utf8').replace('pressed the wrong', 'PRESSED THE WRONG').replace('undone within ten minutes', 'UNDONE within ten minutes')))
-    const [{ id }] = await shop.sql<{ id: number }>('SELECT id FROM events WHERE kind = \'voided\' ORDER BY id LIMIT 1') as [{ id: number }]
-    const { code, output } = await runScript('restore', [forged], on(other))
+  const doctored = (name: string, change: (text: string) => string) => {
+    const path = join(folder, name)
+    writeFileSync(path, gzipSync(change(gunzipSync(readFileSync(file())).toString('latin1')), { level: 1 }))
+    return path
+  }
+  const beside = async () => (await other.sql<{ name: string }>('SELECT schema_name AS name FROM information_schema.schemata WHERE schema_name LIKE ?', [`${new URL(other.url).pathname.slice(1)}\\_%`])).map(row => row.name)
+  it('that breaks off midway leaves the shop that was there, and says so', async () => {
+    const before = await sums(other.sql)
+    const bad = doctored('bad.sql.gz', text => text.replace('CREATE TABLE `users`', 'CREATE TABL `users`'))
+    const { code, output } = await runScript('restore', [bad], on(other))
     expect(code).toBe(1)
-    expect(output).toContain(`BROKEN: record ${id} of the restored book`)
-    const [, aside] = /npm run restore (\S+before-restore\S+)/.exec(output)!
-    const verify = await runScript('verify-book', [], on(other))
-    expect(verify).toMatchObject({ code: 1, output: expect.stringContaining(`BROKEN: record ${id} does not fit its hash`) })
+    expect(output).toContain('The shop that was there stands as it was')
+    expect(output).toMatch(/could not be loaded: .*You have an error in your SQL syntax/)
+    expect(await sums(other.sql)).toEqual(before)
+    expect(await beside()).toEqual([])
+    expect((await runScript('verify-book', [], on(other))).output).toContain('The chain is unbroken')
+  })
+  it('in which a record was changed leaves the shop that was there, unless it is wanted all the same', async () => {
+    const before = await sums(other.sql)
+    const forged = doctored('forged.sql.gz', text => text.replace('pressed the wrong', 'PRESSED THE WRONG').replace('undone within ten minutes', 'UNDONE within ten minutes'))
+    const [{ id }] = await shop.sql<{ id: number }>('SELECT id FROM events WHERE kind = \'voided\' ORDER BY id LIMIT 1') as [{ id: number }]
+    const refused = await runScript('restore', [forged], on(other))
+    expect(refused.code).toBe(1)
+    expect(refused.output).toContain(`BROKEN: Record ${id} does not fit its seal`)
+    expect(refused.output).toContain('The shop that was there stands as it was')
+    expect(await sums(other.sql)).toEqual(before)
+    const taken = await runScript('restore', [forged, '--even-broken'], on(other))
+    expect(taken.code).toBe(1)
+    const [, aside] = /npm run restore (\S+before-restore\S+)/.exec(taken.output)!
+    expect(await runScript('verify-book', [], on(other))).toMatchObject({ code: 1, output: expect.stringContaining(`BROKEN: Record ${id} does not fit its seal`) })
     expect((await runScript('restore', [aside!], on(other))).code).toBe(0)
     expect((await runScript('verify-book', [], on(other))).output).toContain('The chain is unbroken')
+    expect(await sums(other.sql)).toEqual(before)
+    expect(await beside()).toEqual([])
     for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-'))) rmSync(resolve('backups', name))
     await other.drop()
+  })
+  it('whose rows were changed is told too: the book seals them', async () => {
+    const target = await freshDatabase()
+    const doctoredHold = doctored('hold.sql.gz', text => text.replace(/(INSERT INTO `fridges` VALUES\s*\(\d+,')/, '$1Other '))
+    const { code, output } = await runScript('restore', [doctoredHold], on(target))
+    expect(code).toBe(1)
+    expect(output).toMatch(/BROKEN: Row \d+ of fridges is not what its last record sealed/)
+    expect(await target.sql('SELECT id FROM shops')).toEqual([])
+    for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-'))) rmSync(resolve('backups', name))
+    await target.drop()
   })
 })
 
@@ -132,13 +165,41 @@ describe('the whole shop as JSON', () => {
       writeFileSync(path, JSON.stringify(copy))
       return await runScript('import', [path], on(database))
     }
-    expect(await attempt((copy) => { copy.tables.events[6].typed = '{}' })).toMatchObject({ code: 1, output: expect.stringContaining('record 7: changed') })
-    expect(await attempt((copy) => { copy.tables.events.pop() })).toMatchObject({ code: 1, output: expect.stringContaining('not whole') })
+    expect(await attempt((copy) => { copy.tables.events[6].typed = '{}' })).toMatchObject({ code: 1, output: expect.stringContaining('Record 7 does not fit its seal') })
+    expect(await attempt((copy) => { copy.tables.users.push({ ...copy.tables.users[0], id: 99, sign_in: 'backdoor' }) })).toMatchObject({ code: 1, output: expect.stringContaining('Row 99 of users was written by no record') })
+    expect(await attempt((copy) => { copy.tables.pieces[0].green_g = '9999.0000' })).toMatchObject({ code: 1, output: expect.stringContaining('of pieces is not what its last record sealed') })
+    expect(await attempt((copy) => { copy.tables.events.splice(4, 1) })).toMatchObject({ code: 1, output: expect.stringContaining('not numbered one after the other') })
+    expect(await attempt((copy) => { copy.tables.ghosts = [{ id: 1 }] })).toMatchObject({ code: 1, output: expect.stringContaining('there is no such table') })
+    expect(await attempt((copy) => { delete copy.tables.users })).toMatchObject({ code: 1, output: expect.stringContaining('tables.users') })
+    expect(await attempt((copy) => { copy.tables.events.pop() })).toMatchObject({ code: 1, output: expect.stringContaining('not what its book says') })
     expect(await attempt((copy) => { copy.tables.lots[0].thickness_mm = 'thick' })).toMatchObject({ code: 1, output: expect.stringContaining('tables.lots.0.thickness_mm') })
     expect(await attempt((copy) => { copy.format = 'other' })).toMatchObject({ code: 1, output: expect.stringContaining('not a whole shop') })
-    writeFileSync(path, '{"format":')
-    expect((await runScript('import', [path], on(database))).output).toContain('is no JSON')
+    for (const text of ['{"format":', '', 'a letter', JSON.stringify(exported).slice(0, -200)]) {
+      writeFileSync(path, text)
+      expect((await runScript('import', [path], on(database))).output).toMatch(/is no JSON|not a whole shop/)
+    }
     expect(await database.sql('SELECT * FROM shops')).toEqual([])
+    await database.drop()
+  })
+  it('of the first version, from before rows were sealed, is read and sealed as it stands', async () => {
+    const database = await freshDatabase({ ready: false })
+    const path = join(folder, 'first.json')
+    const copy = structuredClone(exported)
+    copy.version = 1
+    // A book without digests: each hash as it was made then.
+    delete copy.tables.event_rows
+    let hash = '0'.repeat(64)
+    for (const row of copy.tables.events) {
+      hash = createHash('sha256').update(JSON.stringify([hash, row.id, row.kind, row.user_id, row.who, row.station, Date.parse(row.at), row.zone, row.arithmetic, row.typed, row.computed, row.reason, row.subjects, row.voids_id, row.clock_behind])).digest('hex')
+      row.hash = hash
+    }
+    copy.book.hash = copy.tables.book_head[0].hash = hash
+    writeFileSync(path, JSON.stringify(copy, null, 2))
+    const imported = await runScript('import', [path], on(database))
+    expect(imported.code, imported.output).toBe(0)
+    const verified = await runScript('verify-book', [], on(database))
+    expect(verified).toMatchObject({ code: 0, output: expect.stringMatching(/(\d{3,}) rows held against them/) })
+    expect((await database.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 1'))[0]!.kind).toBe('rows_sealed')
     await database.drop()
   })
   it('is for the owner alone', async () => {
