@@ -10,6 +10,7 @@ export const INSPECTOR = { signIn: 'cyd', password: 'reading only here' }
 
 export interface TestShop {
   address: string
+  pid: number | undefined
   databaseUrl: string
   adminUrl: string
   client: () => Client
@@ -41,7 +42,7 @@ export async function openTestShop({ demo = false, setUp = true } = {}): Promise
     }
   }
   return {
-    address: app.address, databaseUrl: database.url, adminUrl: database.adminUrl, client, signedIn,
+    address: app.address, pid: app.pid, databaseUrl: database.url, adminUrl: database.adminUrl, client, signedIn,
     sql: database.sql,
     another: start,
     close: async () => {
