@@ -17,18 +17,27 @@ export interface AgentType {
 const agent = (given: Partial<CuringAgent>): CuringAgent =>
   ({ nitriteFraction: 0, nitriteAs: 'NaNO2', nitrateFraction: 0, saltFraction: 0, labelTolerance: 0, ...given })
 
-/** The agents of the trade. Source: the labels they are sold under; tolerance of no. 1 and 2 a common specification, 6.0 to 6.5 %. */
-export const AGENT_TYPES: readonly AgentType[] = [
-  { kind: 'no_1', usual: CURING_SALT_NO_1, fromCertificate: false, use: 'anything' },
-  { kind: 'no_2', usual: agent({ nitriteFraction: 0.0625, nitrateFraction: 0.04, saltFraction: 0.8975, labelTolerance: 0.0025 }), fromCertificate: false, use: 'long_dried' },
-  { kind: 'nitrite_salt', usual: agent({ nitriteFraction: 0.006, saltFraction: 0.994, labelTolerance: 0.0003 }), fromCertificate: false, use: 'anything' },
-  { kind: 'home_cure', usual: agent({ nitriteFraction: 0.005, nitrateFraction: 0.005, saltFraction: 0.85, sugarFraction: 0.14, labelTolerance: 0.0003 }), fromCertificate: false, use: 'anything' },
-  { kind: 'vegetable_powder', usual: agent({ nitriteFraction: 0.02, saltFraction: 0.5, labelTolerance: 0.002 }), fromCertificate: true, use: 'anything' },
-  { kind: 'potassium_nitrite', usual: agent({ nitriteFraction: 0.98, nitriteAs: 'KNO2', labelTolerance: 0.02 }), fromCertificate: false, use: 'anything' },
-  { kind: 'saltpetre', usual: agent({ nitrateFraction: 1, nitrateAs: 'KNO3' }), fromCertificate: false, use: 'anything' },
-  { kind: 'own', usual: CURING_SALT_NO_1, fromCertificate: true, use: 'anything' },
-]
+const type = (kind: AgentKind, usual: CuringAgent, more: Partial<AgentType> = {}): AgentType => ({ kind, usual, fromCertificate: false, use: 'anything', ...more })
+
+/**
+ * Every agent there is, none left out: the compiler asks for each. Source: the labels they are sold under; tolerance of no. 1 and 2 a
+ * common specification, 6.0 to 6.5 %. A bulk mix is stored as the kind of its agent; `mix` stands only for one whose agent nobody
+ * recorded, and is held to the strictest use.
+ */
+const TYPES: Record<AgentKind, AgentType> = {
+  no_1: type('no_1', CURING_SALT_NO_1),
+  no_2: type('no_2', agent({ nitriteFraction: 0.0625, nitrateFraction: 0.04, saltFraction: 0.8975, labelTolerance: 0.0025 }), { use: 'long_dried' }),
+  nitrite_salt: type('nitrite_salt', agent({ nitriteFraction: 0.006, saltFraction: 0.994, labelTolerance: 0.0003 })),
+  home_cure: type('home_cure', agent({ nitriteFraction: 0.005, nitrateFraction: 0.005, saltFraction: 0.85, sugarFraction: 0.14, labelTolerance: 0.0003 })),
+  vegetable_powder: type('vegetable_powder', agent({ nitriteFraction: 0.02, saltFraction: 0.5, labelTolerance: 0.002 }), { fromCertificate: true }),
+  potassium_nitrite: type('potassium_nitrite', agent({ nitriteFraction: 0.98, nitriteAs: 'KNO2', labelTolerance: 0.02 })),
+  saltpetre: type('saltpetre', agent({ nitrateFraction: 1, nitrateAs: 'KNO3' })),
+  own: type('own', CURING_SALT_NO_1, { fromCertificate: true }),
+  mix: type('mix', CURING_SALT_NO_1, { fromCertificate: true, use: 'long_dried' }),
+}
+/** What is received under a label; a mix is made here. */
+export const AGENT_TYPES: readonly AgentType[] = Object.values(TYPES).filter(one => one.kind !== 'mix')
 /** Of these, nearly all is nitrite: under a gram is a batch, and one gram can kill. */
 export const isNearlyPure = (a: Pick<CuringAgent, 'nitriteFraction'>): boolean => a.nitriteFraction > 0.2
 
-export const agentType = (kind: AgentKind): AgentType => AGENT_TYPES.find(type => type.kind === kind) ?? AGENT_TYPES[0]!
+export const agentType = (kind: AgentKind): AgentType => TYPES[kind]

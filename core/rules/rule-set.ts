@@ -35,6 +35,8 @@ export interface RuleSet {
   floorPpm: Ppm | null
   floorSource: string
   rows: readonly RuleRow[]
+  /** Finished bacon from belly may not weigh more than the fresh belly did: where the text stands; left out where the law says nothing of it. */
+  bellyNoHeavier?: string
 }
 
 /** A row with the usual blanks filled in: ingoing nitrite as NaNO2, any rind, no note. */

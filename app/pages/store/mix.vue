@@ -76,7 +76,8 @@ onMounted(load)
           <VTextField v-model="s.percent" label="Of the meat" suffix="%" density="compact" inputmode="decimal" :error-messages="shareFault(s.percent)" />
           <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave out ${spices.find(lot => lot.code === s.lotCode)?.name ?? 'this seasoning'}`" @click="draft.seasonings.splice(i, 1)" />
         </div>
-        <p v-if="!draft.seasonings.length" class="small soft">None. What they bring of salt, sugar and allergens is counted when there are.</p>
+        <p v-if="draft.seasonings.length" class="caution grave"><strong>With seasonings in it, this mix is for today alone.</strong> Nitrite and spices react in the tub (21 CFR 170.60): tomorrow the Bench refuses it. To keep a mix, leave them out and add them at the rub.</p>
+        <p v-else class="small soft">None. What they bring of salt, sugar and allergens is counted when there are.</p>
       </section>
       <table class="ruled">
         <thead><tr><th scope="col">Ingredient</th><th scope="col" class="num">Weigh</th><th scope="col">From</th><th scope="col">Really weighed</th></tr></thead>

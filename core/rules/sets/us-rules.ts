@@ -15,6 +15,7 @@ export const US_RULES: RuleSet = {
   textDate: '1995-09-01',
   floorPpm: 120,
   floorSource: 'FSIS Directive 7620.3',
+  bellyNoHeavier: '9 CFR 319.107',
   rows: [
     row({ id: 'us-belly-dry-off', cutGroup: 'belly', method: 'dry', rind: 'off', maxPpm: 200, source: BACON, note: '246 ppm as KNO2.' }),
     row({ id: 'us-belly-dry-on', cutGroup: 'belly', method: 'dry', rind: 'on', maxPpm: 180, source: LESS, note: '221 ppm as KNO2.' }),

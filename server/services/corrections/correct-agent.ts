@@ -1,11 +1,10 @@
-import { agentType } from '#core/agents/agent-kinds'
 import { legalMethod } from '#core/cure/cure-method'
 import { limitsFor } from '#core/rules/limits'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
-import { agentOf } from '../store/store-view'
+import { usableAgent } from '../lots/usable-agent'
 import type { Changed } from './changed'
 import { rejudge } from '../lots/rejudge'
 
@@ -30,10 +29,11 @@ export async function correctAgent(ctx: WriteContext, c: Extract<CorrectionInput
     return done(UNKNOWN)
   }
   await tables.lotIngredients.update(part.id, { ingredientLotId: used.id })
-  const agent = agentOf(used)
-  const nitrateMaxPpm = limitsFor({ rules: await ruleSetById(tables, lot.judgement.ruleSetId) ?? await rulesInForce(tables), cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })?.nitrateMaxPpm ?? 0
-  const wrong = !agent || (agent.nitrateFraction > 0 && nitrateMaxPpm === 0) || (agentType(used.agentKind ?? 'own').use === 'long_dried' && lot.purpose !== 'dried')
-  if (wrong) await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
+  const rules = await ruleSetById(tables, lot.judgement.ruleSetId) ?? await rulesInForce(tables)
+  const nitrateMaxPpm = limitsFor({ rules, cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })?.nitrateMaxPpm ?? 0
+  // The same question as at the rub, as of the day of the rub.
+  const fit = await usableAgent(tables, used, { nitrateMaxPpm, purpose: lot.purpose, today: lot.rubbedOn, jurisdiction: rules.jurisdiction, zone: lot.zone })
+  if (!fit.ok || fit.value === null) await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
   await rejudge(ctx, lot.id)
   return done(used.code)
 }

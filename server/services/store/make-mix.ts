@@ -53,7 +53,7 @@ export async function makeMix(ctx: WriteContext, input: z.output<typeof bulkMixI
   const mixLotId = await tables.ingredientLots.insert({
     code, kind: 'mix', name: input.name, supplierId: await partyNamed(tables, 'supplier', shop.name), supplierLot: code, amountG: massG, amountTyped: `${massG} g`,
     bestBefore: input.bestBefore, certificate: agents[0]!.lot.certificate, ...mix.value, nitrateAs: mix.value.nitrateAs ?? 'NaNO3', sugarFraction: mix.value.sugarFraction ?? 0,
-    waterFraction: found.reduce((sum, part) => sum + part.massG * part.lot.waterFraction, 0) / massG, agentKind: 'mix', allergens: [...new Set(found.flatMap(part => part.lot.allergens ?? []))], iodised: false, receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
+    waterFraction: found.reduce((sum, part) => sum + part.massG * part.lot.waterFraction, 0) / massG, agentKind: agents[0]!.lot.agentKind ?? 'own', allergens: [...new Set(found.flatMap(part => part.lot.allergens ?? []))], iodised: false, receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
   })
   await tables.mixParts.insertMany(found.map(part => ({
     mixLotId, ingredientLotId: part.lot.id, role: part.role, massG: part.massG, typed: part.typed, scaleId: scale.id, atMs: ctx.nowMs, byId: ctx.actor.id,

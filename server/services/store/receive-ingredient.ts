@@ -16,11 +16,11 @@ export async function receiveIngredient(ctx: WriteContext, input: z.output<typeo
   const code = await nextCode(ctx.tables, 'ingredient')
   const nitriteFraction = certificate?.nitritePercent ?? 0
   const nitrateFraction = certificate?.nitratePercent ?? 0
-  const sugarFraction = certificate?.sugarPercent ?? (input.kind === 'sugar' ? WHOLE : input.kind === 'spice' ? input.composition?.sugarPercent ?? 0 : 0)
+  const sugarFraction = certificate?.sugarPercent ?? (input.kind === 'sugar' ? input.composition?.sugarPercent ?? WHOLE : input.kind === 'spice' ? input.composition?.sugarPercent ?? 0 : 0)
   const saltFraction = certificate
     ? certificate.saltPercent ?? WHOLE - nitriteFraction - nitrateFraction - sugarFraction
     : input.kind === 'salt' ? WHOLE : input.kind === 'spice' ? input.composition?.saltPercent ?? 0 : 0
-  const made = { nitriteFraction, nitrateFraction, saltFraction, sugarFraction, waterFraction: input.kind === 'spice' ? input.composition?.waterPercent ?? 0 : 0 }
+  const made = { nitriteFraction, nitrateFraction, saltFraction, sugarFraction, waterFraction: input.kind === 'spice' || input.kind === 'sugar' ? input.composition?.waterPercent ?? 0 : 0 }
   const ingredientLotId = await ctx.tables.ingredientLots.insert({
     code, kind: input.kind, name: input.name, supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier),
     supplierLot: input.supplierLot, amountG: input.amount.netG, amountTyped: input.amount.typed, bestBefore: input.bestBefore,

@@ -1,3 +1,4 @@
+import { localDay } from '#core/calendar/local-day'
 import type { CuringAgent } from '#core/cure/agent'
 import { ROLE_OF_KIND, type IngredientView, type StoreView } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table'
@@ -5,6 +6,7 @@ import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 import { fileViews } from '../files/keep-file'
 import { loadMarks } from '../instruments/marks'
+import { theShop } from '../office/office'
 import { meatViews } from './meat-views'
 
 /** What an ingredient lot is as a curing agent: curing salt or a bulk mix; null for the rest. */
@@ -21,7 +23,7 @@ const sumBy = <R>(rows: readonly R[], key: (row: R) => number, massG: (row: R) =
   return sums
 }
 
-async function ingredientViews(tables: Tables, names: ReadonlyMap<number, string>): Promise<IngredientView[]> {
+async function ingredientViews(tables: Tables, names: ReadonlyMap<number, string>, zone: string): Promise<IngredientView[]> {
   const [ingredients, used, moves, mixed] = await Promise.all([
     tables.ingredientLots.find({}, { order: [['id', 'DESC']] }), tables.lotIngredients.find(), tables.stockMoves.find(), tables.mixParts.find(),
   ])
@@ -36,12 +38,13 @@ async function ingredientViews(tables: Tables, names: ReadonlyMap<number, string
     agent: agentOf(lot), openedAtMs: lot.openedAtMs, receivedAtMs: lot.receivedAtMs,
     agentKind: lot.agentKind, composition: { saltFraction: lot.saltFraction, sugarFraction: lot.sugarFraction, waterFraction: lot.waterFraction }, allergens: lot.allergens ?? [], iodised: lot.iodised,
     parts: mixed.filter(part => part.mixLotId === lot.id).map(part => ({ code: byId.get(part.ingredientLotId)!.code, name: byId.get(part.ingredientLotId)!.name, massG: part.massG })),
+    spicedOn: mixed.some(part => part.mixLotId === lot.id && part.role === 'spice') ? localDay(lot.receivedAtMs, zone) : null,
   }))
 }
 
 /** Everything in the store, newest first, with what has been used of it, and who it comes from and goes to. */
 export async function storeView(tables: Tables): Promise<StoreView> {
-  const [parties, markAt] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), loadMarks(tables)])
-  const [meat, ingredients] = await Promise.all([meatViews(tables, markAt), ingredientViews(tables, new Map(parties.map(party => [party.id, party.name])))])
+  const [parties, markAt, shop] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), loadMarks(tables), theShop(tables)])
+  const [meat, ingredients] = await Promise.all([meatViews(tables, markAt), ingredientViews(tables, new Map(parties.map(party => [party.id, party.name])), shop.zone)])
   return { meat, ingredients, parties, suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name) }
 }
