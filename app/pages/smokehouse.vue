@@ -6,6 +6,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import StartRun from '~/components/smokehouse/StartRun.vue'
+import { isLeft } from '#core/today/tasks'
 import { useClock } from '~/composables/use-clock'
 import { spanWords } from '~/composables/date-words'
 import { useNotation } from '~/composables/use-notation'
@@ -17,7 +18,9 @@ const session = useSession()
 const nowMs = useClock()
 const { moment } = useNotation()
 const starting = ref(false)
-const ready = computed(() => floor.lots.filter(lot => lot.cureEndedAtMs !== null && !lot.packs && lot.runs.every(run => run.pulledAtMs !== null)))
+/** Whatever has some of its slab left; a heat followed by another blocks nothing. */
+const ready = computed(() => floor.lots.filter(lot => lot.cureEndedAtMs !== null && (!lot.packs || isLeft(lot)) && lot.runs.every(run => run.pulledAtMs !== null)))
+const smokers = computed(() => [...new Set((floor.view?.runs ?? []).map(run => run.smoker))])
 const state = (run: { pulledAtMs: number | null, cooled: boolean }) => run.pulledAtMs === null ? { tone: 'watch', words: 'in the smoke' } as const : run.cooled ? { tone: 'good', words: 'cooled' } as const : { tone: 'act', words: 'cooling, keep reading' } as const
 onMounted(floor.load)
 </script>
@@ -30,7 +33,7 @@ onMounted(floor.load)
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="stack">
-      <StartRun v-if="starting" :lots="ready" />
+      <StartRun v-if="starting" :lots="ready" :smokers="smokers" />
       <p v-if="!floor.view.runs.length" class="empty">No smoke yet. Take a lot out of the cure, dry it until it is tacky, then start one.</p>
       <div v-else class="scroll-x">
         <table class="ruled">

@@ -35,3 +35,7 @@ const P70: ExponentialRate = {
 
 /** Minutes at 70 °C that the heating is worth (z 7.5 °C), running; UK and EU practice asks for 2. */
 export const p70Minutes = (readings: readonly CoreReading[]): number[] => creditAlong(readings, P70)
+
+/** The same where something is claimed by it: nothing under 60 °C counts. */
+export const p70Claimed = (readings: readonly CoreReading[]): number[] => creditAlong(readings, { ...P70, fromC: 60 })
+export const P70_WANTED_MIN = 2

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { reason } from './fields'
 
 export const HOLD_REASONS = [
-  'below_floor', 'floor_not_shown', 'above_limit', 'limit_not_shown', 'fridge_warm', 'come_up_late', 'cooling_late', 'target_not_reached', 'over_green_weight',
+  'below_floor', 'floor_not_shown', 'above_limit', 'limit_not_shown', 'fridge_warm', 'come_up_late', 'come_up_not_shown', 'cooling_late', 'cooling_not_shown', 'lukewarm_long', 'cold_smoke_long', 'cold_then_hot', 'salt_outside', 'target_not_reached', 'over_green_weight',
   'arrival_warm', 'arrival_poor', 'wrong_agent', 'unknown_agent', 'outside_house', 'residual_high', 'by_hand',
 ] as const
 export type HoldReason = (typeof HOLD_REASONS)[number]

@@ -24,8 +24,10 @@ export interface ScaleView { id: number, name: string, purpose: 'meat' | 'mix', 
 export interface ShopView {
   name: string, zone: string, houseTargetPpm: number, house: HouseLimits, ruleSetId: string, turnEveryDays: number, turnBy: string
   confirmed: Judgement['confirmed']
+  /** The authority wants a laboratory result for every lot, and why. */
+  labAlways: string | null
 }
-export interface FridgeView { id: number, name: string, readings: FridgeReadingView[] }
+export interface FridgeView { id: number, name: string, thermometerId: number | null, readings: FridgeReadingView[] }
 /** `tempC` is what was read less `offsetC`, the thermometer's. */
 export interface FridgeReadingView { id: number, atMs: number, tempC: number, offsetC: number, instrument: InstrumentMark | null }
 export interface BenchView { shop: ShopView, rules: RuleSet, meat: MeatView[], ingredients: IngredientView[], scales: ScaleView[], fridges: { id: number, name: string }[], recipes: RecipeView[], cards: { code: string, atMs: number }[], today: string }
@@ -43,11 +45,29 @@ export interface LotSummary {
   turns: { id: number, atMs: number, by: string }[]
   judgement: Judgement
   openHolds: HoldReason[]
-  runs: { code: string, startedAtMs: number, pulledAtMs: number | null, cooled: boolean, outcome: SmokeOutcome | null }[]
+  runs: { code: string, startedAtMs: number, pulledAtMs: number | null, cooled: boolean, outcome: SmokeOutcome | null, cold: boolean, pieces: number }[]
   packsG: number, packs: number, unsent: number
+  /** Of the weight ready to slice, what neither packs nor offcuts account for; null until it was weighed. */
+  leftG: number | null
+}
+
+/** What is left of the nitrite in the product, and how that is shown. */
+export interface ResidualView {
+  by: 'laboratory' | 'mass_balance' | null
+  /** The law's figure as NaNO2; null where its text has to be asked. */
+  maxPpm: number | null
+  source: string
+  /** Most that can be left, by mass balance; null before there is a finished weight, or where nitrate went in. */
+  boundPpm: number | null
+  /** Nitrite that went in at its highest, on green weight. */
+  highPpm: number | null
+  /** Under this yield the bound passes the limit. */
+  leastYield: number | null
+  why: 'lab_always' | 'nitrate' | 'no_figure' | 'not_finished' | 'over' | null
 }
 
 export interface LotView extends LotSummary {
+  residual: ResidualView | null
   targets: Targets
   note: string | null
   /** What pieces and ingredients were weighed on, as it stood then. */

@@ -1,4 +1,7 @@
 import { z } from 'zod'
+import type { Cooling } from '#core/cooling/cooling'
+import type { ColdSmoke } from '#core/smoke/cold-smoke'
+import type { ComeUp } from '#core/smoke/come-up'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { instantMs, name, temperature } from './fields'
 import { instrumentId, type InstrumentMark } from './instruments'
@@ -20,9 +23,11 @@ export const runReadingsInput = z.strictObject({
 
 export interface RunReadingView { id: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null, typed: string, source: 'hand' | 'csv', coreOffsetC: number, chamberOffsetC: number, core: InstrumentMark | null, chamber: InstrumentMark | null }
 export interface RunView {
+  /** Of the rule set in force: whose practice the heat is judged by. */
+  ruleSetId: string
   code: string, smoker: string, targetCoreC: number, startedAtMs: number, pulledAtMs: number | null, outcome: SmokeOutcome | null
   startedBy: string, pulledBy: string | null, zone: string
-  lots: { code: string, cut: string, saltOnly: boolean, lowPpm: number | null, ppm: number | null, pieces: number[], held: boolean }[]
+  lots: { code: string, cut: string, saltOnly: boolean, lowPpm: number | null, ppm: number | null, pieces: number[], held: boolean, rise: ComeUp | null, cooling: Cooling | null, cold: ColdSmoke | null }[]
   readings: RunReadingView[]
   events: import('./events').EventView[]
   nowMs: number

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
+import { HEAT_FROM_C } from '#core/smoke/come-up'
+import { parseTemperature } from '#core/units/parse-temperature'
 import { KILL_FROM_C } from '#core/smoke/core-reading'
 import { runInput } from '#shared/contracts/smoke'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
@@ -14,11 +16,12 @@ import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
-const props = defineProps<{ lots: LotSummary[] }>()
+const props = defineProps<{ lots: LotSummary[], smokers: string[] }>()
 const { as, meat, limit } = useNotation()
 const recorded = useRecorded()
-const { draft, clear } = useDraft('smoke', () => ({ smoker: 'Brick smoker', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[], core: null as number | null, chamber: null as number | null }))
+const { draft, clear } = useDraft('smoke', () => ({ smoker: '', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[], core: null as number | null, chamber: null as number | null }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
+const aimsCold = computed(() => { const found = parseTemperature(draft.value.target, as.value.temperature); return found.ok && found.value <= HEAT_FROM_C })
 const free = computed(() => props.lots.filter(lot => !lot.openHolds.length))
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const has = (lot: LotSummary) => lot.pieces.every(piece => draft.value.pieceIds.includes(piece.id))
@@ -51,11 +54,12 @@ async function start(): Promise<void> {
     </div>
     <p v-for="lot in held" :key="lot.code" class="soft"><LotCode :code="lot.code" /> is held and goes nowhere until the owner decides.</p>
     <div class="fields">
-      <VTextField v-model="draft.smoker" label="Smoker" :error-messages="errorAt('smoker')" />
+      <VCombobox v-model="draft.smoker" :items="smokers" label="Smoker" :error-messages="errorAt('smoker')" />
       <TemperatureField v-model="draft.target" label="Pull at core" :error="errorAt('targetCore')" />
-      <InstrumentSelect v-model="draft.core" kind="thermometer" purpose="core" label="Core read on" :error="errorAt('coreThermometerId')" />
+      <InstrumentSelect v-model="draft.core" kind="thermometer" purpose="core" for-core label="Core read on" :error="errorAt('coreThermometerId')" />
       <InstrumentSelect v-model="draft.chamber" kind="thermometer" purpose="chamber" label="Chamber read on" :error="errorAt('chamberThermometerId')" />
     </div>
+    <p v-if="aimsCold" class="caution">A smoke whose core stays under {{ limit(HEAT_FROM_C) }} is a cold smoke: it ends without a core reading, stays raw, and its hours count over all sessions. Salt-only: only under {{ limit(4) }}.</p>
     <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
     <SaveProblem :message="message" />

@@ -6,17 +6,19 @@ import { notFound, refuse, type Answer, type WriteContext } from '../context'
 export interface HoldCause {
   reason: HoldReason
   figures: Record<string, unknown>
-  /** New facts since an earlier decision on this reason: hold again. */
+  /** What it is about, "S-0003": a decision covers the facts it was made on, and no others. */
+  facts?: string
+  /** The facts themselves were changed: an earlier decision on them stands no more. */
   again?: boolean
 }
 
-/** Holds a lot for a reason, unless it is held for it, or the owner already decided on it and nothing is new. */
-export async function holdLot(ctx: WriteContext, lot: { id: number, code: string }, { reason, figures, again }: HoldCause): Promise<void> {
-  const known = await ctx.tables.holds.find({ lotId: lot.id, reason })
+/** Holds a lot for a reason, unless it is held for it on these facts, or the owner decided on just these. */
+export async function holdLot(ctx: WriteContext, lot: { id: number, code: string }, { reason, figures, facts, again }: HoldCause): Promise<void> {
+  const known = await ctx.tables.holds.find({ lotId: lot.id, reason, facts: facts ?? null })
   if (known.some(hold => hold.disposition === null)) return
   if (known.length > 0 && !again) return
-  await ctx.tables.holds.insert({ lotId: lot.id, reason, placedAtMs: ctx.nowMs })
-  recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...figures } })
+  await ctx.tables.holds.insert({ lotId: lot.id, reason, facts: facts ?? null, placedAtMs: ctx.nowMs })
+  recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...(facts ? { facts } : {}), ...figures } })
 }
 
 /** Meat held at the door: it stays out of every lot until the owner decides. */

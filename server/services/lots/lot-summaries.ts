@@ -1,17 +1,21 @@
-import { coolingRuleFor } from '#core/cooling/cooling'
-import { coolingDone } from '#core/cooling/after-pull'
+import { THERMOMETER_RIGHT_C } from '#core/instruments/check-instrument'
+import { isCold, judgeHeats } from '#core/smoke/heats'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/store'
 import { waitingForSecond } from './second-due'
-import { coreReadings } from '../smoke/core-readings'
+import { groupsOf, heatOf, ruleOf } from '../smoke/heat-groups'
 
 type LotRow = RowOf<typeof lots>
 
 const groupBy = <R, K>(rows: readonly R[], key: (row: R) => K): Map<K, R[]> => {
   const groups = new Map<K, R[]>()
-  for (const row of rows) groups.set(key(row), [...groups.get(key(row)) ?? [], row])
+  for (const row of rows) {
+    const group = groups.get(key(row))
+    if (group) group.push(row)
+    else groups.set(key(row), [row])
+  }
   return groups
 }
 
@@ -19,27 +23,28 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
   const runPieces = await tables.runPieces.find({ pieceId: pieceIds })
   const runIds = [...new Set(runPieces.map(row => row.runId))]
   const [runs, readings] = await Promise.all([
-    tables.runs.find({ id: runIds }, { order: [['id', 'ASC']] }),
+    tables.runs.find({ id: runIds }, { order: [['startedAtMs', 'ASC']] }),
     tables.runReadings.find({ runId: runIds }, { order: [['atMs', 'ASC']] }),
   ])
   const readingsByRun = groupBy(readings, reading => reading.runId)
   return {
     ofPiece: groupBy(runPieces, row => row.pieceId),
-    runs: runs.map(run => ({ ...run, ...coreReadings(readingsByRun.get(run.id) ?? []) })),
+    runs, heats: new Map(runs.map(run => [run.id, heatOf(run, readingsByRun.get(run.id) ?? [])])),
   }
 }
 
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
-export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Promise<LotSummary[]> {
+export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: number): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const [pieces, turns, holds, packs, fridges, users] = await Promise.all([
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
     tables.holds.find({ lotId }), tables.packs.find({ lotId }), tables.fridges.find(), tables.users.find(),
   ])
+  const offcuts = groupBy(await tables.offcuts.find({ lotId }), offcut => offcut.lotId)
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
   const second = groupBy(twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [], part => part.lotId)
   const meat = await tables.meatLots.find({ id: [...new Set(pieces.map(piece => piece.meatLotId))] })
-  const { ofPiece, runs } = await runsOf(tables, pieces.map(piece => piece.id))
+  const { ofPiece, runs, heats } = await runsOf(tables, pieces.map(piece => piece.id))
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const of = { pieces: groupBy(pieces, p => p.lotId), turns: groupBy(turns, t => t.lotId), holds: groupBy(holds, h => h.lotId), packs: groupBy(packs, p => p.lotId) }
@@ -47,7 +52,9 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Pro
     const mine = of.pieces.get(lot.id) ?? []
     const myPacks = of.packs.get(lot.id) ?? []
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
-    const rule = coolingRuleFor(lot.judgement.lot?.lowPpm ?? null)
+    const coolingOpen = new Set(groupsOf(mine.flatMap(piece => ofPiece.get(piece.id) ?? []), runs)
+      .flatMap(group => judgeHeats({ heats: group.map(run => heats.get(run.id)!), rule: ruleOf(lot), saltOnly: lot.saltOnly, errorC: THERMOMETER_RIGHT_C, nowMs }).coolingOpen))
+    const outG = [...myPacks.map(pack => pack.netG), ...(offcuts.get(lot.id) ?? []).map(offcut => offcut.massG)].reduce((sum, massG) => sum + massG, 0)
     return {
       code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly, method: lot.method,
       fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name, fridgeId: lot.fridgeId,
@@ -61,8 +68,9 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[]): Pro
       openHolds: (of.holds.get(lot.id) ?? []).filter(hold => hold.disposition === null || hold.disposition === 'destroy').map(hold => hold.reason),
       runs: runs.filter(run => runIds.has(run.id)).map(run => ({
         code: run.code, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, outcome: run.outcome,
-        cooled: run.pulledAtMs !== null && coolingDone({ smoke: run.smoke, cool: run.cool, pulledAtMs: run.pulledAtMs }, rule),
+        cooled: run.pulledAtMs !== null && !coolingOpen.has(run.code), cold: isCold(heats.get(run.id)!), pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
       })),
+      leftG: lot.readyG === null ? null : Math.max(0, lot.readyG - outG),
       packsG: myPacks.reduce((sum, pack) => sum + pack.netG, 0), packs: myPacks.length,
       unsent: myPacks.filter(pack => pack.dispatchId === null).length,
     }

@@ -1,9 +1,9 @@
-import { coolingOf, needsCooling } from '#core/cooling/after-pull'
-import { coolingRuleFor } from '#core/cooling/cooling'
-import { comeUp } from '#core/smoke/come-up'
+import { isLate, isNotShown } from '#core/cooling/cooling'
+import { HEAT_FROM_C } from '#core/smoke/come-up'
+import type { HeatsJudged } from '#core/smoke/heats'
 import type { WriteContext } from '../context'
-import { holdLot } from '../holds/holds'
-import { coreReadings } from './core-readings'
+import { holdLot, type HoldCause } from '../holds/holds'
+import { heatOf, judgeLotHeats } from './heat-groups'
 
 /** The lots whose pieces are in a run. */
 export async function lotsOfRun(ctx: Pick<WriteContext, 'tables'>, runId: number) {
@@ -13,21 +13,34 @@ export async function lotsOfRun(ctx: Pick<WriteContext, 'tables'>, runId: number
   return { pieces, lots }
 }
 
-/** Come-up, target and cooling of every lot in a run, by that lot's own nitrite; places the holds they ask for. */
+/** The holds that a group's heats ask for, each with the heat it is about: a decision on one covers no other. */
+function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJudged): HoldCause[] {
+  return [
+    ...comeUps.flatMap(({ code, status, elapsedMs, startMs }): HoldCause[] => status === 'late'
+      ? [{ reason: 'come_up_late', facts: code, figures: { elapsedMs } }]
+      : status === 'not_shown' ? [{ reason: 'come_up_not_shown', facts: code, figures: { elapsedMs, startMs } }] : []),
+    ...coolings.flatMap(({ code, status, rule }): HoldCause[] => isLate(status)
+      ? [{ reason: 'cooling_late', facts: `${code} ${status}`, figures: { status, rule: rule.id } }]
+      : isNotShown(status) ? [{ reason: 'cooling_not_shown', facts: `${code} ${status}`, figures: { status, rule: rule.id } }] : []),
+    ...lukewarm.map(({ code, ms }): HoldCause => ({ reason: 'lukewarm_long', facts: code, figures: { elapsedMs: ms } })),
+    ...(cold.status === 'hold' ? [{ reason: 'cold_smoke_long' as const, facts: 'cold', figures: { above: cold.above } }] : []),
+    ...(coldThenHotMs === null ? [] : [{ reason: 'cold_then_hot' as const, facts: 'cold then hot', figures: { elapsedMs: coldThenHotMs } }]),
+  ]
+}
+
+/** Come-up, target and cooling of every lot in a run, over all its heats and by its own nitrite; places the holds they ask for. */
 export async function checkRun(ctx: WriteContext, runId: number, again = false): Promise<void> {
   const run = (await ctx.tables.runs.one({ id: runId }))!
-  const { smoke, cool } = coreReadings(await ctx.tables.runReadings.find({ runId }, { order: [['atMs', 'ASC']] }))
+  const heat = heatOf(run, await ctx.tables.runReadings.find({ runId }, { order: [['atMs', 'ASC']] }))
   const { lots } = await lotsOfRun(ctx, runId)
-  const hottestC = Math.max(...smoke.map(reading => reading.coreC))
+  const hottestC = Math.max(...heat.smoke.map(reading => reading.coreC))
+  // A smoke that aimed for no heat misses none.
+  const missed = run.pulledAtMs !== null && run.targetCoreC > HEAT_FROM_C && hottestC < run.targetCoreC
   for (const lot of lots) {
-    const rise = comeUp(smoke, lot.saltOnly)
-    if (rise.status === 'late') await holdLot(ctx, lot, { reason: 'come_up_late', figures: { elapsedMs: rise.elapsedMs }, again })
-    if (run.pulledAtMs === null) continue
-    if (hottestC < run.targetCoreC) await holdLot(ctx, lot, { reason: 'target_not_reached', figures: { hottestC, targetCoreC: run.targetCoreC }, again })
-    if (!needsCooling(smoke)) continue
-    const cooling = coolingOf({ smoke, cool, pulledAtMs: run.pulledAtMs }, coolingRuleFor(lot.judgement.lot?.lowPpm ?? null))
-    if (cooling.status === 'late_first' || cooling.status === 'late_second') {
-      await holdLot(ctx, lot, { reason: 'cooling_late', figures: { status: cooling.status, rule: cooling.rule.id }, again })
+    if (missed) await holdLot(ctx, lot, { reason: 'target_not_reached', facts: run.code, figures: { hottestC, targetCoreC: run.targetCoreC }, again })
+    for (const cause of (await judgeLotHeats(ctx.tables, lot, ctx.nowMs)).flatMap(causesOf)) {
+      // Readings that were set right are other facts; those of another heat are as they were.
+      await holdLot(ctx, lot, { ...cause, again: again && (cause.facts ?? '').startsWith(run.code) })
     }
   }
 }

@@ -1,3 +1,4 @@
+import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
 import { eventsAbout } from '../book/event-views'
@@ -5,6 +6,19 @@ import { notFound, type Answer } from '../context'
 import { loadMarks } from '../instruments/marks'
 import { theShop } from '../office/office'
 import { lotsOfRun } from './check-run'
+import { judgeLotHeats } from './heat-groups'
+
+/** What a lot's heats say of this one; of several groups of pieces the worse. */
+async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1], code: string, nowMs: number) {
+  const groups = await judgeLotHeats(tables, lot, nowMs)
+  const worst = <T>(found: T[], rank: (one: T) => number): T | null => found.toSorted((a, b) => rank(b) - rank(a))[0] ?? null
+  return {
+    rise: worst(groups.flatMap(group => group.comeUps.filter(one => one.code === code)), one => RISE_RANK[one.status]),
+    cooling: worst(groups.flatMap(group => group.coolings.filter(one => one.code === code)), one => isLate(one.status) ? 3 : isNotShown(one.status) ? 2 : one.status === 'in_time' ? 0 : 1),
+    cold: groups[0]?.cold ?? null,
+  }
+}
+const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 4 } as const
 
 /** One smoke with its readings and the lots in it. */
 export async function runView(tables: Tables, code: string, nowMs: number): Promise<Answer<RunView>> {
@@ -15,16 +29,17 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
     tables.users.find(), eventsAbout(tables, code), theShop(tables),
   ])
   const markAt = await loadMarks(tables)
+  const judged = new Map(await Promise.all(lots.map(async lot => [lot.id, await judgedOf(tables, lot, code, nowMs)] as const)))
   const holds = await tables.holds.find({ lotId: lots.map(lot => lot.id), disposition: null })
   const nameOf = (id: number | null) => users.find(user => user.id === id)?.name ?? null
   return {
     ok: true,
     value: {
-      code, smoker: run.smoker, targetCoreC: run.targetCoreC, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs,
+      ruleSetId: shop.ruleSetId, code, smoker: run.smoker, targetCoreC: run.targetCoreC, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs,
       outcome: run.outcome, startedBy: nameOf(run.startedById)!, pulledBy: nameOf(run.pulledById), zone: shop.zone,
       lots: lots.map(lot => ({
         code: lot.code, cut: lot.cut, saltOnly: lot.saltOnly, ppm: lot.judgement.lot?.ppm ?? null, lowPpm: lot.judgement.lot?.lowPpm ?? null,
-        pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number), held: holds.some(hold => hold.lotId === lot.id),
+        ...judged.get(lot.id)!, pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number), held: holds.some(hold => hold.lotId === lot.id),
       })),
       readings: readings.map(({ id, phase, atMs, chamberC, coreC, typed, source, coreOffsetC, chamberOffsetC }) => ({
         id, phase, atMs, chamberC, coreC, typed, source, coreOffsetC, chamberOffsetC, core: markAt(run.coreThermometerId, atMs), chamber: markAt(run.chamberThermometerId, atMs),

@@ -1,5 +1,7 @@
 import type { z } from 'zod'
 import { withoutOffset } from '#core/instruments/check-instrument'
+import { HEAT_FROM_C } from '#core/smoke/come-up'
+import { isCold } from '#core/smoke/heats'
 import { outcomeOf } from '#core/smoke/outcome'
 import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { runInput, runReadingsInput } from '#shared/contracts/smoke'
@@ -9,7 +11,7 @@ import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
 import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
-import { coreReadings } from './core-readings'
+import { heatOf } from './heat-groups'
 
 /** Clocks of probes and tablets differ a little; readings further ahead than this are a mistake. */
 const CLOCK_SLACK_MS = 5 * MS_PER_MINUTE
@@ -82,10 +84,11 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
   const found = await lockedRun(ctx, code)
   if (!found.ok) return found
   if (found.value.pulledAtMs !== null) return { ...refuse('already_pulled', { code }), status: 409 }
-  const { smoke } = coreReadings(await ctx.tables.runReadings.find({ runId: found.value.id }, { order: [['atMs', 'ASC']] }))
-  if (smoke.length === 0) return refuse('no_core_reading', { code })
-  const hottestC = Math.max(...smoke.map(reading => reading.coreC))
-  const outcome = outcomeOf(hottestC)
+  const heat = heatOf(found.value, await ctx.tables.runReadings.find({ runId: found.value.id }, { order: [['atMs', 'ASC']] }))
+  // Smoked cold it stays raw, and needs no probe to be ended.
+  if (heat.smoke.length === 0 && !isCold(heat)) return refuse('no_core_reading', { code })
+  const hottestC = heat.smoke.length > 0 ? Math.max(...heat.smoke.map(reading => reading.coreC)) : null
+  const outcome = outcomeOf(hottestC ?? HEAT_FROM_C)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
   const { lots } = await lotsOfRun(ctx, found.value.id)
   recordEvent(ctx, { kind: 'run_pulled', subjects: [code, ...lots.map(lot => lot.code)], typed: {}, computed: { hottestC, outcome, runId: found.value.id } })
