@@ -80,7 +80,7 @@ const TELL: Record<EventKind, Teller> = {
     const readings = t.readings as unknown[]
     return `${readings.length} ${t.phase === 'cool' ? 'cooling' : 'smoke'} ${readings.length === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
   },
-  run_pulled: (_t, c, as) => `Pulled; hottest core ${formatTemperature(Number(c.hottestC), as)}.`,
+  run_pulled: (_t, c, as) => c.hottestC === null ? 'Taken out, smoked cold.' : `Pulled; hottest core ${formatTemperature(Number(c.hottestC), as)}.`,
   sliced: (t, c, as) => `Sliced: ${(t.packs as unknown[]).length} packs${t.readyWeight ? `, ready to slice “${typedOf(t.readyWeight)}”` : ''}; ${formatMeat(Number(c.outG), as)} in all.`,
   sent: t => `${(t.packCodes as unknown[]).length} packs sent to ${text(t.customer)}.`,
   second_applied: (_t, c, as) => `Second application; now ${nitriteOf(c, as)}.`,

@@ -1,3 +1,4 @@
+import { isLeft } from '#core/today/tasks'
 import type { LotSummary } from '#shared/contracts/lots'
 
 export interface Stage { words: string, tone: 'good' | 'watch' | 'act' | 'held' | 'plain' }
@@ -6,7 +7,10 @@ export interface Stage { words: string, tone: 'good' | 'watch' | 'act' | 'held' 
 export function lotStage(lot: LotSummary): Stage {
   if (lot.openHolds.length > 0) return { words: 'held', tone: 'held' }
   if (lot.cureEndedAtMs === null) return { words: 'in the cure', tone: 'watch' }
-  if (lot.packs > 0) return lot.unsent > 0 ? { words: `packed, ${lot.unsent} in the fridge`, tone: 'good' } : { words: 'all sent', tone: 'good' }
+  if (lot.packs > 0) {
+    if (lot.unsent > 0) return { words: `packed, ${lot.unsent} in the fridge`, tone: 'good' }
+    return isLeft(lot) ? { words: 'sent; part not sliced yet', tone: 'watch' } : { words: 'all sent', tone: 'good' }
+  }
   if (lot.runs.some(run => run.pulledAtMs === null)) return { words: 'in the smoke', tone: 'watch' }
   if (lot.runs.some(run => !run.cooled)) return { words: 'cooling', tone: 'watch' }
   return lot.runs.length > 0 ? { words: 'ready to slice', tone: 'good' } : { words: 'drying', tone: 'watch' }

@@ -25,6 +25,8 @@ export interface FormulateQuestion {
   targets: Targets
   /** The mixing scale's division. */
   readabilityG: Grams
+  /** Sugar in what is weighed as sugar: a syrup's, more than 0 to 1. Left out: 1. */
+  sugarFraction?: Fraction
   /** All salt and sugar come through the agent (a bulk mix, a nitrite curing salt): none is added beside it. */
   fromAgentOnly?: boolean
   seasonings?: readonly SeasoningWanted[]
@@ -103,7 +105,7 @@ export function formulate(q: FormulateQuestion): Result<Formulation, FormulateCo
   }
   const saltG = q.fromAgentOnly ? 0 : round(Math.max(0, exactSaltG))
   const sugarCarriedG = agentG * (q.agent?.sugarFraction ?? 0) + carriedBy(inBath, 'sugarFraction')
-  const sugarG = q.fromAgentOnly ? 0 : round(Math.max(0, per * q.targets.sugarShare * massG - sugarCarriedG))
+  const sugarG = q.fromAgentOnly ? 0 : round(Math.max(0, per * q.targets.sugarShare * massG - sugarCarriedG) / (q.sugarFraction ?? 1))
   const mixG = agentG + saltG + sugarG + sum(shared.map(s => s.massG))
   const brineG = waterG + mixG
   if (waterG > 0 && (saltG + carriedG) / brineG > SATURATED) return fail('brine_too_strong', { mostShare: SATURATED })
@@ -115,7 +117,7 @@ export function formulate(q: FormulateQuestion): Result<Formulation, FormulateCo
   const apart = seasonings.filter(s => !s.shared)
   return ok({
     greenWeightG, agentG, saltG, sugarG, seasonings, mixG, waterG,
-    totalSaltShare: (saltG + carriedG) / spreadG, addedSaltShare: saltG / spreadG, totalSugarShare: (sugarG + sugarCarriedG) / spreadG,
+    totalSaltShare: (saltG + carriedG) / spreadG, addedSaltShare: saltG / spreadG, totalSugarShare: (sugarG * (q.sugarFraction ?? 1) + sugarCarriedG) / spreadG,
     pieces: q.piecesG.map((pieceG, i) => ({
       mixG: mixes[i]!, agentG: agents[i]!, saltG: salts[i]!, sugarG: sugars[i]!, ownG: sum(apart.map(s => s.perPieceG[i]!)),
       totalSaltShare: commonSaltShare + sum(apart.map(s => s.perPieceG[i]! * s.composition.saltFraction)) / pieceG,

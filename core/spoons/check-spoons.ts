@@ -1,16 +1,18 @@
 import { nitriteShare, type CuringAgent } from '../cure/agent'
 import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
 import type { Grain } from './grains'
-import { exactly, over, plus, times, type Interval } from './interval'
+import { exactly, hull, over, plus, shared, times, type Interval } from './interval'
 import type { SpoonAmount } from './parse-spoons'
 
-export interface SpoonLine { grain: Grain, amount: SpoonAmount }
+export interface SpoonLine { grain: Grain, amount: SpoonAmount & { also?: readonly SpoonAmount[] } }
 /** `cannot_tell`: part of the range is inside, part is not. */
 export const SPOON_VERDICTS = ['below_floor', 'inside', 'above_limit', 'cannot_tell', 'no_nitrite'] as const
 export type SpoonVerdict = (typeof SPOON_VERDICTS)[number]
 
 export interface SpoonFindings {
   lines: { massG: Interval, share: Interval }[]
+  /** Lines whose notations do not say the same: what each means. Somebody must say which holds; until then all may. */
+  differing: { line: number, massesG: Interval[] }[]
   ppm: Interval
   /** All salt, the curing salt's too, as share of meat. */
   saltShare: Interval
@@ -24,18 +26,22 @@ export interface SpoonFindings {
  */
 export function checkSpoons(lines: readonly SpoonLine[], meatG: Grams, agent: CuringAgent, limits: { floorPpm: Ppm, maxPpm: Ppm }): SpoonFindings {
   const meat = exactly(meatG)
-  const masses = lines.map(({ grain, amount }) => {
-    const whole = amount.massG !== null ? exactly(amount.massG) : times(exactly(amount.ml!), grain.gramsPerMl)
-    return amount.perMeatG === null ? whole : times(whole, exactly(meatG / amount.perMeatG))
-  })
+  const notations = lines.map(({ grain, amount }) => [amount, ...amount.also ?? []].map((one) => {
+    const whole = one.massG !== null ? exactly(one.massG) : times(exactly(one.ml!), grain.gramsPerMl)
+    return one.perMeatG === null ? whole : times(whole, exactly(meatG / one.perMeatG))
+  }))
+  // All of them are said to be one amount, so it lies where they overlap.
+  const masses = notations.map(found => shared(found) ?? hull(found))
+  const differing = notations.flatMap((found, line) => shared(found) === null ? [{ line, massesG: found }] : [])
+  const sumHeld = (what: 'salt' | 'sugar') => lines.reduce((sum, line, i) => plus(sum, times(masses[i]!, line.grain[what])), exactly(0))
   const sumOf = (role: string, factor: Interval = exactly(1)) => lines.reduce((sum, line, i) =>
     line.grain.role === role ? plus(sum, times(masses[i]!, factor)) : sum, exactly(0))
   const share = nitriteShare(agent)
   const off = share * agent.labelTolerance / agent.nitriteFraction
   const ppm = over(times(sumOf('agent', { low: share - off, high: share + off }), exactly(PPM_PER_UNIT)), meat)
   return {
-    lines: masses.map(massG => ({ massG, share: over(massG, meat) })), ppm,
-    saltShare: over(plus(sumOf('salt'), sumOf('agent', exactly(agent.saltFraction))), meat), sugarShare: over(sumOf('sugar'), meat),
+    lines: masses.map(massG => ({ massG, share: over(massG, meat) })), differing, ppm,
+    saltShare: over(plus(sumHeld('salt'), sumOf('agent', exactly(agent.saltFraction))), meat), sugarShare: over(sumHeld('sugar'), meat),
     verdict: spoonVerdict(ppm, limits),
   }
 }

@@ -8,3 +8,13 @@ export const times = (a: Interval, b: Interval): Interval => ({ low: a.low * b.l
 /** Quotient of ranges that are 0 or more; `b` more than 0. */
 export const over = (a: Interval, b: Interval): Interval => ({ low: a.low / b.high, high: a.high / b.low })
 export const middle = (a: Interval): number => (a.low + a.high) / 2
+/** Rounding of what people write: two notations this near each other say the same. */
+const NEAR = 0.02
+/** Where all ranges overlap, widened by 2 % for rounding; null when they do not. */
+export function shared(ranges: readonly Interval[]): Interval | null {
+  const [low, high] = [Math.max(...ranges.map(one => one.low)), Math.min(...ranges.map(one => one.high))]
+  if (low <= high) return { low, high }
+  return low <= high * (1 + NEAR) ? { low: high, high: low } : null
+}
+/** The least range that holds them all. */
+export const hull = (ranges: readonly Interval[]): Interval => ({ low: Math.min(...ranges.map(one => one.low)), high: Math.max(...ranges.map(one => one.high)) })

@@ -21,6 +21,8 @@ const WEIGHT_G: Record<string, Grams> = {
 
 /** By volume (level) or by weight; `perMeatG` when the line says for how much meat. */
 export interface SpoonAmount { ml: number | null, massG: Grams | null, perMeatG: Grams | null }
+/** One line as it was written: an amount, and others that are said to be the same. */
+export interface SpoonEntry extends SpoonAmount { also: SpoonAmount[] }
 export type SpoonCode = DecimalCode | 'not_an_amount' | 'unknown_unit' | 'amount_range'
 
 const NUMBER = String.raw`(?:\d+ +)?\d+\/\d+|[\d.,]+`
@@ -40,11 +42,29 @@ function measured(text: string): Result<{ value: number, unit: string }, SpoonCo
 const withPlainFractions = (text: string): string =>
   text.replace(/(\d*)\s*([¼½¾⅐-⅞])/g, (_, whole: string, sign: string) => `${whole} ${sign.normalize('NFKC').replace('\u2044', '/')}`.trim())
 
-/** "2 tsp", "1 1/2 cups", "3 oz", "15 ml", "2 tsp per 3 kg", "1 tbsp / 5 lb", "4 oz for 10 lb". Level measures. Exact to the nearest double. */
-export function parseSpoons(raw: string, system: SpoonSystem): Result<SpoonAmount, SpoonCode> {
+/** Words and signs between an amount and the meat it is for: "per", "for", "a", or a stroke behind a unit. */
+const PER = /\s+(?:per|for|to|an?|each|every)\s+(?:each +|every +)?|(?<=[a-z.])\s*\/\s*/
+/** Between two ways of writing one amount: "3 g/kg = 1/5 tsp a pound". */
+const SAME = /\s*[=;]\s*|\s+or\s+/
+
+/** "3 g/kg = 2 ml/kg or 1/5 tsp a pound": each as `parseAmount` reads it; fails as the first that cannot be read. */
+export function parseSpoons(raw: string, system: SpoonSystem): Result<SpoonEntry, SpoonCode> {
+  const texts = raw.split(SAME)
+  const amounts: SpoonAmount[] = []
+  for (const text of texts) {
+    const amount = parseAmount(text, system)
+    if (!amount.ok) return amount
+    amounts.push(amount.value)
+  }
+  const [first, ...also] = amounts
+  return ok({ ...first!, also })
+}
+
+/** "2 tsp", "1 1/2 cups", "3 oz", "15 ml", "2 tsp per 3 kg", "1 tbsp / 5 lb", "4 oz for 10 lb", "3 g/kg". Level measures. Exact to the nearest double. */
+export function parseAmount(raw: string, system: SpoonSystem): Result<SpoonAmount, SpoonCode> {
   const text = withPlainFractions(plainText(raw)).toLowerCase()
   if (text === '') return fail('empty')
-  const [amountText = '', meatText] = text.split(/\s+(?:per|for|to|\/)\s+(?:each +|every +)?/)
+  const [amountText = '', meatText] = text.split(PER)
   const amount = measured(amountText)
   if (!amount.ok) return amount
   let perMeatG: Grams | null = null

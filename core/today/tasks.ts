@@ -1,6 +1,6 @@
 import { addDays, daysBetween, localDay, type IsoDate } from '../calendar/local-day'
 import { openKnot, twine } from '../curing/twine'
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '../units/quantities'
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Celsius, type Grams, type Milliseconds } from '../units/quantities'
 
 /** What Today needs to know of a lot. */
 export interface LotFacts {
@@ -17,15 +17,19 @@ export interface LotFacts {
   drainedAtMs?: Milliseconds | null
   turns: readonly { atMs: Milliseconds }[]
   openHolds: readonly string[]
-  runs: readonly { code: string, pulledAtMs: Milliseconds | null, cooled: boolean }[]
+  runs: readonly { code: string, pulledAtMs: Milliseconds | null, cooled: boolean, cold: boolean, pieces: number }[]
+  pieces: readonly unknown[]
   packs: number
   unsent: number
+  /** Ready to slice, and what of it is neither packed nor off; null until it was weighed. */
+  readyG: Grams | null
+  leftG: Grams | null
 }
 
-export interface RunFacts { code: string, pulledAtMs: Milliseconds | null, lastReadingMs: Milliseconds | null, startedAtMs: Milliseconds, cooled: boolean }
+export interface RunFacts { code: string, pulledAtMs: Milliseconds | null, lastReadingMs: Milliseconds | null, lastCoreC: Celsius | null, startedAtMs: Milliseconds, cooled: boolean }
 export interface FridgeFacts { name: string, readings: readonly { atMs: Milliseconds, tempC: number }[] }
 
-export const TASK_KINDS = ['turn', 'second_half', 'end_cure', 'read_fridge', 'read_smoke', 'read_cooling', 'smoke', 'slice', 'send'] as const
+export const TASK_KINDS = ['turn', 'second_half', 'end_cure', 'read_fridge', 'read_smoke', 'read_cooling', 'smoke', 'go_on', 'slice', 'send'] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
 
 export interface Task {
@@ -37,8 +41,9 @@ export interface Task {
   late: boolean
 }
 
-/** A smoke is read this often, a cooling as often as the gap rule allows, a fridge twice a day. */
+/** A smoke is read this often, from 50 °C core on more often: over a gap of 30 min no kill is credited. A cooling, and a fridge twice a day. */
 const SMOKE_EVERY_MS = 45 * MS_PER_MINUTE
+const NEAR_KILL = { fromC: 50, everyMs: 25 * MS_PER_MINUTE }
 const COOLING_EVERY_MS = 60 * MS_PER_MINUTE
 const FRIDGE_EVERY_MS = 12 * MS_PER_HOUR
 
@@ -59,14 +64,24 @@ function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
   }
   // A held lot waits for the owner, not for the floor.
   if (lot.openHolds.length > 0) return []
-  if (lot.packs > 0) return lot.unsent > 0 ? [task('send')] : []
+  const free = lot.runs.every(run => run.pulledAtMs !== null && run.cooled)
+  if (lot.packs > 0) return [...(free && isLeft(lot) ? [task('slice')] : []), ...(lot.unsent > 0 ? [task('send')] : [])]
   if (lot.runs.length === 0) return [task('smoke')]
-  return lot.runs.every(run => run.pulledAtMs !== null && run.cooled) ? [task('slice')] : []
+  if (!free) return []
+  // After one cold session there may be another; and of some pieces nobody knows yet.
+  const hot = lot.runs.filter(run => !run.cold)
+  return [task(hot.length > 0 && lot.runs.some(run => run.pieces === lot.pieces.length) ? 'slice' : 'go_on')]
 }
+
+/** Of the slab, less than this is crumbs and drip. */
+const REST_SHARE = 0.02
+
+/** Part of the slab is still to be sliced. */
+export const isLeft = (lot: Pick<LotFacts, 'readyG' | 'leftG'>): boolean => lot.readyG !== null && lot.leftG !== null && lot.leftG > REST_SHARE * lot.readyG
 
 function runTask(run: RunFacts): Task[] {
   const lastMs = run.lastReadingMs ?? run.startedAtMs
-  if (run.pulledAtMs === null) return [{ kind: 'read_smoke', subject: run.code, byMs: lastMs + SMOKE_EVERY_MS, late: false }]
+  if (run.pulledAtMs === null) return [{ kind: 'read_smoke', subject: run.code, byMs: lastMs + ((run.lastCoreC ?? 0) >= NEAR_KILL.fromC ? NEAR_KILL.everyMs : SMOKE_EVERY_MS), late: false }]
   return run.cooled ? [] : [{ kind: 'read_cooling', subject: run.code, byMs: lastMs + COOLING_EVERY_MS, late: false }]
 }
 

@@ -4,3 +4,7 @@ import { Op } from 'sequelize'
 export const since = Op.gte
 /** Smaller than: `{ id: { [below]: 40 } }`. */
 export const below = Op.lt
+/** From one moment to another, both included: `{ atMs: { [between]: [from, to] } }`. */
+export const between = Op.between
+/** Filled in: `{ coreC: { [present]: null } }`. */
+export const present = Op.not

@@ -6,7 +6,7 @@ import type { FridgeView, LotSummary, ShopView } from './lots'
 
 export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 
-export interface RunSummary { code: string, smoker: string, startedAtMs: number, pulledAtMs: number | null, lastReadingMs: number | null, cooled: boolean, lots: string[] }
+export interface RunSummary { code: string, smoker: string, startedAtMs: number, pulledAtMs: number | null, lastReadingMs: number | null, lastCoreC: number | null, cooled: boolean, lots: string[] }
 
 export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], store: StoreConcern, nowMs: number }
 /** What in the Store and the book waits for someone. */

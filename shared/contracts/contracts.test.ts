@@ -29,7 +29,7 @@ describe('fields', () => {
       expect(faultsIn(anyJson(), { deep: [{ [half]: 1 }] })).toEqual([':ill_formed_text'])
       expect(faultsIn(weight(PIECE_RANGE), half)).toContain(':ill_formed_text')
     }
-    for (const whole of ['🥓', '𝒞𝓊𝓇𝑒', 'plain text']) for (const contract of [name(), note(), reason()]) expect(contract.parse(whole)).toBe(whole)
+    for (const whole of ['🥓 and rind', '𝒞𝓊𝓇𝑒', 'plain text']) for (const contract of [name(), note(), reason()]) expect(contract.parse(whole)).toBe(whole)
   })
   it('no contract takes text another way', () => {
     const folder = import.meta.dirname

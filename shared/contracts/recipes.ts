@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { AGENT_KINDS } from '#core/agents/agent-kinds'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS } from '#core/cure/cure-method'
+import { MOST_SUGAR } from '#core/cure/sugar'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
@@ -22,7 +23,7 @@ export const recipeSeasoning = z.strictObject({
 /** A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps, exports and imports. */
 export const recipeContract = z.strictObject({
   name: name(80), cut: z.enum(CUTS), purpose: z.enum(PURPOSES), method: z.enum(CURE_METHODS), agent: z.enum(AGENT_KINDS).nullable(),
-  nitritePpm: z.number().min(0).max(700), saltShare: z.number().min(0.01).max(0.15), saltBasis: z.enum(['total', 'added']), sugarShare: fraction(0.1),
+  nitritePpm: z.number().min(0).max(700), saltShare: z.number().min(0.01).max(0.15), saltBasis: z.enum(['total', 'added']), sugarShare: fraction(MOST_SUGAR),
   waterShare: z.number().min(0.1).max(3).nullable(), pickUp: z.number().min(0.01).max(0.6).nullable(),
   seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS), sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
   days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }), note: note(),

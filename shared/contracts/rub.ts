@@ -1,15 +1,15 @@
 import { z } from 'zod'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS, isWet } from '#core/cure/cure-method'
+import { MOST_MEASURED_SALT } from '#core/cure/salt-weighed'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
+import { MOST_SUGAR } from '#core/cure/sugar'
 import { CUTS, RINDS } from '#core/rules/cuts'
 import { code, decimal, INGREDIENT_RANGE, isoDate, name, note, percent, PIECE_RANGE, text, THICKNESS_RANGE_MM, weight } from './fields'
 import { instrumentId } from './instruments'
 
 export const MOST_PIECES = 400
 export const MOST_SEASONINGS = 12
-/** Over this a measured cure is a slip of the key; only an excess cure puts more on. */
-export const MOST_MEASURED_SALT = 0.06
 export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
 
 const weighed = z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE) })
@@ -34,9 +34,11 @@ export const rubInput = z.strictObject({
   pieces: z.array(piece).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
   meatScaleId: instrumentId(), mixScaleId: instrumentId(),
   targets: z.strictObject({
-    saltShare: percent(1, 15), sugarShare: percent(0, 6), saltBasis: z.enum(['total', 'added']), nitritePpm: decimal(0, 700),
+    saltShare: percent(1, 15), sugarShare: percent(0, MOST_SUGAR * 100), saltBasis: z.enum(['total', 'added']), nitritePpm: decimal(0, 700),
   }),
   agent: weighed.nullable(), salt: weighed.nullable(), sugar: weighed.nullable(),
+  /** The salt's weight once more, where it is off from the plan by more than a fifth; the curing salt's, where all salt comes through it. */
+  saltAgain: weight(INGREDIENT_RANGE).nullable().default(null),
   /** Salt and sugar come through the curing salt or bulk mix alone. */
   fromAgentOnly: z.boolean().default(false),
   seasonings: z.array(seasoning).max(MOST_SEASONINGS, { error: 'too_many_seasonings' }).default([]),

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
-import { decimal, isoDate, name, text } from './fields'
+import { decimal, isoDate, name, reason, text } from './fields'
 
 const MOST_ROWS = 60
 const MOST_PPM = 5000
@@ -34,7 +34,7 @@ export const ownRulesInput = z.strictObject({
 })
 
 /** Which rule set is in force, and what the shop asks beyond it. */
-export const rulesInForceInput = z.strictObject({ ruleSetId: text().max(64), targetPpm: decimal(1, 700), floorPpm: decimal(0, 700).nullable(), maxPpm: decimal(1, 700).nullable() })
+export const rulesInForceInput = z.strictObject({ ruleSetId: text().max(64), targetPpm: decimal(1, 700), floorPpm: decimal(0, 700).nullable(), maxPpm: decimal(1, 700).nullable(), labAlways: reason().nullable().default(null) })
   .superRefine((house, ctx) => {
     if (house.maxPpm !== null && house.targetPpm > house.maxPpm) ctx.addIssue({ code: 'custom', path: ['targetPpm'], message: 'target_outside_house' })
     if (house.floorPpm !== null && house.targetPpm < house.floorPpm) ctx.addIssue({ code: 'custom', path: ['targetPpm'], message: 'target_outside_house' })
@@ -43,4 +43,4 @@ export const rulesConfirmationInput = z.strictObject({ ruleSetId: text().max(64)
 
 export interface Confirmation { by: string, on: string, reference: string }
 export interface RuleSetView { rules: RuleSet, own: boolean, inForce: boolean, confirmed: Confirmation | null }
-export interface RulesView { sets: RuleSetView[], house: { targetPpm: number, floorPpm: number | null, maxPpm: number | null } }
+export interface RulesView { sets: RuleSetView[], house: { targetPpm: number, floorPpm: number | null, maxPpm: number | null, labAlways: string | null } }

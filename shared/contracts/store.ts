@@ -74,6 +74,9 @@ const composition = z.strictObject({
   saltPercent: percent(0, 100), sugarPercent: percent(0, 100), waterPercent: percent(0, 100), allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
 }).refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), { error: 'more_than_whole' })
 
+/** Thinner than this it is no sugar to cure with. */
+const LEAST_SYRUP = 0.3
+
 export const ingredientInput = z.strictObject({
   kind: z.enum(RECEIVED_KINDS), name: name(), agentKind: z.enum(AGENT_KINDS).exclude(['mix']).default('no_1'), iodised: z.boolean().default(false), composition: composition.nullable().default(null), supplier: name(), supplierLot: name(),
   amount: weight(INGREDIENT_RANGE), bestBefore: isoDate().nullable(), certificate: certificate.nullable(),
@@ -81,6 +84,7 @@ export const ingredientInput = z.strictObject({
   if (input.kind === 'curing_salt' && input.certificate === null) {
     ctx.addIssue({ code: 'custom', path: ['certificate', 'number'], message: 'certificate_missing' })
   }
+  if (input.kind === 'sugar' && input.composition && input.composition.sugarPercent < LEAST_SYRUP) ctx.addIssue({ code: 'custom', path: ['composition', 'sugarPercent'], message: 'syrup_thin' })
   const held = input.kind === 'curing_salt' ? input.certificate : null
   const fault = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
   if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001) fault('nitritePercent', 'nitrite_missing')
@@ -118,6 +122,8 @@ export interface IngredientView {
   amountG: number, usedG: number, leftG: number, bestBefore: string | null, certificate: string | null, certificateFile: FileView | null, agent: CuringAgent | null
   openedAtMs: number | null, receivedAtMs: number
   agentKind: AgentKind | null, composition: Composition, allergens: Allergen[], iodised: boolean
+  /** A bulk mix with seasonings: the only day on which it may be used; null for anything else. */
+  spicedOn: string | null
   /** A bulk mix: what it was made of. */
   parts: { code: string, name: string, massG: number }[]
 }

@@ -16,6 +16,8 @@ export const said = {
     const tenths = massG * 10
     return `${formatNumber(massG, Math.abs(tenths - Math.round(tenths)) < 1e-6 ? 1 : 2, as.decimal)} g`
   },
+  /** A share as per cent, two decimals. */
+  percent: (p: NonNullable<Params>, key: string, as: Notation) => `${formatNumber(number(p, key) * 100, 2, as.decimal)} %`,
   ppm: (p: NonNullable<Params>, key: string, as: Notation) => formatPpm(number(p, key), as),
   ppmBeside: (p: NonNullable<Params>, key: string, other: string, as: Notation) => formatPpmBeside(number(p, key), number(p, other), as),
   temperature: (p: NonNullable<Params>, key: string, as: Notation) => formatTemperature(number(p, key), as),

@@ -51,8 +51,8 @@ describe('what stands under every verdict', () => {
     expect(standingWords(judge({ confirmed: { by: 'Ada', on: '2026-11-03', reference: 'folder' } }), DEFAULT_NOTATION)).toContain('confirmed by Ada on 3 Nov 2026.')
   })
   it('asks a laboratory where the law counts what is left', () => {
-    expect(standingWords(judge({ rules: set('anz') }), DEFAULT_NOTATION)).toContain('A laboratory result is needed before it goes out (125 ppm left in the product at most).')
-    expect(standingWords(judge({ rules: set('eu') }), DEFAULT_NOTATION)).toContain('A laboratory result is needed before it goes out.')
+    expect(standingWords(judge({ rules: set('anz') }), DEFAULT_NOTATION)).toContain('Before it goes out it must be shown what is left in the product, by its finished weight or by a laboratory (125 ppm at most).')
+    expect(standingWords(judge({ rules: set('eu') }), DEFAULT_NOTATION)).toContain('what is left in the product, by its finished weight or by a laboratory.')
     expect(standingWords(judge(), DEFAULT_NOTATION)).not.toContain('laboratory')
   })
   it('how far off it can be: the worst case holds the k = 2 range', () => {

@@ -72,7 +72,7 @@ export const standingWords = (j: Judgement, as: Notation): string => {
   const confirmed = j.confirmed
     ? `confirmed by ${j.confirmed.by} on ${formatDateInYear(j.confirmed.on, as.dates)}`
     : 'not confirmed by this shop'
-  const lab = j.residual.length ? ` A laboratory result is needed before it goes out${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => row.maxPpm === null ? [] : formatPpm(row.maxPpm, as)).join(', ')} left in the product at most)` : ''}.` : ''
+  const lab = j.residual.length ? ` Before it goes out it must be shown what is left in the product, by its finished weight or by a laboratory${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => row.maxPpm === null ? [] : formatPpm(row.maxPpm, as)).join(', ')} at most)` : ''}.` : ''
   return `${rules}; ${confirmed}.${lab} An aid: your inspector and local code decide.`
 }
 

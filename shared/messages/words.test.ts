@@ -14,7 +14,7 @@ const codesIn = (pattern: RegExp) => [...new Set(sources.flatMap(text => [...tex
 
 describe('words', () => {
   it('stand for every refusal in the code', () => {
-    const codes = [...codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g), ...codesIn(/error: '([a-z0-9_]+)'/g), ...codesIn(/message: '([a-z0-9_]+)'/g), 'rub_above_limit', 'rub_limit_not_shown', 'lot_voided']
+    const codes = [...codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g), ...codesIn(/error: '([a-z0-9_]+)'/g), ...codesIn(/message: '([a-z0-9_]+)'/g), 'rub_above_limit', 'rub_limit_not_shown', 'lot_voided', 'residual_lab_always', 'residual_nitrate', 'residual_no_figure', 'residual_not_finished', 'residual_over', 'clock_ahead', 'clock_off_database']
     expect(codes.length).toBeGreaterThan(60)
     expect(codes.filter(code => !hasWords(code))).toEqual([])
   })
@@ -33,7 +33,7 @@ describe('words', () => {
     expect(wordsFor('rub_above_limit', { ...params, takeOffG: 0.34 }, DEFAULT_NOTATION)).toContain('Take off 0.34 g')
   })
   it('never print a broken figure', () => {
-    const params = { netG: 1.98, grossG: 100, tareG: 200, minG: 50, maxG: 60_000, ppm: 1, maxPpm: 2, highPpm: 3, takeOffG: 1, addMeatG: 1, leastG: 1, carriedG: 1, wantedG: 1, leftG: 1, tempC: 9, outG: 1, readyG: 1, cutG: 1, unaccountedG: 1, fromG: 1, countedG: 1, bookG: 1, differenceG: 1, allowedG: 1, min: 0, max: 1, row: 1, greenG: 1, saltG: 1, wantedPpm: 1, count: 2, reason: 'cooling_late', bytes: 2e6, nowMs: 0, zone: 'UTC', hours: 30 }
+    const params = { netG: 1.98, grossG: 100, tareG: 200, minG: 50, maxG: 60_000, ppm: 1, maxPpm: 2, highPpm: 3, takeOffG: 1, addMeatG: 1, leastG: 1, carriedG: 1, wantedG: 1, leftG: 1, tempC: 9, outG: 1, readyG: 1, cutG: 1, unaccountedG: 1, fromG: 1, countedG: 1, bookG: 1, differenceG: 1, allowedG: 1, min: 0, max: 1, row: 1, greenG: 1, saltG: 1, wantedPpm: 1, count: 2, reason: 'cooling_late', bytes: 2e6, nowMs: 0, zone: 'UTC', hours: 30, share: 0.02, plannedShare: 0.02, least: 0.01, most: 0.06, boundPpm: 1 }
     for (const code of codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g)) expect(wordsFor(code, params, DEFAULT_NOTATION)).not.toMatch(/NaN|undefined/)
   })
 })

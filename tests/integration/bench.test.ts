@@ -210,14 +210,16 @@ describe('rule sets', () => {
     expect(await owner.post('/api/office/own-rules', { ...set, ruleSetId: 'us' })).toMatchObject({ body: { code: 'rules_shipped' } })
     await inForce('us', { targetPpm: '150' })
   })
-  it('where the residue counts nothing goes out without a laboratory, and too much of it holds', async () => {
+  it('where the residue counts mass balance or a laboratory shows what is left, and too much of it holds', async () => {
     await owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder' })
     const loin = await receive(maker, { cut: 'loin', weight: '10 kg' })
     const rubbed = await code(rub(s, { cut: 'loin', pieces: [{ meatCode: loin, weight: '3.84 kg' }] }), '/api/lots')
     await maker.post(`/api/lots/${rubbed}/out`, {})
-    const { packCodes } = (await maker.post(`/api/lots/${rubbed}/slicing`, { readyWeight: '3.6 kg', packedOn: '2026-11-23', packs: [{ kind: 'sliced', weight: '500' }], offcuts: [] })).body
+    const { packCodes } = (await maker.post(`/api/lots/${rubbed}/slicing`, { readyWeight: '2.4 kg', packedOn: '2026-11-23', packs: [{ kind: 'sliced', weight: '500' }], offcuts: [] })).body
+    // Dried to 62.5 %: by its weights more than 200 ppm may be left.
+    expect((await view(rubbed)).residual).toMatchObject({ by: null, why: 'over', maxPpm: 200 })
     const send = () => maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes })
-    expect(await send()).toMatchObject({ status: 422, body: { code: 'lab_result_missing' } })
+    expect(await send()).toMatchObject({ status: 422, body: { code: 'residual_over', detail: expect.stringMatching(/may hold up to 2\d\d(\.\d)? ppm/) } })
     const result = (residual: string) => maker.post(`/api/lots/${rubbed}/lab-results`, { residual, laboratory: 'Lab', report: 'R-1', sampledOn: '2026-11-22' })
     expect(await result('240')).toMatchObject({ status: 200 })
     expect((await view(rubbed)).openHolds).toEqual(['residual_high'])
@@ -225,6 +227,21 @@ describe('rule sets', () => {
     await owner.post(`/api/holds/${(await view(rubbed)).holds[0].id}/disposition`, { disposition: 'release', text: 'second sample was right' })
     await result('44')
     expect(await send()).toMatchObject({ status: 200 })
+    // At 93 % no more than went in can be left: proved without a test, and said how.
+    const other = await receive(maker, { cut: 'loin', weight: '10 kg' })
+    const plain = await code(rub(s, { cut: 'loin', pieces: [{ meatCode: other, weight: '3.84 kg' }] }), '/api/lots')
+    expect((await view(plain)).residual).toMatchObject({ by: null, why: 'not_finished', leastYield: expect.any(Number) })
+    await maker.post(`/api/lots/${plain}/out`, {})
+    const sliced = (await maker.post(`/api/lots/${plain}/slicing`, { readyWeight: '3.57 kg', packedOn: '2026-11-23', packs: [{ kind: 'sliced', weight: '500' }, { kind: 'sliced', weight: '500' }], offcuts: [] })).body.packCodes
+    const { residual, judgement } = await view(plain)
+    expect(residual).toMatchObject({ by: 'mass_balance', maxPpm: 200 })
+    expect(residual.boundPpm).toBeCloseTo(judgement.lot.highPpm * 3840 / (3570 - 2.5), 6)
+    const sendOne = (i: number) => maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: [sliced[i]] })
+    expect(await sendOne(0)).toMatchObject({ status: 200 })
+    // An authority that wants a result for every lot gets one.
+    await inForce('us', { targetPpm: '150', labAlways: 'inspector wants every lot tested' })
+    expect(await sendOne(1)).toMatchObject({ status: 422, body: { code: 'residual_lab_always' } })
+    await inForce('us', { targetPpm: '150' })
   })
 })
 

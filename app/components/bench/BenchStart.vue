@@ -33,6 +33,8 @@ function choose(revisionId: number | null): void {
   const recipe = props.view.recipes.find(one => one.revisions.some(revision => revision.id === revisionId))!
   draft.value = applyRecipe(draft.value, recipe, revisionId, { ingredients: props.view.ingredients, today: props.view.today })
 }
+/** A card is read by people who write other units: a bare figure takes its own along. */
+const withUnit = (typed: string): string => /[a-z"″]\s*$/i.test(typed) ? typed : `${typed.trim()} ${as.value.mass === 'us' ? 'in' : 'mm'}`
 async function openCard(raw: string): Promise<void> {
   const code = readCode(raw)?.code
   fault.value = code ? '' : wordsFor('not_a_code', {}, as.value)
@@ -50,7 +52,7 @@ async function take(raw: string | null): Promise<void> {
   if (raw) await openCard(raw)
 }
 async function lay(): Promise<void> {
-  const made = await save('/api/cards', { draft: draft.value, code: draft.value.cardCode })
+  const made = await save('/api/cards', { draft: { ...draft.value, thickness: withUnit(draft.value.thickness) }, code: draft.value.cardCode })
   if (!made) return
   draft.value.cardCode = made.code
   recorded(`Kept as bench card ${made.code}.`, null, async () => {})

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { parseLength } from '#core/units/parse-length'
+import { THICKNESS_RANGE_MM } from '#shared/contracts/fields'
+import { wordsFor } from '#shared/messages/en'
 import { daysByRule, type DayRule } from '#core/curing/day-rules'
 import { useNotation } from '~/composables/use-notation'
 import type { BenchDraft } from './bench-draft'
@@ -7,7 +10,12 @@ import type { useBench } from './use-bench'
 
 const props = defineProps<{ bench: ReturnType<typeof useBench>, fridges: { id: number, name: string }[], errorAt: (path: string) => string | undefined }>()
 const draft = defineModel<BenchDraft>({ required: true })
-const { number } = useNotation()
+const { as, number } = useNotation()
+const unit = computed(() => as.value.mass === 'us' ? 'in' : 'mm')
+const fault = computed(() => {
+  const found = parseLength(draft.value.thickness, unit.value, { minMm: THICKNESS_RANGE_MM.min, maxMm: THICKNESS_RANGE_MM.max })
+  return found.ok ? undefined : wordsFor(found.code, found.params, as.value)
+})
 const NAMES: Record<DayRule, string> = {
   fixed_week: 'a week', per_half_inch: '1 a half inch', three_per_inch_plus_one: '3 an inch and 1', seven_per_inch: '7 an inch', three_per_500_g: '3 per 500 g', model: 'model, lean to the middle',
 }
@@ -21,7 +29,7 @@ const bestBy = computed({ get: () => draft.value.bestByDay ?? props.bench.span.v
   <section aria-labelledby="days-head" class="stack-tight">
     <h2 id="days-head">Days in the cure</h2>
     <div class="fields">
-      <VTextField v-model="draft.thickness" label="Thickest piece" suffix="mm" inputmode="decimal" :error-messages="errorAt('thicknessMm')" />
+      <VTextField v-model="draft.thickness" label="Thickest piece" :suffix="unit" inputmode="decimal" :error-messages="fault ?? errorAt('thicknessMm')" />
       <VTextField v-model.number="readyFrom" label="Ready from day" inputmode="numeric" :error-messages="errorAt('readyFromDay')" />
       <VTextField v-model.number="bestBy" label="Best by day" inputmode="numeric" :error-messages="errorAt('bestByDay')" />
       <VSelect :model-value="draft.fridgeId ?? fridges[0]?.id" :items="fridges.map(f => ({ value: f.id, title: f.name }))" label="Goes into" @update:model-value="draft.fridgeId = $event" />

@@ -14,6 +14,14 @@ const grouped = computed(() => draft.value.seasonings.some(s => s.group !== 'all
 const shares = computed(() => props.bench.shares.value)
 const sides = computed(() => readSides(draft.value))
 const scoopsOf = (i: number) => props.bench.scoops.value[i]
+/** Salt of the lightest and the heaviest piece from equal scoops, as shares of each. */
+const saltSpan = computed(() => {
+  const made = props.bench.made.value
+  const masses = props.bench.good.value.map(piece => piece.netG)
+  if (!made || masses.length < 2) return null
+  const scoopG = made.totalSaltShare * made.greenWeightG / masses.length
+  return { low: scoopG / Math.max(...masses), high: scoopG / Math.min(...masses), planned: made.totalSaltShare }
+})
 const uneven = computed(() => draft.value.sharing === 'equal_scoops' && props.bench.scoops.value.length > 0)
 const saltSpread = computed(() => {
   const salts = shares.value.map(share => share.totalSaltShare)
@@ -63,7 +71,7 @@ const setBag = (piece: PieceDraft, typed: string) => { piece.bag = Number(typed)
       </VBtnToggle>
       <VBtn variant="text" class="floor" @click="toggleBags">{{ inBags ? 'No bags' : 'In bags' }}</VBtn>
     </div>
-    <p v-if="uneven" class="caution">This is what each piece would get from equal scoops: the light ones more, the heavy ones less. Share by weight; the verdict below is for that.</p>
+    <p v-if="uneven" class="caution">This is what each piece would get from equal scoops: the light ones more curing salt <strong>and more salt</strong>, the heavy ones less<template v-if="saltSpan"> ({{ percent(saltSpan.low, 2) }} to {{ percent(saltSpan.high, 2) }} salt, where the plan is {{ percent(saltSpan.planned, 2) }})</template>. Share by weight; the verdict below is for that.</p>
     <ul v-if="inBags && bench.bags.value.length" class="bags">
       <li v-for="bag in bench.bags.value" :key="bag.number">Bag {{ bag.number }}: {{ bag.pieces.length === 1 ? 'piece' : 'pieces' }} {{ bag.pieces.join(', ') }}, <strong>{{ grams(bag.mixG) }}</strong> of mix</li>
     </ul>

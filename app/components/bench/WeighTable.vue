@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { SAID_SUGAR } from '#core/cure/sugar'
 import { isNearlyPure } from '#core/agents/agent-kinds'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
@@ -31,6 +32,7 @@ const rows = computed(() => [
       ]),
 ])
 const lines = computed(() => weighLines(draft.value, props.bench))
+const salt = computed(() => props.bench.saltJudged.value)
 const refused = computed(() => props.bench.agentRefused.value && wordsFor(props.bench.agentRefused.value.code, props.bench.agentRefused.value.params, as.value))
 const lotChoices = (role: MixRole) => props.bench.lotsOf(role).map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}`, props: { subtitle: `${grams(lot.leftG)} left${lot.bestBefore && lot.bestBefore < props.view.today ? `, best before ${dateInYear(lot.bestBefore)}` : ''}${lot.iodised ? ', iodised' : ''}` } }))
 const scales = (purpose: 'meat' | 'mix') => props.view.scales.filter(scale => scale.purpose === purpose).map(scale => ({ value: scale.id, title: `${scale.name}, reads to ${scale.readabilityG} g` }))
@@ -66,8 +68,15 @@ function nextField(role: string): void {
         </tbody>
       </table>
     </div>
+    <div v-if="salt && salt.status !== 'as_planned'" class="caution grave stack-tight" role="alert">
+      <p v-if="salt.status === 'slip'"><strong>{{ percent(salt.share, 2) }} salt in all is no measured cure.</strong> The plan is {{ percent(salt.plannedShare, 2) }}. Check the unit and the point, and weigh the salt again.</p>
+      <template v-else>
+        <p><strong>{{ percent(salt.share, 2) }} salt in all, planned {{ percent(salt.plannedShare, 2) }}.</strong> Off by more than a fifth. If it is meant, type the {{ bench.fromAgentOnly.value ? 'curing salt' : 'salt' }}'s weight a second time.</p>
+        <WeightField v-model="draft.saltAgain" :label="`${bench.fromAgentOnly.value ? 'Curing salt' : 'Salt'} once more, grams`" fine :range="INGREDIENT_RANGE" :error="errorAt('saltAgain')" />
+      </template>
+    </div>
     <p v-if="agentLot?.kind === 'mix' && plan" class="soft small">Take {{ grams(plan.agentG, division) }} of {{ agentLot.name }}: {{ meat(Math.max(0, agentLot.leftG - plan.agentG)) }} will be left of {{ meat(agentLot.amountG) }}. Stir it well before you take.</p>
-    <p v-if="plan" class="soft small">Salt comes to {{ percent(plan.totalSaltShare, 2) }} in all, {{ percent(plan.addedSaltShare, 2) }} added; sugar {{ percent(plan.totalSugarShare, 2) }}. Mix evenly: {{ grams(plan.mixG, division) }}, shared by weight.<template v-if="bench.firstShare.value < 1"> The rest, {{ grams(plan.mixG * (1 - bench.firstShare.value), division) }}, goes on after the first draining.</template></p>
+    <p v-if="plan" class="soft small">Salt comes to {{ percent(plan.totalSaltShare, 2) }} in all, {{ percent(plan.addedSaltShare, 2) }} added; sugar {{ percent(plan.totalSugarShare, 2) }}<template v-if="plan.totalSugarShare > SAID_SUGAR"> (<strong>over 6 %</strong>: a syrup-rich cure, of which much stays in the bag)</template>. Mix evenly: {{ grams(plan.mixG, division) }}, shared by weight.<template v-if="bench.firstShare.value < 1"> The rest, {{ grams(plan.mixG * (1 - bench.firstShare.value), division) }}, goes on after the first draining.</template></p>
     <div class="scales">
       <VSelect :model-value="bench.meatScale.value?.id" :items="scales('meat')" label="Meat weighed on" density="compact" @update:model-value="draft.meatScaleId = $event" />
       <VSelect :model-value="bench.mixScale.value?.id" :items="scales('mix')" label="Cure weighed on" density="compact" @update:model-value="draft.mixScaleId = $event" />

@@ -33,6 +33,8 @@ export interface BenchDraft {
   water: string
   mostPickUp: string
   weighedBack: string
+  /** The salt's weight a second time, where it is far from the plan. */
+  saltAgain: string
   sides: { flesh: string, fat: string, edges: string }
   sharing: 'by_weight' | 'equal_scoops'
   recipe: { code: string, revisionId: number, number: number, name: string } | null
@@ -50,7 +52,7 @@ export interface BenchDraft {
 export const emptyBench = (): BenchDraft => ({
   meatCode: '', cut: 'belly', rind: 'off', purpose: 'bacon', method: 'dry', choiceId: null, entry: '', pieces: [], saltShare: '2.5', sugarShare: '1', saltBasis: 'total', targetPpm: 150,
   fromAgentOnly: false, agent: { lotCode: '', weighed: '' }, salt: { lotCode: '', weighed: '' }, sugar: { lotCode: '', weighed: '' }, seasonings: [],
-  firstShare: '50', waterShare: '50', water: '', mostPickUp: '12', weighedBack: '', sides: { flesh: '60', fat: '30', edges: '10' }, sharing: 'by_weight', recipe: null, cardCode: null,
+  firstShare: '50', waterShare: '50', water: '', mostPickUp: '12', weighedBack: '', saltAgain: '', sides: { flesh: '60', fat: '30', edges: '10' }, sharing: 'by_weight', recipe: null, cardCode: null,
   meatScaleId: null, mixScaleId: null, fridgeId: null, thickness: '40', readyFromDay: null, bestByDay: null, note: '',
 })
 

@@ -53,7 +53,7 @@ export const sidesOf = (massG: number, sides: SideShares) => sides.flesh + sides
 
 /** The question that the core answers, or null while something it needs is missing. */
 export function readQuestion(
-  draft: BenchDraft, known: { piecesG: number[], agentLot: IngredientView | null, ingredients: readonly IngredientView[], readabilityG: number },
+  draft: BenchDraft, known: { piecesG: number[], agentLot: IngredientView | null, sugarLot?: IngredientView | null, ingredients: readonly IngredientView[], readabilityG: number },
 ): FormulateQuestion | null {
   const targets = readTargets(draft)
   const agent = known.agentLot?.agent ?? null
@@ -62,7 +62,7 @@ export function readQuestion(
   if (isWet(draft.method) && !waterShare) return null
   if (draft.method === 'wet_pick_up' && !pickUp) return null
   return {
-    method: draft.method, piecesG: known.piecesG, agent, targets, readabilityG: known.readabilityG, seasonings: readSeasonings(draft, known.ingredients),
+    method: draft.method, piecesG: known.piecesG, agent, targets, readabilityG: known.readabilityG, sugarFraction: known.sugarLot?.composition.sugarFraction || 1, seasonings: readSeasonings(draft, known.ingredients),
     fromAgentOnly: draft.fromAgentOnly || known.agentLot?.kind === 'mix', ...(waterShare ? { waterShare } : {}), ...(pickUp ? { pickUp } : {}),
   }
 }

@@ -10,6 +10,8 @@ export interface Chosen {
   saltCode: string
   sugarCode: string
   fromAgentOnly: boolean
+  /** Null when what is typed is no thickness: then the contract says so. */
+  thicknessMm: number | null
   span: { readyFromDay: number, bestByDay: number }
 }
 
@@ -31,8 +33,9 @@ export function rubBody(draft: BenchDraft, chosen: Chosen) {
     firstShare: draft.method === 'two_applications' ? draft.firstShare : null,
     water: isWet(draft.method) ? draft.water : null, mostPickUp: draft.method === 'wet_pick_up' ? draft.mostPickUp : null,
     weighedBack: draft.method === 'excess' ? orNull(draft.weighedBack, draft.weighedBack) : null,
+    saltAgain: orNull(draft.saltAgain ?? '', draft.saltAgain),
     sides: readSides(draft), recipeRevisionId: draft.recipe?.revisionId ?? null, cardCode: draft.cardCode,
-    thicknessMm: draft.thickness, readyFromDay: draft.readyFromDay ?? chosen.span.readyFromDay, bestByDay: draft.bestByDay ?? chosen.span.bestByDay,
+    thicknessMm: chosen.thicknessMm === null ? draft.thickness : String(chosen.thicknessMm), readyFromDay: draft.readyFromDay ?? chosen.span.readyFromDay, bestByDay: draft.bestByDay ?? chosen.span.bestByDay,
     fridgeId: chosen.fridgeId, note: draft.note || null,
   }
 }

@@ -1,12 +1,14 @@
-import { computed, type Ref } from 'vue'
+import { computed, ref, type Ref } from 'vue'
 import { agentFault } from '#core/agents/agent-fault'
 import { isWet, legalMethod } from '#core/cure/cure-method'
 import { formulate } from '#core/cure/formulate'
+import { judgeSalt } from '#core/cure/salt-weighed'
+import { carriedBy } from '#core/cure/seasoning'
 import { equalScoopsPpm, type CureWeighed } from '#core/cure/pieces-ppm'
 import { shareByWeight } from '#core/cure/share-by-weight'
 import { suggestedSpan } from '#core/curing/day-rules'
 import { choicesFor, limitsFor } from '#core/rules/limits'
-import { parseDecimal } from '#core/units/parse-decimal'
+import { parseLength } from '#core/units/parse-length'
 import { INGREDIENT_RANGE, THICKNESS_RANGE_MM } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import { BRINE_RANGE } from '#shared/contracts/rub'
@@ -17,7 +19,7 @@ import { gramsOf, lotsFor, readPieces, readQuestion, shareOf } from './read-draf
 import { rubBody } from './rub-body'
 
 /** Everything the Bench works out from what is typed; all of it by the core, none of it here. */
-export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
+export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>, lengthUnit: Ref<'mm' | 'in'> = ref('mm')) {
   const pieces = computed(() => readPieces(draft.value))
   const good = computed(() => pieces.value.flatMap(piece => piece.parsed ? [piece.parsed] : []))
   const greenG = computed(() => good.value.reduce((sum, piece) => sum + piece.netG, 0))
@@ -45,13 +47,13 @@ export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
     if (!lot?.agent || !limits.value || !view.value) return null
     const fit = agentFault({
       kind: lot.agentKind ?? 'own', agent: lot.agent, name: `${lot.code} ${lot.name}`, certificate: lot.certificate, bestBefore: lot.bestBefore, today: view.value.today,
-      purpose: draft.value.purpose, nitrateMaxPpm: limits.value.nitrateMaxPpm, jurisdiction: view.value.rules.jurisdiction,
+      spicedOn: lot.spicedOn, purpose: draft.value.purpose, nitrateMaxPpm: limits.value.nitrateMaxPpm, jurisdiction: view.value.rules.jurisdiction,
     })
     return fit.ok ? null : fit
   })
 
   const question = computed(() => mixScale.value
-    ? readQuestion(draft.value, { piecesG: good.value.map(piece => piece.netG), agentLot: agentLot.value, ingredients: ingredients.value, readabilityG: mixScale.value.readabilityG })
+    ? readQuestion(draft.value, { piecesG: good.value.map(piece => piece.netG), agentLot: agentLot.value, sugarLot: sugarLot.value, ingredients: ingredients.value, readabilityG: mixScale.value.readabilityG })
     : null)
   const plan = computed(() => question.value && formulate(question.value))
   const made = computed(() => plan.value?.ok ? plan.value.value : null)
@@ -89,9 +91,22 @@ export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
   })
   const weighed = computed(() => weighedQuestion.value && judgeLot(weighedQuestion.value))
 
+  /** The salt as weighed beside the plan, once it was weighed; null before, and for a cure without nitrite. */
+  const saltJudged = computed(() => {
+    const agentG = weighedG(draft.value.agent)
+    const saltG = fromAgentOnly.value || made.value?.saltG === 0 ? 0 : weighedG(draft.value.salt)
+    if (draft.value.method === 'salt_only' || !made.value || agentG === null || saltG === null) return null
+    const inAgent = agentLot.value?.agent?.saltFraction ?? 0
+    const basePlannedG = made.value.saltG + made.value.agentG * inAgent
+    const spicesG = draft.value.seasonings.reduce((sum, s, i) => sum + (weighedG(s) ?? made.value!.seasonings[i]?.massG ?? 0) * (made.value!.seasonings[i]?.composition.saltFraction ?? 0), 0)
+    const plannedG = basePlannedG + carriedBy(made.value.seasonings, 'saltFraction')
+    if (!(plannedG > 0)) return null
+    return judgeSalt({ method: draft.value.method, plannedG, weighedG: saltG + agentG * inAgent + spicesG + (1 - firstShare.value) * basePlannedG, plannedShare: made.value.totalSaltShare })
+  })
+
   const thicknessMm = computed(() => {
-    const parsed = parseDecimal(draft.value.thickness)
-    return parsed.ok && parsed.value >= THICKNESS_RANGE_MM.min && parsed.value <= THICKNESS_RANGE_MM.max ? parsed.value : null
+    const parsed = parseLength(draft.value.thickness, lengthUnit.value, { minMm: THICKNESS_RANGE_MM.min, maxMm: THICKNESS_RANGE_MM.max })
+    return parsed.ok ? parsed.value : null
   })
   const span = computed(() => suggestedSpan(thicknessMm.value ?? 40))
   /** Bags with what goes into each; pieces without one stand alone. */
@@ -106,11 +121,11 @@ export function useBench(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
 
   const body = computed(() => rubBody(draft.value, {
     meatScaleId: meatScale.value?.id ?? 0, mixScaleId: mixScale.value?.id ?? 0, fridgeId: draft.value.fridgeId ?? view.value?.fridges[0]?.id ?? 0,
-    agentCode: agentLot.value?.code ?? '', saltCode: saltLot.value?.code ?? '', sugarCode: sugarLot.value?.code ?? '', fromAgentOnly: fromAgentOnly.value, span: span.value,
+    agentCode: agentLot.value?.code ?? '', saltCode: saltLot.value?.code ?? '', sugarCode: sugarLot.value?.code ?? '', fromAgentOnly: fromAgentOnly.value, thicknessMm: thicknessMm.value, span: span.value,
   }))
   return {
     pieces, good, greenG, meatScale, mixScale, ingredients, lotsOf, agentLot, saltLot, sugarLot, fromAgentOnly, limits, choices, agentRefused,
-    plan, made, shares, firstShare, planned, scoops, weighed, thicknessMm, span, bags, body,
+    plan, made, shares, firstShare, planned, scoops, weighed, saltJudged, thicknessMm, span, bags, body,
   }
 }
 export type Bench = ReturnType<typeof useBench>

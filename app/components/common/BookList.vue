@@ -66,4 +66,13 @@ function toggleAll(): void {
 .voided .words { text-decoration: line-through; text-decoration-thickness: 1.5px; }
 .mark { display: block; border-left: 4px solid var(--straw); padding-left: .5rem; margin-top: .15rem; }
  abbr { text-decoration: none; font-weight: 600; }
+/* On a phone a record is a slip: number, time and who on one line, what and about beneath, nothing beside the edge. */
+@media (max-width: 620px) {
+  table, tbody, tr, td { display: block; }
+  thead { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
+  tr { border-bottom: 1px solid var(--hair); padding: .5rem 0; }
+  td { border: 0 !important; padding: .1rem 0 !important; }
+  td:nth-child(-n+4) { display: inline-block; margin-right: .8rem; }
+  .number { min-height: 44px; }
+}
 </style>

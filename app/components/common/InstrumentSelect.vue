@@ -5,11 +5,14 @@ import { STATE_WORDS } from '#shared/messages/instruments'
 import { useFloor } from '~/stores/floor'
 
 /** What a figure was read on: the one used last on this device for the same purpose, until another is chosen. */
-const props = defineProps<{ kind: InstrumentKind, purpose: string, label: string, prefer?: 'meat' | 'mix', error?: string | undefined }>()
+const props = defineProps<{ kind: InstrumentKind, purpose: string, label: string, prefer?: 'meat' | 'mix', forCore?: boolean, error?: string | undefined }>()
 const chosen = defineModel<number | null>({ required: true })
 const floor = useFloor()
 const memory = `veldmoor-instrument-${props.purpose}`
-const choices = computed(() => (floor.view?.instruments ?? []).filter(one => one.kind === props.kind))
+/** A thermometer that hangs in a fridge is read there; a core is read on one that hangs nowhere. */
+const hung = computed(() => new Set((floor.view?.fridges ?? []).map(fridge => fridge.thermometerId)))
+const choices = computed(() => (floor.view?.instruments ?? []).filter(one => one.kind === props.kind)
+  .toSorted((a, b) => props.forCore ? Number(hung.value.has(a.id)) - Number(hung.value.has(b.id)) : 0))
 const items = computed(() => [
   { value: null, title: 'not named' },
   ...choices.value.map(one => ({ value: one.id, title: one.state === 'checked' ? one.name : `${one.name} (${STATE_WORDS[one.state]})` })),

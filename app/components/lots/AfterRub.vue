@@ -3,8 +3,10 @@ import { computed, reactive, ref } from 'vue'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { BRINE_RANGE, labResultInput, secondApplicationInput, weighedAfterInput } from '#shared/contracts/rub'
+import { residualWords } from '#shared/messages/residual'
 import DateField from '~/components/common/DateField.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
+import StateMark from '~/components/common/StateMark.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useDraft } from '~/composables/use-draft'
@@ -17,7 +19,7 @@ import { useSession } from '~/stores/session'
 const props = defineProps<{ lot: LotView }>()
 const emit = defineEmits<{ changed: [] }>()
 const session = useSession()
-const { grams, ppm, date } = useNotation()
+const { as, grams, ppm, date } = useNotation()
 const recorded = useRecorded()
 const second = useSave(secondApplicationInput)
 const after = useSave(weighedAfterInput)
@@ -90,8 +92,8 @@ async function result(): Promise<void> {
       </template>
     </form>
     <form v-if="asksLab" class="slip stack-tight" @submit.prevent="result">
-      <h3>Laboratory</h3>
-      <p>{{ lot.judgement.jurisdiction }}: what is left in the product counts<template v-for="row in lot.judgement.residual" :key="row.id">; {{ row.maxPpm === null ? 'the limit is in the text' : `at most ${ppm(row.maxPpm)}` }} ({{ row.source }})</template>. Without a result nothing of this lot goes out.</p>
+      <h3>What is left in the product</h3>
+      <p v-if="lot.residual" class="row"><StateMark :tone="lot.residual.by ? 'good' : 'act'">{{ lot.residual.by ? 'shown' : 'not shown' }}</StateMark><span>{{ residualWords(lot.residual, as) }}</span></p>
       <ul v-if="lot.labResults.length" class="list"><li v-for="one in lot.labResults" :key="one.id"><strong>{{ ppm(one.residualPpm) }}</strong>, {{ one.laboratory }}, {{ one.report }}, sampled {{ date(one.sampledOn) }}</li></ul>
       <template v-if="session.mayWrite">
         <div class="fields no-print">

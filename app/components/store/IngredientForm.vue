@@ -26,7 +26,7 @@ const COMPOUNDS = [{ value: 'NaNO2', title: 'sodium nitrite' }, { value: 'KNO2',
 const { draft, clear } = useDraft('ingredient', () => ({
   kind: 'curing_salt', name: 'Curing salt no. 1', supplier: '', supplierLot: '', amount: '', bestBefore: '',
   agentKind: 'no_1' as Exclude<AgentKind, 'mix'>, iodised: false, composition: { saltPercent: '0', sugarPercent: '0', waterPercent: '0', allergens: [] as Allergen[] },
-  certificate: { number: '', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25', nitratePercent: '0', nitrateAs: 'NaNO3', saltPercent: '', sugarPercent: '0' }, paper: null as FileView | null,
+  certificate: { number: '', nitritePercent: '6.25', nitriteAs: 'NaNO2', tolerancePercent: '0.25', nitratePercent: '0', nitrateAs: 'NaNO3', saltPercent: '', sugarPercent: '0' }, paper: null as FileView | null, syrup: false,
 }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(ingredientInput)
 
@@ -46,9 +46,9 @@ function chooseAgent(kind: Exclude<AgentKind, 'mix'>): void {
   }
 }
 async function receive(): Promise<void> {
-  const { bestBefore, certificate, paper, composition, ...rest } = draft.value
+  const { bestBefore, certificate, paper, composition, syrup: _syrup, ...rest } = draft.value
   const made = await save('/api/ingredients', {
-    ...rest, bestBefore: bestBefore || null, composition: rest.kind === 'spice' ? composition : null,
+    ...rest, bestBefore: bestBefore || null, composition: rest.kind === 'spice' ? composition : rest.kind === 'sugar' && draft.value.syrup ? { ...composition, saltPercent: '0', allergens: [] } : null,
     certificate: rest.kind === 'curing_salt' ? { ...certificate, saltPercent: certificate.saltPercent.trim() || null, fileId: paper?.id ?? null } : null,
   })
   if (!made) return
@@ -86,6 +86,16 @@ async function receive(): Promise<void> {
       <FileField v-model="draft.paper" label="The certificate, as a photo or PDF" />
     </template>
     <VCheckbox v-if="draft.kind === 'salt'" v-model="draft.iodised" label="It is iodised (it will be refused on the Bench: flavour and colour)" hide-details />
+    <template v-if="draft.kind === 'sugar'">
+      <VCheckbox v-model="draft.syrup" label="It is a syrup: count its real sugar, not its weight" hide-details />
+      <template v-if="draft.syrup">
+        <p class="small soft">From its label. Maple syrup is about 67 % sugar, honey 82 %, molasses 55 to 75 %; the rest is mostly water.</p>
+        <div class="slip-fields">
+          <VTextField v-model="draft.composition.sugarPercent" label="Sugar in it" suffix="%" inputmode="decimal" :error-messages="errorAt('composition.sugarPercent')" />
+          <VTextField v-model="draft.composition.waterPercent" label="Water in it" suffix="%" inputmode="decimal" :error-messages="errorAt('composition.waterPercent') ?? errorAt('composition')" />
+        </div>
+      </template>
+    </template>
     <template v-if="draft.kind === 'spice'">
       <p class="small soft">What it brings besides flavour, from its label: the Bench counts it.</p>
       <p v-if="errorAt('composition')" class="caution grave" role="alert">{{ errorAt('composition') }}</p>

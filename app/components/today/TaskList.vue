@@ -18,6 +18,7 @@ const WHERE: Record<TaskKind, { room: string, to: (subject: string) => string, w
   read_smoke: { room: 'Smokehouse', to: code => `/runs/${code}`, words: 'Read chamber and core' },
   read_cooling: { room: 'Smokehouse', to: code => `/runs/${code}`, words: 'Read the cooling core' },
   smoke: { room: 'Smokehouse', to: () => '/smokehouse', words: 'Dry, then smoke' },
+  go_on: { room: 'Smokehouse', to: () => '/smokehouse', words: 'Smoke again, or slice' },
   slice: { room: 'Slicing table', to: code => `/slicing-table?lot=${code}`, words: 'Slice and pack' },
   send: { room: 'Slicing table', to: () => '/slicing-table#send', words: 'Packs to send' },
 }

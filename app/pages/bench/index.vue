@@ -34,7 +34,8 @@ const recorded = useRecorded()
 const view = ref<BenchView | null>(null)
 const lost = ref<Problem | null>(null)
 const { draft, clear } = useDraft('bench', emptyBench)
-const bench = useBench(draft, view)
+const lengthUnit = computed(() => as.value.mass === 'us' ? 'in' as const : 'mm' as const)
+const bench = useBench(draft, view, lengthUnit)
 const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
 const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)
@@ -42,7 +43,7 @@ const shown = computed(() => weighed.value ?? planned.value)
 const hung = computed(() => draft.value.sharing === 'equal_scoops' && bench.scoops.value.length ? bench.scoops.value : shown.value?.pieces ?? [])
 const saltOnly = computed(() => draft.value.method === 'salt_only')
 const target = computed({ get: () => saltOnly.value ? null : draft.value.targetPpm, set: value => draft.value.targetPpm = value ?? draft.value.targetPpm })
-const refused = computed(() => bench.agentRefused.value !== null || (weighed.value !== null && forbidsRubbing(weighed.value.status)))
+const refused = computed(() => bench.agentRefused.value !== null || (weighed.value !== null && forbidsRubbing(weighed.value.status)) || bench.saltJudged.value?.status === 'slip')
 const planFault = computed(() => plan.value && !plan.value.ok && plan.value.code !== 'no_pieces' ? wordsFor(plan.value.code, plan.value.params, as.value) : '')
 const meaning = computed(() => shown.value?.meaning ?? (saltOnly.value ? 'none' : 'exact'))
 
@@ -58,7 +59,11 @@ async function rub(): Promise<void> {
   recorded(`${made.code} is rubbed: day 0.`, made.eventId, () => navigateTo('/bench') as Promise<unknown>)
   await navigateTo(`/lots/${made.code}`)
 }
-onMounted(load)
+onMounted(() => {
+  // The empty Bench begins at 40 mm, in the person's own unit.
+  if (lengthUnit.value === 'in' && draft.value.thickness === emptyBench().thickness) draft.value.thickness = '1.6'
+  return load()
+})
 watch(() => view.value?.shop.houseTargetPpm, (house) => {
   if (house !== undefined && draft.value.pieces.length === 0) draft.value.targetPpm = house
 })
@@ -100,7 +105,7 @@ watch(() => view.value?.shop.houseTargetPpm, (house) => {
           <CureDays v-model="draft" :bench="bench" :fridges="view.fridges" :error-at="errorAt" />
           <SaveProblem :message="message" />
           <div class="rub">
-            <p v-if="refused" class="soft">{{ bench.agentRefused.value ? 'Not with this curing salt.' : 'Not while it is above, or may be above, the limit.' }}</p>
+            <p v-if="refused" class="soft">{{ bench.agentRefused.value ? 'Not with this curing salt.' : bench.saltJudged.value?.status === 'slip' ? 'Not with this much salt.' : 'Not while it is above, or may be above, the limit.' }}</p>
             <VBtn type="button" color="primary" class="floor" size="x-large" :disabled="refused" :loading="saving" @click="rub">Rub this lot</VBtn>
           </div>
         </div>

@@ -35,7 +35,7 @@ const bench = useDraft('bench', emptyBench)
 const SYSTEM_WORDS: Record<SpoonSystem, string> = { us: 'US: 4.9 mL and 14.8 mL', metric: 'metric: 5 mL and 15 mL', australian: 'Australian: 5 mL and 20 mL' }
 const meatG = computed(() => { const found = parseWeight(draft.value.meat, DELIVERY_RANGE); return found.ok ? found.value.netG : null })
 const parsed = computed(() => draft.value.lines.map(line => parseSpoons(line.typed, draft.value.system)))
-const faults = computed(() => parsed.value.map((line, i) => line.ok || draft.value.lines[i]!.typed.trim() === '' ? null : wordsFor(line.code, line.params, as.value)))
+const unread = computed(() => parsed.value.map((line, i) => line.ok || draft.value.lines[i]!.typed.trim() === '' ? null : wordsFor(line.code, line.params, as.value)))
 const limits = computed(() => view.value && limitsFor({ rules: view.value.rules, cut: draft.value.cut, method: 'dry', rind: draft.value.rind, house: view.value.shop.house }))
 /** Lines that can be read, with their places. */
 const good = computed(() => draft.value.lines.flatMap((line, i) => {
@@ -44,6 +44,12 @@ const good = computed(() => draft.value.lines.flatMap((line, i) => {
   return amount.ok && grain ? [{ i, grain, amount: amount.value }] : []
 }))
 const found = computed(() => limits.value && meatG.value && good.value.length ? checkSpoons(good.value, meatG.value, { ...CURING_SALT_NO_1, labelTolerance: 0 }, limits.value) : null)
+const spanOf = ({ low, high }: { low: number, high: number }) => low === high ? grams(low) : `${grams(low)} to ${grams(high)}`
+/** What cannot be read, and what is written in several ways that do not say the same. */
+const faults = computed(() => unread.value.map((fault, i) => {
+  const differs = found.value?.differing.find(one => good.value[one.line]?.i === i)
+  return fault ?? (differs ? `These do not say the same: ${differs.massesG.map(spanOf).join(', and ')}. Which holds? Take the others out; until then all may.` : null)
+}))
 const masses = computed(() => draft.value.lines.map((_line, i) => found.value?.lines[good.value.findIndex(line => line.i === i)]?.massG ?? null))
 const SALT_STEP = 0.001
 const SPICE_STEP = 0.0001

@@ -2,4 +2,4 @@ import { getRouterParam } from 'h3'
 import { readRoute } from '../../http/read-route'
 import { lotView } from '../../services/lots/lot-view'
 
-export default readRoute(({ tables, event }) => lotView(tables, getRouterParam(event, 'code')!))
+export default readRoute(({ tables, event, nowMs }) => lotView(tables, getRouterParam(event, 'code')!, nowMs))

@@ -39,6 +39,8 @@ export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId
 export const holds = tableSpec('holds', {
   /** One of the two is held. */
   lotId: nullable(int()), meatLotId: nullable(int()), reason: text<HoldReason>(32), note: nullable(text(500)), placedAtMs: instant(),
+  /** What it was made on, "S-0003": another decision is asked for on other facts. Null: it stands for all. */
+  facts: nullable(text(120)),
   disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)), dispositionText: nullable(text(500)),
   disposedAtMs: nullable(instant()), disposedById: nullable(int()),
 }, ['disposition', 'dispositionText', 'disposedAtMs', 'disposedById'])

@@ -6,8 +6,8 @@ import { outsideBook, tableSpec } from '../table'
 
 export const shops = tableSpec('shops', {
   name: text(), zone: text(64), ruleSetId: text(32), houseTargetPpm: decimal(8, 3),
-  houseFloorPpm: nullable(decimal(8, 3)), houseMaxPpm: nullable(decimal(8, 3)), turnEveryDays: decimal(3, 1), turnBy: text(5),
-}, ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm'])
+  houseFloorPpm: nullable(decimal(8, 3)), houseMaxPpm: nullable(decimal(8, 3)), labAlways: nullable(text(500)), turnEveryDays: decimal(3, 1), turnBy: text(5),
+}, ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm', 'labAlways'])
 
 /** Rule sets the shop confirmed or wrote itself. `own` is null for a shipped one. */
 export const ruleSets = tableSpec('rule_sets', {

@@ -1,6 +1,7 @@
 import { MS_PER_DAY } from '#core/units/quantities'
 import type { FloorView } from '#shared/contracts/cold-room'
 import type { Tables } from '../../db/store'
+import { present } from '../../db/where'
 import { instrumentViews, loadMarks } from '../instruments/marks'
 import { lotSummaries } from '../lots/lot-summaries'
 import { shopView } from '../office/office'
@@ -17,17 +18,18 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
     tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
   ])
   const [markAt, instruments, store] = await Promise.all([loadMarks(tables), instrumentViews(tables, nowMs), storeConcern(tables, nowMs)])
-  const lots = await lotSummaries(tables, rows)
-  const fridgeViews = await Promise.all(fridges.map(async ({ id, name }) => {
+  const lots = await lotSummaries(tables, rows, nowMs)
+  const fridgeViews = await Promise.all(fridges.map(async ({ id, name, thermometerId: hangsIn }) => {
     const newest = await tables.fridgeReadings.find({ fridgeId: id }, { order: [['atMs', 'DESC']], limit: READINGS_MOST })
     const readings = newest.filter(reading => reading.atMs > nowMs - READINGS_DAYS * MS_PER_DAY).toReversed()
-    return { id, name, readings: readings.map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({ id: readingId, atMs, tempC, offsetC, instrument: markAt(thermometerId, atMs) })) }
+    return { id, name, thermometerId: hangsIn, readings: readings.map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({ id: readingId, atMs, tempC, offsetC, instrument: markAt(thermometerId, atMs) })) }
   }))
   const runViews = await Promise.all(runs.map(async (run) => {
     const last = await tables.runReadings.one({ runId: run.id }, { order: [['atMs', 'DESC']] })
+    const lastCore = last?.coreC === null ? await tables.runReadings.one({ runId: run.id, coreC: { [present]: null } }, { order: [['atMs', 'DESC']] }) : last
     const mine = lots.flatMap(lot => lot.runs).filter(lotRun => lotRun.code === run.code)
     return {
-      code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last?.atMs ?? null,
+      code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last?.atMs ?? null, lastCoreC: lastCore?.coreC ?? null,
       cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
     }
   }))

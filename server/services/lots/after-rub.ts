@@ -3,12 +3,15 @@ import { localDay } from '#core/calendar/local-day'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
 import type { labResultInput, secondApplicationInput, weighedAfterInput } from '#shared/contracts/rub'
 import { recordEvent } from '../book/record-event'
+import type { RowOf } from '../../db/table'
+import type { lots as lotsTable } from '../../db/tables/lots'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
 import { theShop } from '../office/office'
 import { refuseVerdict } from './refuse-verdict'
 import { judgementNow, rejudge } from './rejudge'
+import { residualOf } from './residual'
 import { findIngredients } from './rub-parts'
 import { waitingForSecond } from './second-due'
 
@@ -80,10 +83,13 @@ export async function recordLabResult(ctx: WriteContext, code: string, input: z.
   return { ok: true, value: { code } }
 }
 
-/** Lots that a residual row governs go to a customer only with a laboratory result. */
-export async function refuseWithoutLab(ctx: WriteContext, lots: readonly { id: number, code: string, judgement: { residual: readonly unknown[], jurisdiction: string } }[]): Promise<Answer<null>> {
-  const asked = lots.filter(lot => lot.judgement.residual.length > 0)
-  const found = new Set((await ctx.tables.labResults.find({ lotId: asked.map(lot => lot.id) })).map(result => result.lotId))
-  const without = asked.find(lot => !found.has(lot.id))
-  return without ? refuse('lab_result_missing', { code: without.code, jurisdiction: without.judgement.jurisdiction }) : { ok: true, value: null }
+/** Lots that a residual row governs go to a customer only once a laboratory, or mass balance, shows what is left. */
+export async function refuseResidual(ctx: WriteContext, lots: readonly RowOf<typeof lotsTable>[]): Promise<Answer<null>> {
+  for (const lot of lots) {
+    const found = await residualOf(ctx.tables, lot)
+    if (!found || found.by !== null) continue
+    const { why, boundPpm, maxPpm, leastYield } = found
+    return refuse(`residual_${why}`, { code: lot.code, jurisdiction: lot.judgement.jurisdiction, boundPpm: boundPpm ?? 0, maxPpm: maxPpm ?? 0, leastYield: leastYield ?? 0 })
+  }
+  return { ok: true, value: null }
 }

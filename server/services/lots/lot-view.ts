@@ -4,6 +4,7 @@ import { eventsAbout } from '../book/event-views'
 import { notFound, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
+import { residualOf } from './residual'
 import { lotSummaries } from './lot-summaries'
 
 async function recipeOf(tables: Tables, revisionId: number) {
@@ -13,12 +14,12 @@ async function recipeOf(tables: Tables, revisionId: number) {
 }
 
 /** The whole life of a lot. */
-export async function lotView(tables: Tables, code: string): Promise<Answer<LotView>> {
+export async function lotView(tables: Tables, code: string, nowMs: number): Promise<Answer<LotView>> {
   const row = await tables.lots.one({ code })
   if (!row) return notFound(await tables.lots.count({ code }, { withVoided: true }) > 0 ? 'lot_voided' : 'no_such_lot', { code })
   const lotId = row.id
   const [[summary], used, holds, packs, offcuts, users, events, labResults, recipe] = await Promise.all([
-    lotSummaries(tables, [row]), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),
+    lotSummaries(tables, [row], nowMs), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),
     tables.offcuts.find({ lotId }), tables.users.find(), eventsAbout(tables, code),
     tables.labResults.find({ lotId }), row.recipeRevisionId === null ? null : recipeOf(tables, row.recipeRevisionId),
   ])
@@ -27,11 +28,12 @@ export async function lotView(tables: Tables, code: string): Promise<Answer<LotV
     tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
   ])
   const markAt = await loadMarks(tables)
+  const residual = await residualOf(tables, row)
   const customers = await tables.parties.find({ id: dispatches.map(dispatch => dispatch.customerId) })
   return {
     ok: true,
     value: {
-      ...summary!, meatScale: markAt(row.meatScaleId, row.rubbedAtMs), mixScale: markAt(row.mixScaleId, row.rubbedAtMs), targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
+      ...summary!, residual, meatScale: markAt(row.meatScaleId, row.rubbedAtMs), mixScale: markAt(row.mixScaleId, row.rubbedAtMs), targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
       purpose: row.purpose, sides: row.sides, waterTyped: row.waterTyped, weighedBackTyped: row.weighedBackTyped, afterTyped: row.afterTyped, firstShare: row.firstShare, recipe,
       labResults: labResults.map(({ id, residualPpm, laboratory, report, sampledOn, atMs, byId }) => ({ id, residualPpm, laboratory, report, sampledOn, atMs, by: users.find(user => user.id === byId)!.initials })),
       allergens: [...new Set(ingredients.flatMap(lot => lot.allergens ?? []))].toSorted(),

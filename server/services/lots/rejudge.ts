@@ -2,6 +2,9 @@ import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Judgement } from '#shared/contracts/judgement'
 import { judgeLot } from '#shared/judging/judge-lot'
+import { judgeSalt } from '#core/cure/salt-weighed'
+import type { RowOf } from '../../db/table'
+import type { lots } from '../../db/tables/lots'
 import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView } from '../office/office'
@@ -43,5 +46,18 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
   if (holdsLot(judgement.status) || forbidsRubbing(judgement.status)) {
     await holdLot(ctx, lot, { reason: judgement.status as HoldReason, again: true, figures: { ppm: judgement.lot?.ppm } })
   }
+  await holdForSalt(ctx, lot)
   return judgement
+}
+
+/** Salt as it now stands in the lot's weights: outside what a measured cure can have it holds the lot. */
+async function holdForSalt(ctx: WriteContext, lot: RowOf<typeof lots>): Promise<void> {
+  const [parts, pieces] = await Promise.all([ctx.tables.lotIngredients.find({ lotId: lot.id }), ctx.tables.pieces.find({ lotId: lot.id })])
+  const used = await ctx.tables.ingredientLots.find({ id: parts.map(part => part.ingredientLotId) }, { withVoided: true })
+  const fractionOf = (id: number) => used.find(one => one.id === id)?.saltFraction ?? 0
+  const [plannedG, weighedG] = (['plannedG', 'weighedG'] as const).map(key => parts.reduce((sum, part) => sum + part[key] * fractionOf(part.ingredientLotId), 0)) as [number, number]
+  const overG = pieces.reduce((sum, piece) => sum + piece.greenG, 0) + (lot.method === 'wet_equilibrium' ? lot.waterG ?? 0 : 0)
+  if (lot.method === 'salt_only' || !(plannedG > 0) || waitingForSecond(lot, parts)) return
+  const found = judgeSalt({ method: lot.method, plannedG, weighedG, plannedShare: plannedG / overG })
+  if (found.status === 'slip') await holdLot(ctx, lot, { reason: 'salt_outside', facts: `${weighedG} g`, figures: { share: found.share } })
 }

@@ -13,6 +13,7 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView, theShop } from '../office/office'
 import { rulesInForce } from '../rules/rule-sets'
+import { refuseSalt } from './refuse-salt'
 import { refuseVerdict } from './refuse-verdict'
 import { findIngredients, findMeat, massOf, type IngredientPart } from './rub-parts'
 import { usableAgent } from './usable-agent'
@@ -57,12 +58,13 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   const [rules, view] = [await rulesInForce(tables), await shopView(tables)]
   const limits = limitsFor({ rules, cut: input.cut, method: legalMethod(input.method), rind: input.rind, choiceId: input.choiceId, house: view.house })
   if (!limits) return refuse('no_rule', { cut: input.cut }, ['cut'])
-  const agent = usableAgent(parts.value.find(part => part.role === 'agent')?.lot, { limits, purpose: input.purpose, today, jurisdiction: rules.jurisdiction })
+  const agent = await usableAgent(tables, parts.value.find(part => part.role === 'agent')?.lot, { nitrateMaxPpm: limits.nitrateMaxPpm, purpose: input.purpose, today, jurisdiction: rules.jurisdiction, zone: shop.zone })
   if (!agent.ok) return agent
   const greenG = input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
   const waterG = input.water?.netG ?? 0
   const plan = formulate({
     method: input.method, piecesG: input.pieces.map(piece => piece.weight.netG), agent: agent.value, targets: input.targets, readabilityG: mixScale.readability, fromAgentOnly: input.fromAgentOnly,
+    sugarFraction: parts.value.find(part => part.role === 'sugar')?.lot.sugarFraction || 1,
     seasonings: seasoningsOf(input, parts.value), ...(waterG > 0 ? { waterShare: waterG / greenG } : {}), ...(input.mostPickUp ? { pickUp: input.mostPickUp } : {}),
   })
   if (!plan.ok) return refuse(plan.code, plan.params, ['targets', 'saltShare'])
@@ -83,6 +85,8 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   })
   if (!judgement) return refuse('no_rule', { cut: input.cut }, ['cut'])
   if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement)
+  const salt = refuseSalt(input, parts.value, { plan: plan.value, agent: agent.value, share: firstShare })
+  if (salt) return salt
   if (judgement.nitrate && judgement.nitrate.ppm > judgement.nitrate.maxPpm) return refuse('nitrate_above_limit', { ...judgement.nitrate, source: limits.nitrateSource }, ['agent', 'weighed'])
   if ((input.weighedBack?.netG ?? 0) >= parts.value.reduce((sum, part) => sum + part.weighedG, 0)) return refuse('weighed_back_all', {}, ['weighedBack'])
 

@@ -25,10 +25,10 @@ export async function chooseRules(ctx: WriteContext, input: z.output<typeof rule
   const rules = await ruleSetById(ctx.tables, input.ruleSetId)
   if (!rules) return refuse('no_such_rules', {}, ['ruleSetId'])
   const shop = await theShop(ctx.tables)
-  await ctx.tables.shops.update(shop.id, { ruleSetId: input.ruleSetId, houseTargetPpm: input.targetPpm, houseFloorPpm: input.floorPpm, houseMaxPpm: input.maxPpm })
+  await ctx.tables.shops.update(shop.id, { ruleSetId: input.ruleSetId, houseTargetPpm: input.targetPpm, houseFloorPpm: input.floorPpm, houseMaxPpm: input.maxPpm, labAlways: input.labAlways })
   recordEvent(ctx, {
     kind: 'rules_chosen', subjects: [], typed: input,
-    computed: { jurisdiction: rules.jurisdiction, before: { ruleSetId: shop.ruleSetId, targetPpm: shop.houseTargetPpm, floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm } },
+    computed: { jurisdiction: rules.jurisdiction, before: { ruleSetId: shop.ruleSetId, targetPpm: shop.houseTargetPpm, floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm, labAlways: shop.labAlways } },
   })
   return { ok: true, value: {} }
 }

@@ -28,5 +28,5 @@ export async function rulesView(tables: Tables): Promise<RulesView> {
       confirmed: row?.confirmedBy ? { by: row.confirmedBy, on: row.confirmedOn!, reference: row.reference! } : null,
     }
   })
-  return { sets, house: { targetPpm: shop.houseTargetPpm, floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm } }
+  return { sets, house: { targetPpm: shop.houseTargetPpm, floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm, labAlways: shop.labAlways } }
 }

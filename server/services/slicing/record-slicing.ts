@@ -5,6 +5,7 @@ import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { holdLot, refuseHeld } from '../holds/holds'
 import { refuseScale } from '../instruments/read-with'
+import { ruleSetById } from '../rules/rule-sets'
 import { lotSummaries } from '../lots/lot-summaries'
 
 /** Packs and offcuts may outweigh the slab by scale error only. */
@@ -16,7 +17,7 @@ export async function recordSlicing(ctx: WriteContext, code: string, input: z.ou
   if (!lot) return notFound('no_such_lot', { code })
   const held = await refuseHeld(ctx, [lot])
   if (!held.ok) return held
-  const summary = (await lotSummaries(ctx.tables, [lot]))[0]!
+  const summary = (await lotSummaries(ctx.tables, [lot], ctx.nowMs))[0]!
   if (summary.cureEndedAtMs === null) return refuse('still_curing', { code })
   const smoking = summary.runs.find(run => run.pulledAtMs === null)
   if (smoking) return refuse('still_in_smoke', { code: smoking.code })
@@ -43,8 +44,9 @@ export async function recordSlicing(ctx: WriteContext, code: string, input: z.ou
   }
   const before = { readyG: lot.readyG, readyTyped: lot.readyTyped }
   recordEvent(ctx, { kind: 'sliced', subjects: [code, ...packCodes], typed: input, computed: { packCodes, outG, lotId: lot.id, offcutIds, before } })
-  if (lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {
-    await holdLot(ctx, lot, { reason: 'over_green_weight', figures: { readyG, greenG: summary.greenG } })
+  const rules = await ruleSetById(ctx.tables, lot.judgement.ruleSetId)
+  if (rules?.bellyNoHeavier && lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {
+    await holdLot(ctx, lot, { reason: 'over_green_weight', facts: `${readyG} g`, figures: { readyG, greenG: summary.greenG, source: rules.bellyNoHeavier } })
   }
   return { ok: true, value: { packCodes } }
 }

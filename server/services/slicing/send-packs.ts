@@ -3,11 +3,11 @@ import type { dispatchInput } from '#shared/contracts/slicing'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
-import { refuseWithoutLab } from '../lots/after-rub'
+import { refuseResidual } from '../lots/after-rub'
 import { shopView } from '../office/office'
 import { partyNamed } from '../store/parties'
 
-/** Packs go out to a customer. Not from a held lot, not before the shop has confirmed its rules, and not without a laboratory result where the law counts the residue. */
+/** Packs go out to a customer. Not from a held lot, not before the shop has confirmed its rules, and not before it is shown what is left where the law counts the residue. */
 export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispatchInput>): Promise<Answer<{ packs: number }>> {
   if ((await shopView(ctx.tables)).confirmed === null) return refuse('rules_not_confirmed')
   const codes = [...new Set(input.packCodes)]
@@ -19,7 +19,7 @@ export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispat
   const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
   const held = await refuseHeld(ctx, lots)
   if (!held.ok) return { ...held, path: ['packCodes'] }
-  const tested = await refuseWithoutLab(ctx, lots)
+  const tested = await refuseResidual(ctx, lots)
   if (!tested.ok) return { ...tested, path: ['packCodes'] }
   const customerId = await partyNamed(ctx.tables, 'customer', input.customer)
   const dispatchId = await ctx.tables.dispatches.insert({ customerId, sentOn: input.sentOn, sentAtMs: ctx.nowMs, sentById: ctx.actor.id })
