@@ -5,8 +5,10 @@ import { comingDays, tasksNow } from '#core/today/tasks'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import ComingWeek from '~/components/today/ComingWeek.vue'
+import FirstSteps from '~/components/today/FirstSteps.vue'
 import NotRight from '~/components/today/NotRight.vue'
 import TaskList from '~/components/today/TaskList.vue'
+import { freeWords } from '~/composables/free-words'
 import { useClock } from '~/composables/use-clock'
 import { useNotation } from '~/composables/use-notation'
 import { useFloor } from '~/stores/floor'
@@ -28,16 +30,17 @@ onMounted(floor.load)
     <PageHead title="Today" :sub="`${heading}, ${date(localDay(nowMs, session.zone))}, ${clock(nowMs)} on the shop's clock`" />
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
-    <div v-else-if="!floor.lots.length" class="empty stack-tight">
-      <p>No lot yet. Receive meat and curing salt in the Store, then rub the first lot on the Bench.</p>
-      <div class="row"><VBtn to="/store" color="primary" class="floor">Go to the Store</VBtn></div>
-    </div>
-    <div v-else class="today">
-      <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" />
-      <div class="stack">
-        <NotRight :instruments="floor.view.instruments" :store="floor.view.store" :lots="floor.lots" :fridges="floor.view.fridges" :now-ms="nowMs" />
-        <ComingWeek :week="week" />
+    <div v-else class="stack">
+      <FirstSteps v-if="!floor.view.first.packed && session.mayWrite" :view="floor.view" />
+      <p v-if="!floor.lots.length && !session.mayWrite" class="empty">No lot yet. The makers begin in the Store and on the Bench.</p>
+      <div v-if="floor.lots.length" class="today">
+        <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" />
+        <div class="stack">
+          <NotRight :free-bytes="floor.view.freeBytes" :instruments="floor.view.instruments" :store="floor.view.store" :lots="floor.lots" :fridges="floor.view.fridges" :now-ms="nowMs" />
+          <ComingWeek :week="week" />
+        </div>
       </div>
+      <p v-if="floor.view.freeBytes !== null && session.isOwner" class="small soft">{{ freeWords(floor.view.freeBytes) }} free on the shop's disk.</p>
     </div>
   </div>
 </template>

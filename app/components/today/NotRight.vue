@@ -10,10 +10,11 @@ import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
+import { freeWords } from '~/composables/free-words'
 import { spanWords } from '~/composables/date-words'
 import { lotTwine } from '~/composables/use-lot-twine'
 
-const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], instruments: InstrumentBrief[], store: StoreConcern, nowMs: number }>()
+const props = defineProps<{ lots: LotSummary[], fridges: FridgeView[], instruments: InstrumentBrief[], store: StoreConcern, freeBytes: number | null, nowMs: number }>()
 const { as, temperature, moment } = useNotation()
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const missed = computed(() => props.lots.filter(lot => lot.cureEndedAtMs === null)
@@ -25,7 +26,11 @@ const warm = computed(() => props.fridges.flatMap((fridge) => {
 }))
 const unchecked = computed(() => props.instruments.filter(one => one.state !== 'checked'))
 const inStore = computed(() => props.store.heldMeat.length + props.store.countsDue.length + (props.store.clockBehindMs === null ? 0 : 1))
-const nothing = computed(() => !inStore.value && !unchecked.value.length && !held.value.length && !missed.value.length && !warm.value.length)
+/** Photos are refused under 1 GB; it is said while there is still time. */
+const SAID_BYTES = 5e9
+const REFUSED_BYTES = 1e9
+const full = computed(() => props.freeBytes !== null && props.freeBytes < SAID_BYTES)
+const nothing = computed(() => !full.value && !inStore.value && !unchecked.value.length && !held.value.length && !missed.value.length && !warm.value.length)
 </script>
 
 <template>
@@ -34,6 +39,7 @@ const nothing = computed(() => !inStore.value && !unchecked.value.length && !hel
     <p v-if="nothing" class="empty">Nothing held, nothing warm, no turn missed.</p>
     <ul>
       <li v-for="lot in held" :key="lot.code"><StateMark tone="held">held</StateMark><LotCode :code="lot.code" /><span>{{ lot.openHolds.map(reason => holdWords(reason, as)).join('; ') }}</span></li>
+      <li v-if="full"><StateMark :tone="freeBytes! < REFUSED_BYTES ? 'act' : 'watch'">disk</StateMark><span>{{ freeWords(freeBytes!) }} left on the shop's disk. {{ freeBytes! < REFUSED_BYTES ? 'No photos are taken until there is more room.' : 'Make room before it is full.' }}</span></li>
       <li v-if="store.clockBehindMs !== null"><StateMark tone="act">clock</StateMark><span>The computer's clock lies {{ spanWords(store.clockBehindMs) }} behind the last record. Set it right before you record.</span></li>
       <li v-for="meat in store.heldMeat" :key="meat.code"><StateMark tone="held">held</StateMark><LotCode :code="meat.code" /><span>{{ holdWords(meat.reason, as) }}</span><NuxtLink to="/store">Decide in the Store</NuxtLink></li>
       <li v-for="salt in store.countsDue" :key="salt.code"><StateMark tone="watch">count</StateMark><LotCode :code="salt.code" /><span>{{ salt.name }}: not counted for a month</span></li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
+import { useRoute } from '#imports'
 import type { Problem } from '#shared/contracts/problem'
 import type { StoreView } from '#shared/contracts/store'
 import { read } from '~/api/client'
@@ -15,7 +16,10 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const view = ref<StoreView | null>(null)
 const lost = ref<Problem | null>(null)
-const open = ref<'meat' | 'ingredient' | null>(null)
+const route = useRoute()
+const RECEIVE = ['meat', 'ingredient'] as const
+/** Today's first steps lead straight to the form. */
+const open = ref<(typeof RECEIVE)[number] | null>(RECEIVE.find(what => what === route.query.receive) ?? null)
 async function load(): Promise<void> {
   const reply = await read<StoreView>('/api/store')
   if (reply.ok) view.value = reply.value
