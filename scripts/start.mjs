@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { at } from './lib/paths.mjs'
 import { readOptions, serve } from './lib/serve.mjs'
+import { newSetupCode } from './lib/secrets.mjs'
 import { Advice, main } from './lib/steps.mjs'
 
 await main(() => {
@@ -12,9 +13,12 @@ await main(() => {
   if (databaseUrl && !sessionSecret) throw new Advice('With DATABASE_URL set, SESSION_SECRET is needed too (32 characters or more, the same for every process). .env.example shows how.')
   const options = readOptions(process.argv.slice(2))
   console.log('Veldmoor')
+  // Whoever opens the shop stands at its computer: made anew at each start, and worth nothing once there is a shop.
+  const setupCode = process.env.SETUP_CODE || newSetupCode()
   return serve({
     // On a database of its own choosing, several processes may run side by side, one a port.
     name: databaseUrl ? `shop-${options.port}` : 'shop', demo: false, options, databaseUrl, adminUrl, sessionSecret,
-    announce: address => console.log(`\n  ${address}\n\n  The first visit creates the owner's account. Ctrl-C stops it.`),
+    env: { SETUP_CODE: setupCode },
+    announce: address => console.log(`\n  ${address}\n\n  A first visit opens the shop with this code: ${setupCode}\n  ${address}/set-up?code=${setupCode}\n\n  Ctrl-C stops it.`),
   })
 })

@@ -2,6 +2,11 @@ import { ref, watch, type Ref } from 'vue'
 
 const PREFIX = 'veldmoor-draft:'
 
+/** A tablet on the wall is closed: what one person left half typed is nobody else's to find. */
+export function forgetDrafts(): void {
+  for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key)
+}
+
 /**
  * What is being typed, kept on this device until it is saved: a reload, a dead battery or a signed-out session lose nothing.
  * `clear` is called when the save was acknowledged.

@@ -49,9 +49,11 @@ export function useSave<T = object>(contract?: z.ZodType) {
     })
     return fault && wordsFor(fault.code, fault.params, session.notation)
   }
+  /** Fields, not faults: one field may break two rules, and is marked once. */
+  const marked = computed(() => new Set(faults.value.map(fault => fault.path.join('.'))).size)
   const message = computed(() => problem.value
     ? problemWords(problem.value, session.notation)
-    : faults.value.length ? `${faults.value.length === 1 ? 'One entry needs' : `${faults.value.length} entries need`} another look. Nothing was saved; all you typed is still here.` : '')
+    : marked.value ? `${marked.value === 1 ? 'One entry needs' : `${marked.value} entries need`} another look. Nothing was saved; all you typed is still here.` : '')
   const forget = () => { problem.value = null; faults.value = [] }
   return { save, saving, problem, faults, errorAt, message, forget }
 }

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from '#imports'
 import { useTheme } from 'vuetify'
 import ClockAsk from '~/components/shell/ClockAsk.vue'
+import PasswordAsk from '~/components/shell/PasswordAsk.vue'
 import KeyList from '~/components/shell/KeyList.vue'
 import NoticeLine from '~/components/shell/NoticeLine.vue'
 import RoomStrip from '~/components/shell/RoomStrip.vue'
@@ -37,6 +38,7 @@ watch(() => route.path, () => document.getElementById('room')?.focus({ preventSc
     <NoticeLine />
     <SignPad v-if="inside" />
     <ClockAsk v-if="inside" />
+    <PasswordAsk v-if="inside" />
     <KeyList v-model="showKeys" />
   </div>
 </template>

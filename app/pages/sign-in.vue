@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { navigateTo, useRoute } from '#imports'
 import { signInInput } from '#shared/contracts/people'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -10,12 +10,16 @@ const session = useSession()
 const route = useRoute()
 const REMEMBERED = 'veldmoor-station'
 /** What this device was called last time. */
-const form = reactive({ signIn: '', password: '', shared: false, station: localStorage.getItem(REMEMBERED) ?? '' })
-const { save, saving, errorAt, message } = useSave(signInInput)
+const form = reactive({ signIn: '', password: '', code: '', shared: false, station: localStorage.getItem(REMEMBERED) ?? '' })
+const { save, saving, problem, errorAt, message } = useSave(signInInput)
+/** Asked for once the password was right, and from then on. */
+const asksCode = ref(false)
+watch(problem, (found) => { if (found?.code === 'code_needed' || found?.code === 'code_wrong') asksCode.value = true })
 
 async function enter(): Promise<void> {
-  const { station, ...rest } = form
-  if (!await save('/api/session', form.shared ? { ...rest, station } : rest)) return
+  const { station, code, ...rest } = form
+  const body = { ...rest, code: code.trim() || null }
+  if (!await save('/api/session', form.shared ? { ...body, station } : body)) return
   if (form.shared) localStorage.setItem(REMEMBERED, station)
   await session.load()
   const then = String(route.query.then ?? '/')
@@ -32,6 +36,7 @@ async function enter(): Promise<void> {
     </div>
     <VTextField v-model="form.signIn" label="Name" autocomplete="username" autocapitalize="none" autofocus :error-messages="errorAt('signIn')" />
     <VTextField v-model="form.password" label="Password" type="password" autocomplete="current-password" :error-messages="errorAt('password')" />
+    <VTextField v-if="asksCode" v-model="form.code" label="Code from your phone, or a recovery code" inputmode="text" autocomplete="one-time-code" autofocus :error-messages="errorAt('code')" />
     <VCheckbox v-model="form.shared" label="This is a shared tablet: each record is signed with a PIN" hide-details class="shared" />
     <VTextField v-if="form.shared" v-model="form.station" label="What the tablet is called" placeholder="Cold-room tablet" maxlength="60" :error-messages="errorAt('station')" />
     <SaveProblem :message="message" />

@@ -15,6 +15,7 @@ const SECONDS = 20
 const WANTED_PER_SECOND = 200
 const WARM_UP_SECONDS = 6
 const CHAIN_LENGTH = 1_000_000
+const SETUP_CODE = 'BENCH'
 
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]
 const ms = value => `${value.toFixed(1)} ms`
@@ -29,7 +30,7 @@ function sender(address) {
     const request = http.request({ hostname, port, path, method: 'POST', agent, headers: { 'origin': address, 'idempotency-key': randomUUID(), 'content-type': 'application/json', 'content-length': Buffer.byteLength(content), ...(cookie ? { cookie } : {}) } }, (answer) => {
       let text = ''
       answer.on('data', chunk => text += chunk)
-      answer.on('end', () => answer.statusCode === 200 ? resolve({ body: JSON.parse(text), cookie: answer.headers['set-cookie']?.[0].split(';')[0] }) : reject(new Error(`${answer.statusCode} ${text}`)))
+      answer.on('end', () => answer.statusCode === 200 ? resolve({ body: JSON.parse(text), cookie: answer.headers['set-cookie']?.map(one => one.split(';')[0]).join('; ') }) : reject(new Error(`${answer.statusCode} ${text}`)))
     })
     request.on('error', reject)
     request.end(content)
@@ -124,7 +125,7 @@ export async function benchBook() {
   const database = await startMariadb(join(folder, 'db'))
   const apps = []
   const open = async () => {
-    const app = await startApp({ entry, port: await freePort(), databaseUrl: database.url, sessionSecret: 'b'.repeat(40) })
+    const app = await startApp({ entry, port: await freePort(), databaseUrl: database.url, sessionSecret: 'b'.repeat(40), env: { SETUP_CODE } })
     apps.push(app)
     return sender(app.address)
   }
@@ -136,7 +137,7 @@ export async function benchBook() {
     await admin.close()
     for (const lines of [1, CLIENTS]) say(`bare single-row InnoDB commits, ${lines} connection${lines > 1 ? 's' : ''}`, `${(await bareCommits(database.adminUrl, lines)).toFixed(0)} a second`)
     const first = await open()
-    const { cookie } = await first.send('/api/setup', { shopName: 'Bench shed', zone: 'America/Chicago', owner: { name: 'Ada Bench', initials: 'AB', signIn: 'ada', password: 'a long password' } })
+    const { cookie } = await first.send('/api/setup', { code: SETUP_CODE, ruleSetId: 'us', notation: { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' }, shopName: 'Bench shed', zone: 'America/Chicago', owner: { name: 'Ada Bench', initials: 'AB', signIn: 'ada', password: 'a long password' } })
     // A fridge each: two records about one thing wait for each other whatever else is fast.
     for (let n = 2; n <= CLIENTS; n++) await first.send('/api/office/fridges', { name: `Fridge ${n}`, thermometerId: null }, cookie)
     const recordTo = senders => n => senders[n % senders.length].send(`/api/fridges/${1 + n % CLIENTS}/readings`, { temperature: { typed: (2.5 + (n % 20) / 10).toFixed(1), unit: 'C' } }, cookie)

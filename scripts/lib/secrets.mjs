@@ -38,3 +38,7 @@ export async function secretsIn(folder) {
   writePrivate(path, JSON.stringify(secrets))
   return secrets
 }
+
+const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
+/** A code that is read off a terminal and typed once: 40 bits, no letter like a digit. */
+export const newSetupCode = () => [...randomBytes(8)].map(byte => ALPHABET[byte % ALPHABET.length]).join('').replace(/(.{4})/, '$1-')

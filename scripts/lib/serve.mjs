@@ -42,12 +42,16 @@ function listenForStop() {
   return stop
 }
 
-/** Whom the application runs as: as root a user of its own, or nobody. */
-async function applicationUser(entry) {
+/** Whom the application runs as: as root a user of its own. Made-up data may run as root where that user cannot read the program; a shop may not. */
+async function applicationUser(entry, demo) {
   if (!isRoot()) return null
   const user = await systemUser(APPLICATION_USER)
   if (await userReaches(user.name, '-r', entry) && await userReaches(user.name, '-x', process.execPath)) return user
   if (process.env.VELDMOOR_AS_ROOT === '1') return null
+  if (demo) {
+    console.log(`  The demo runs as root: its own user (${user.name}) cannot read ${entry}. A real shop asks for a folder that every user may read.`)
+    return null
+  }
   throw new Advice(`The application is not run as root, and its own user (${user.name}) cannot read ${entry}. Put the program where every user may read it, /srv say, or start it as an ordinary user. In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.`)
 }
 
@@ -79,7 +83,7 @@ export async function serve({ name, demo, options, databaseUrl = null, adminUrl 
     if (database) keepers.push({ name: 'MariaDB', server: database, start: () => startMariadb(folder, { port: database.port }) })
     // Without the owner's address, another process has brought the schema up to date, or the application says what it lacks.
     if (database || adminUrl) await step('schema', () => prepare(database ?? { adminUrl, url: databaseUrl }))
-    const user = await applicationUser(build.entry)
+    const user = await applicationUser(build.entry, demo)
     const start = () => startApp({
       entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
       demo, user, pidFile: appPid, onLine: showLine, env: { ...env, ...(database ? { DATA_FOLDER: folder } : {}) },

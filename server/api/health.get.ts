@@ -1,15 +1,19 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { appState } from '../http/app-state'
+import { logFailure } from '../http/log'
+import { freeBytes, LOW_BYTES } from '../services/office/free-space'
 
-/** Answers "ready" once the schema is up to date and the database answers. */
+/** Answers "ready" once the schema is up to date and the database answers; with the room left on the data's disk, where that is ours to see. */
 export default defineEventHandler(async (event) => {
-  const { store, ready } = appState()
+  const { store, ready, settings } = appState()
   try {
     await ready
-    await store.tables.shops.count()
-    return { status: 'ready' }
+    await store.tables.shops.one({})
+    const free = await freeBytes(settings.dataFolder)
+    return { status: 'ready', ...(free === null ? {} : { freeBytes: free, diskLow: free < LOW_BYTES }) }
   }
-  catch {
+  catch (error) {
+    logFailure(error, event)
     setResponseStatus(event, 503)
     return { status: 'not_ready' }
   }

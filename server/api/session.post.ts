@@ -2,18 +2,23 @@ import { signInInput } from '#shared/contracts/people'
 import { addressOf } from '../http/address'
 import { appState } from '../http/app-state'
 import { doorRoute } from '../http/door-route'
-import { cookieOf } from '../http/session'
+import { cookieOf, deviceToken, markDevice, tokenOf } from '../http/session'
 import { refuse } from '../services/context'
-import { startSession } from '../services/people/sessions'
+import { endToken, knownDevice, rememberDevice, startSession } from '../services/people/sessions'
 import { signedIn, signIn } from '../services/people/sign-in'
 
-export default doorRoute(signInInput, async (event, { signIn: name, password, station, shared }) => {
+export default doorRoute(signInInput, async (event, { signIn: name, password, code, station, shared }) => {
   const { store } = appState()
+  const { tables } = store
   const nowMs = Date.now()
-  const found = await signIn(store, { signIn: name, password }, addressOf(event), nowMs)
+  const device = await knownDevice(tables, deviceToken(event), name)
+  const found = await signIn(store, { signIn: name, password, code }, { address: addressOf(event), device, station, nowMs })
   if (!found.ok) return found
   if (shared && found.value.role === 'inspector') return refuse('not_your_role', { role: 'inspector' })
-  const token = await startSession(store.tables, { userId: found.value.id, station, shared }, nowMs)
+  await endToken(tables, await tokenOf(event, nowMs), nowMs)
+  const token = await startSession(tables, { userId: found.value.id, station, shared }, nowMs)
   await (await cookieOf(event)).update({ token })
+  // A tablet on the wall is everybody's: nobody's own tries belong to it.
+  if (!shared) await rememberDevice(tables, markDevice(event), found.value.id, nowMs)
   return { ok: true, value: signedIn(found.value) }
 })

@@ -90,7 +90,7 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
     }
     const update = async (id: number, change: Filter) => {
       const text = sql.update({ id }, change)
-      if (text !== null) touched([id])
+      if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key))) touched([id])
       if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
     }
     const insert = async (rows: readonly object[]) => {

@@ -1,4 +1,5 @@
 import { MS_PER_HOUR } from '#core/units/quantities'
+import { DEFAULT_NOTATION } from '#core/units/format'
 import { setupInput } from '#shared/contracts/people'
 import type { Store } from '../db/store'
 import { confirmRules } from '../services/rules/manage-rules'
@@ -52,7 +53,7 @@ export async function loadDemo(store: Store, nowMs: number): Promise<string> {
   const scene = new Scene(nowMs, DEMO_SHOP.zone)
   const { signIn, name, initials } = DEMO_SIGN_INS[0]!
   const made = await setUpShop(store, setupInput.parse({
-    shopName: DEMO_SHOP.name, zone: DEMO_SHOP.zone, owner: { name, initials, signIn, password: DEMO_PASSWORD },
+    shopName: DEMO_SHOP.name, zone: DEMO_SHOP.zone, ruleSetId: 'us', notation: DEFAULT_NOTATION, owner: { name, initials, signIn, password: DEMO_PASSWORD },
   }), scene.at(OPENED_DAY, '08:00'))
   if (!made.ok) throw new Error(made.code)
   const writer = { actor: { id: made.value.id, role: 'owner' as const, name }, station: 'Office laptop', nowMs: scene.at(OPENED_DAY, '08:20'), zone: DEMO_SHOP.zone, clockRight: true }

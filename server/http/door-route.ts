@@ -4,7 +4,7 @@ import { faultsOf } from '#shared/contracts/issues'
 import type { Answer } from '../services/context'
 import { refuse, replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { LARGEST_DOOR_BYTES, readJson } from './read-json'
-import { isSameOrigin } from './session'
+import { isSameOrigin } from './origin'
 
 /** A message that is no record of the shop's: signing in and out, a PIN. Same origin and understood, like every other. */
 export const doorRoute = <S extends z.ZodType, T>(contract: S, act: (event: H3Event, input: z.output<S>) => Promise<Answer<T>>) =>

@@ -2,11 +2,12 @@ import { defineEventHandler, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
 import type { Answer } from '../services/context'
 import type { Tables } from '../db/store'
+import type { OpenSession } from '../services/people/sessions'
 import { appState } from './app-state'
 import { refuse, replyAnswer, replyFailure, replyRefusal } from './reply'
 import { atDoor, readerOf } from './session'
 
-export interface ReadContext { event: H3Event, tables: Tables, person: SignedIn, sessionId: number, nowMs: number }
+export interface ReadContext { event: H3Event, tables: Tables, person: SignedIn, at: OpenSession, nowMs: number }
 
 /** A page of the shop's records for anyone who is signed in, or for the roles named. */
 export const readRoute = <T>(read: (ctx: ReadContext) => Promise<T | Answer<T>>, roles?: readonly Role[]) => defineEventHandler(async (event) => {
@@ -15,7 +16,7 @@ export const readRoute = <T>(read: (ctx: ReadContext) => Promise<T | Answer<T>>,
     if (!at) return replyRefusal(event, refuse('not_signed_in'))
     const person = readerOf(at)
     if (roles && !roles.includes(person.role)) return replyRefusal(event, refuse('not_your_role', { role: person.role }))
-    const found = await read({ event, tables: appState().store.tables, person, sessionId: at.session.id, nowMs: Date.now() })
+    const found = await read({ event, tables: appState().store.tables, person, at, nowMs: Date.now() })
     return typeof found === 'object' && found !== null && 'ok' in found ? replyAnswer(event, found) : found
   }
   catch (error) {

@@ -1,17 +1,25 @@
-import { getCookie, getRequestHeader, useSession, type H3Event } from 'h3'
+import { randomBytes } from 'node:crypto'
+import { getCookie, setCookie, useSession, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
-import { MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
+import { MS_PER_DAY, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { openSession, SHARED_MS, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
+import { sha256 } from '../digest/sha256'
 import { appState } from './app-state'
 
-const COOKIE = 'veldmoor'
+const DEVICE_DAYS = 400
+
+/** Named by shop, so that two on one computer keep apart; over https no other site of the domain can set it. */
+function cookieName(what: 'session' | 'device'): string {
+  const { sessionSecret, secureCookies } = appState().settings
+  return `${secureCookies ? '__Host-' : ''}veldmoor-${sha256(`cookie ${sessionSecret}`).slice(0, 8)}-${what}`
+}
 
 /** The sealed, signed cookie of a browser: holds only the token of its session, which the database may end. */
 export const cookieOf = (event: H3Event) => {
   const { settings } = appState()
   return useSession<{ token?: string }>(event, {
-    password: settings.sessionSecret, name: COOKIE, maxAge: SHARED_MS / MS_PER_SECOND,
+    password: settings.sessionSecret, name: cookieName('session'), maxAge: SHARED_MS / MS_PER_SECOND,
     cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: settings.secureCookies },
   })
 }
@@ -21,8 +29,8 @@ const opened = new Map<string, { token: string, untilMs: number }>()
 const MOST_OPENED = 500
 
 /** The token in the cookie; undefined when there is none or it is not ours. */
-async function tokenOf(event: H3Event, nowMs: number): Promise<string | undefined> {
-  const sealed = getCookie(event, COOKIE)
+export async function tokenOf(event: H3Event, nowMs: number): Promise<string | undefined> {
+  const sealed = getCookie(event, cookieName('session'))
   if (sealed === undefined) return undefined
   const known = opened.get(sealed)
   if (known && known.untilMs > nowMs) return known.token
@@ -48,14 +56,14 @@ export const readerOf = ({ session, user }: OpenSession): SignedIn =>
 
 export const WRITERS: readonly Role[] = ['owner', 'maker']
 
-/** A write must come from our own pages: browsers name the origin of every POST. */
-export function isSameOrigin(event: H3Event): boolean {
-  const origin = getRequestHeader(event, 'origin')
-  if (!origin) return false
-  try {
-    return new URL(origin).host === getRequestHeader(event, 'host')
-  }
-  catch {
-    return false
-  }
+/** The cookie by which a device is known again, for its own tries at the door; it signs nobody in. */
+export const deviceToken = (event: H3Event): string | undefined => getCookie(event, cookieName('device'))
+
+/** A device gets such a cookie with its first sign-in; answers with what it holds. */
+export function markDevice(event: H3Event): string {
+  const known = deviceToken(event)
+  if (known !== undefined) return known
+  const token = randomBytes(32).toString('base64url')
+  setCookie(event, cookieName('device'), token, { httpOnly: true, sameSite: 'lax', path: '/', secure: appState().settings.secureCookies, maxAge: DEVICE_DAYS * MS_PER_DAY / MS_PER_SECOND })
+  return token
 }

@@ -8,12 +8,14 @@ import type { Role, SignedIn } from '#shared/contracts/people'
 import { sha256 } from '../digest/sha256'
 import { writeOnce } from '../services/book/write-once'
 import type { Answer, WriteContext } from '../services/context'
+import { isConfirmed } from '../services/people/confirm'
 import { keepSigning, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
 import { appState, shopZone } from './app-state'
+import { isSameOrigin } from './origin'
 import { readJson } from './read-json'
 import { refuse, replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
-import { atDoor, isSameOrigin, WRITERS } from './session'
+import { atDoor, WRITERS } from './session'
 
 export interface WriteRoute<S extends z.ZodType, T> {
   contract: S
@@ -21,11 +23,15 @@ export interface WriteRoute<S extends z.ZodType, T> {
   roles?: readonly Role[]
   /** Only from a device signed in with the person's own password. */
   ownSignIn?: boolean
+  /** Only minutes after the password was given again: what changes who may open the door. */
+  confirmed?: boolean | ((input: z.output<S>) => boolean)
+  /** Goes before the write, outside its transaction: a wrong guess is to be counted, whatever is rolled back. */
+  before?: (input: z.output<S>, at: OpenSession, nowMs: number) => Promise<Answer<unknown>>
   write: (ctx: WriteContext, input: z.output<S>, event: H3Event, at: OpenSession) => Promise<Answer<T>>
 }
 
 /** Who signs this record: on a shared tablet whoever gave a PIN, as a maker at most. */
-function signerOf(at: OpenSession, route: { roles?: readonly Role[], ownSignIn?: boolean }): Answer<SignedIn> {
+export function signerOf(at: OpenSession, route: { roles?: readonly Role[], ownSignIn?: boolean }): Answer<SignedIn> {
   if (!at.session.shared) return { ok: true, value: signedIn(at.user) }
   if (route.ownSignIn || (route.roles && !route.roles.includes('maker'))) return refuse('own_sign_in_needed')
   return at.signer ? { ok: true, value: { ...signedIn(at.signer), role: 'maker' } } : refuse('pin_needed')
@@ -47,6 +53,10 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) => d
     if (!body.ok) return replyRefusal(event, body)
     const input = route.contract.safeParse(body.value)
     if (!input.success) return replyFaults(event, faultsOf(input.error))
+    const asksAgain = typeof route.confirmed === 'function' ? route.confirmed(input.data) : route.confirmed
+    if (asksAgain && !isConfirmed(at.session, Date.now())) return replyRefusal(event, refuse('password_again'))
+    const allowed = await route.before?.(input.data, at, Date.now())
+    if (allowed && !allowed.ok) return replyRefusal(event, allowed)
     const { store } = appState()
     const requestHash = sha256(`${event.path}\n${JSON.stringify(body.value)}`)
     const [nowMs, zone] = [Date.now(), await shopZone()]

@@ -8,7 +8,9 @@ export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 
 export interface RunSummary { code: string, smoker: string, startedAtMs: number, pulledAtMs: number | null, lastReadingMs: number | null, lastCoreC: number | null, cooled: boolean, lots: string[] }
 
-export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], store: StoreConcern, nowMs: number }
+export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], store: StoreConcern, first: FirstThings, freeBytes: number | null, nowMs: number }
+/** What a new shop has had of its first lot: gone from Today once one was packed. */
+export interface FirstThings { salt: boolean, meat: boolean, packed: boolean }
 /** What in the Store and the book waits for someone. */
 export interface StoreConcern {
   heldMeat: { code: string, reason: HoldReason }[]

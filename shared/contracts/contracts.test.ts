@@ -72,7 +72,9 @@ describe('messages', () => {
   })
   it('the first visit wants a real zone and a password', () => {
     const owner = { name: 'A', initials: 'A', signIn: 'Ada ', password: 'long enough it is' }
-    expect(setupInput.parse({ shopName: 'S', zone: 'Europe/Lisbon', owner }).owner.signIn).toBe('ada')
-    expect(faultsIn(setupInput, { shopName: 'S', zone: 'Mars/Olympus', owner: { ...owner, password: 'short', signIn: 'a b' } })).toEqual(['zone:unknown_zone', 'owner.signIn:sign_in_letters', 'owner.password:password_short'])
+    const more = { ruleSetId: 'eu', notation: { mass: 'metric', temperature: 'C', decimal: ',', dates: 'dmy' } }
+    expect(setupInput.parse({ ...more, shopName: 'S', zone: 'Europe/Lisbon', owner }).owner.signIn).toBe('ada')
+    expect(faultsIn(setupInput, { ...more, shopName: 'S', zone: 'Europe/Lisbon', ruleSetId: 'mars', owner })).toEqual(['ruleSetId:law_missing'])
+    expect(faultsIn(setupInput, { ...more, shopName: 'S', zone: 'Mars/Olympus', owner: { ...owner, password: 'short', signIn: 'a b' } })).toEqual(['zone:unknown_zone', 'owner.signIn:sign_in_letters', 'owner.password:password_short'])
   })
 })

@@ -6,7 +6,7 @@ import type { Finding } from '#core/book/findings'
 export const EVENT_KINDS = [
   'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'instrument_added', 'instrument_changed', 'instrument_checked', 'fridge_added', 'fridge_changed', 'meat_received', 'delivery_received', 'meat_cut', 'ingredient_received', 'ingredient_opened', 'stock_moved', 'stock_counted', 'party_added', 'party_changed', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
   'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'second_applied', 'weighed_after', 'lab_result', 'mix_made', 'recipe_written', 'recipe_retired', 'recipes_imported', 'card_laid', 'rules_chosen', 'rules_written',
-  'corrected', 'voided', 'held', 'disposed', 'rows_sealed',
+  'corrected', 'voided', 'held', 'disposed', 'rows_sealed', 'password_rehashed', 'recovery_code_used', 'second_factor_set', 'second_factor_dropped', 'name_closed', 'shop_exported', 'own_device_ended',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 

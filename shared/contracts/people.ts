@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { isZone } from '#core/calendar/local-day'
+import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { Notation } from '#core/units/format'
 import { name, text } from './fields'
 
@@ -18,14 +19,19 @@ export const OWN_DEVICE = 'own device'
 
 export const signInInput = z.strictObject({
   signIn: text().trim().toLowerCase().min(1, { error: 'empty' }).max(64), password: enteredPassword(),
+  /** The second factor, where a person has one: six digits, or a recovery code. */
+  code: text().trim().max(40).nullable().default(null),
   /** The device's name, "Cold-room tablet". */
   station: name(LONGEST_STATION).default(OWN_DEVICE),
   /** A shared tablet: whoever records signs with a PIN. */
   shared: z.boolean().default(false),
 })
 
-/** All one digit, or running up or down: the first that anyone tries. */
+/** On the keys of a telephone: a column, the corners, a cross. And what is chosen most besides. Source: published counts of leaked PINs. */
+const COMMON_PINS = new Set(['2580', '0852', '1470', '0741', '3690', '0963', '1397', '2468', '1379', '7139', '1004', '1357', '2424', '5683', '4200', '6969', '112233', '121212', '123123', '159753', '147258', '258000', '131313', '696969', '123321'])
+/** Pairs and repeats (1212, 1122), years (1984, 2001), common ones, all one digit, or running up or down: the first that anyone tries. */
 const isEasyPin = (pin: string): boolean => {
+  if (COMMON_PINS.has(pin) || /^(\d\d)\1+$/.test(pin) || /^(?:(\d)\1)+$/.test(pin) || /^(?:19|20)\d\d$/.test(pin) || /^(\d{3})\1$/.test(pin)) return true
   const steps = new Set([...pin].slice(1).map((digit, i) => Number(digit) - Number(pin[i])))
   return steps.size === 1 && [0, 1, -1].includes([...steps][0]!)
 }
@@ -46,10 +52,22 @@ export const personInput = z.strictObject({
 
 /** What the owner may change of an account; the sign-in name stays, because the book and people know it. */
 export const personChangeInput = personInput.pick({ name: true, initials: true, role: true }).extend({ active: z.boolean() })
+/** One's own password once more, before what changes who may open the door. */
+export const confirmInput = z.strictObject({ password: enteredPassword() })
+export const secondFactorInput = z.strictObject({ secret: text().regex(/^[A-Z2-7]{32}$/, { error: 'not_in_form' }), code: text().trim().regex(/^\d{6}$/, { error: 'code_digits' }) })
+export interface SecondFactorOffer { secret: string, uri: string }
+export const ATTEMPT_KINDS = ['password', 'pin', 'own', 'code', 'setup'] as const
+export type AttemptKind = (typeof ATTEMPT_KINDS)[number]
+
 export const passwordResetInput = z.strictObject({ password: password() })
 
 export const setupInput = z.strictObject({
+  /** Printed by the start command: who opens the shop stands at its computer. */
+  code: text().trim().max(20).default(''),
   shopName: name(), zone: text().max(64).refine(isZone, { error: 'unknown_zone' }),
+  /** The law the shop stands under, one of the sets that came with the program; the owner confirms it against the text later. */
+  ruleSetId: z.enum(SHIPPED_RULES.map(rules => rules.id) as [string, ...string[]], { error: 'law_missing' }),
+  notation: notationInput,
   owner: personInput.omit({ role: true }),
 })
 
@@ -71,8 +89,10 @@ export interface SignedIn {
   notation: Notation
 }
 
-export interface PersonView { id: number, name: string, initials: string, signIn: string, role: Role, active: boolean, hasPin: boolean }
-export interface DeviceView { id: number, station: string, shared: boolean, who: string, startedAtMs: number, endsAtMs: number, thisOne: boolean }
+export interface PersonView { id: number, name: string, initials: string, signIn: string, role: Role, active: boolean, hasPin: boolean, hasSecondFactor: boolean }
+export interface DeviceView { id: number, station: string, shared: boolean, who: string, startedAtMs: number, endsAtMs: number, thisOne: boolean, own: boolean }
+/** A try at the door, as the owner sees it. */
+export interface DoorView { atMs: number, kind: AttemptKind, signIn: string, address: string, known: boolean, succeeded: boolean }
 
 export interface SessionView {
   needsSetup: boolean, user: SignedIn | null, station: StationView | null, shopName: string | null, zone: string, nowMs: number

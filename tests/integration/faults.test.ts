@@ -13,7 +13,7 @@ import { walkBook } from '../support/book'
 import { Client } from '../support/client'
 import { setting } from '../support/database'
 import { celsius } from '../support/goods'
-import { OWNER } from '../support/shop'
+import { OWNER, setUp, SETUP_CODE } from '../support/shop'
 
 const RECORDS = 1000
 const CLIENTS = 8
@@ -31,7 +31,7 @@ beforeEach(async () => {
   database = await startMariadb(folder)
   await prepareDatabase({ admin: database.adminUrl, app: database.url })
   app = await open()
-  await new Client(app.address).post('/api/setup', { shopName: 'Fault shed', zone: 'America/Chicago', owner: { name: 'Ada Test', initials: 'AT', ...OWNER } })
+  await new Client(app.address).post('/api/setup', setUp())
 }, 120_000)
 afterEach(async () => {
   await app.stop()
@@ -39,7 +39,7 @@ afterEach(async () => {
   rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
 }, 120_000)
 
-const open = async (port?: number) => startApp({ entry: setting('TEST_APP_ENTRY'), port: port ?? await freePort(), databaseUrl: database.url, sessionSecret: SECRET })
+const open = async (port?: number) => startApp({ entry: setting('TEST_APP_ENTRY'), port: port ?? await freePort(), databaseUrl: database.url, sessionSecret: SECRET, env: { SETUP_CODE } })
 const signedIn = async (address: string) => {
   const client = new Client(address)
   await client.post('/api/session', OWNER)

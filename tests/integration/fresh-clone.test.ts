@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -70,6 +70,8 @@ describe('a clone without packages', () => {
   }, PATIENCE_MS)
 
   it('npm start begins a shop of its own and ends on Ctrl-C', async () => {
+    // A real shop's application runs as a user of its own where it can, and has to reach its program.
+    chmodSync(folder, 0o755)
     const shop = command('start', '--', '--port', String(port))
     await until(() => shop.output().includes('first visit'), PATIENCE_MS, () => shop.child.exitCode !== null)
     expect((await new Client(`http://127.0.0.1:${port}`).get('/api/session')).body).toMatchObject({ needsSetup: true })

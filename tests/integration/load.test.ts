@@ -4,7 +4,7 @@ import net from 'node:net'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../support/client'
 import { celsius, rub, stock } from '../support/goods'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { confirm, MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
 let pid: number
@@ -98,13 +98,15 @@ describe('a download', () => {
     const { hostname, port } = new URL(shop.address)
     const socket = net.connect(Number(port), hostname, () => socket.write(`GET /api/export/shop HTTP/1.1\r\nHost: ${hostname}:${port}\r\nCookie: ${owner.cookie}\r\n\r\n`))
     socket.on('error', () => {})
-    socket.once('data', () => {
+    socket.once('data', (first) => {
+      expect(String(first)).toContain('200 OK')
       socket.pause()
       if (!stay) socket.destroy()
       resolve(socket)
     })
   })
   it('that is dropped halfway, eight times over, holds nothing open', async () => {
+    await confirm(owner)
     for (let i = 0; i < 8; i++) await begin(false)
     await expect.poll(isHeld, { timeout: 10_000 }).toBe(false)
     expect((await owner.get('/api/export/shop')).status).toBe(200)

@@ -67,7 +67,7 @@ describe('the Smokehouse', () => {
     await maker.post(`/api/runs/${run}/pull`, {})
     await shop.sql('UPDATE runs SET pulled_at = pulled_at - INTERVAL 4 HOUR WHERE code = ?', [run])
     // From 54.4 to 26.7 °C in about two hours: in time for cured pieces, too slow for the others.
-    await read(run, 'cool', [[220, '54'], [160, '40'], [100, '26'], [60, '12'], [10, '4']])
+    await read(run, 'cool', [[220, '54'], [190, '48'], [160, '42'], [130, '36'], [115, '30'], [100, '26'], [75, '18'], [50, '12'], [30, '8'], [10, '4']])
     expect((await maker.get(`/api/lots/${cured.code}`)).body.openHolds).toEqual([])
     expect((await maker.get(`/api/lots/${plain.code}`)).body.openHolds).toEqual(['cooling_late'])
     expect((await maker.get(`/api/runs/${run}`)).body.lots).toMatchObject([{ code: cured.code, held: false }, { code: plain.code, held: true, lowPpm: null }])
@@ -85,7 +85,7 @@ describe('the Smokehouse', () => {
     const run = await smoked(lot.ids, '66')
     expect(await maker.post('/api/runs', { smoker: 'B', pieceIds: lot.ids, targetCore: celsius('60') })).toMatchObject({ body: { code: 'already_in_smoke' } })
     expect(await read(run, 'cool', [[0, '50']])).toMatchObject({ body: { code: 'not_pulled' } })
-    await read(run, 'smoke', [[20, '30'], [0, '58']])
+    await read(run, 'smoke', [[20, '8'], [0, '58']])
     expect((await maker.post(`/api/runs/${run}/pull`, {})).body.outcome).toBe('raw_smoked')
     expect(await maker.post(`/api/runs/${run}/pull`, {})).toMatchObject({ status: 409, body: { code: 'already_pulled' } })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.openHolds).toEqual(['target_not_reached'])
@@ -102,7 +102,7 @@ describe('the Smokehouse', () => {
   it('a corrected core is judged again', async () => {
     const lot = await taken()
     const run = await smoked(lot.ids, '63')
-    await read(run, 'smoke', [[15, '40'], [0, '63.4']])
+    await read(run, 'smoke', [[15, '8'], [0, '63.4']])
     await maker.post(`/api/runs/${run}/pull`, {})
     const reading = (await maker.get(`/api/runs/${run}`)).body.readings.at(-1)
     await maker.post('/api/corrections', { what: 'core_reading', id: reading.id, value: celsius('60.4'), reason: '63.4 was the other probe' })

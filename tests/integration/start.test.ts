@@ -1,10 +1,11 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { freePort, isAlive } from '../../scripts/lib/processes.mjs'
 import { Client } from '../support/client'
+import { celsius } from '../support/goods'
 
 const ROOT = resolve(import.meta.dirname, '../..')
 let folder: string
@@ -36,6 +37,8 @@ const pids = () => ['app.pid', 'mariadb.pid'].map(file => join(folder, 'demo', f
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'veldmoor-start-'))
+  // Servers run as users of their own where they can, and reach their folder through this one.
+  chmodSync(folder, 0o755)
   port = await freePort()
 })
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
@@ -78,6 +81,33 @@ it('needs no hand after it was killed, and keeps what was recorded', async () =>
   expect(await second.ended).toBe(0)
 })
 
+it('a server that ends by itself is started again; neither runs as root, and no secret shows in the list of processes', async () => {
+  const { child, output, ended } = await demo()
+  const answers = () => fetch(`http://127.0.0.1:${port}/api/health`).then(answer => answer.ok, () => false)
+  for (const [name, file] of [['The application', 'app.pid'], ['MariaDB', 'mariadb.pid']] as const) {
+    const at = join(folder, 'demo', file)
+    const before = Number(readFileSync(at, 'utf8'))
+    if (process.getuid!() === 0) expect(readFileSync(`/proc/${before}/status`, 'utf8')).not.toMatch(/^Uid:\s+0\s/m)
+    process.kill(before, 'SIGKILL')
+    await until(() => output().includes(`${name} is up again`))
+    expect(Number(readFileSync(at, 'utf8'))).not.toBe(before)
+    await until(answers)
+  }
+  const client = new Client(`http://127.0.0.1:${port}`)
+  expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({ status: 200 })
+  const [fridge] = (await client.get('/api/floor')).body.fridges
+  expect(await client.post(`/api/fridges/${fridge.id}/readings`, { temperature: celsius('3') })).toMatchObject({ status: 200 })
+  const commands = readdirSync('/proc').filter(entry => /^\d+$/.test(entry)).flatMap((pid) => {
+    try { return [readFileSync(`/proc/${pid}/cmdline`, 'utf8')] }
+    catch { return [] }
+  }).join('\n')
+  const secrets = Object.values(JSON.parse(readFileSync(join(folder, 'demo/private/secrets.json'), 'utf8')) as Record<string, string>)
+  expect(secrets.length).toBeGreaterThanOrEqual(3)
+  for (const secret of secrets) expect(commands.includes(secret)).toBe(false)
+  child.kill('SIGINT')
+  expect(await ended).toBe(0)
+})
+
 it('says when the port is taken or no number', async () => {
   const taken = Number(new URL(process.env.TEST_DATABASE_URL!).port)
   const busy = start('start.mjs', '--port', String(taken))
@@ -90,7 +120,8 @@ it('says when the port is taken or no number', async () => {
 
 it('npm start begins with an empty shop', async () => {
   const shop = start('start.mjs', '--port', String(port))
-  await until(() => shop.output().includes('first visit'))
+  await until(() => shop.output().includes('first visit') || shop.child.exitCode !== null)
+  expect(shop.output()).toMatch(new RegExp(`http://127\\.0\\.0\\.1:${port}/set-up\\?code=[A-Z0-9-]{8,}`))
   expect((await new Client(`http://127.0.0.1:${port}`).get('/api/session')).body).toMatchObject({ needsSetup: true, demoSignIns: null })
   shop.child.kill('SIGINT')
   expect(await shop.ended).toBe(0)

@@ -4,8 +4,25 @@ export interface Reply { status: number, body: any, type: string }
 
 /** A browser's manners over plain HTTP: keeps its cookie, names its origin, gives every write a key. */
 export class Client {
-  cookie = ''
+  /** All cookies that came, by name. */
+  private readonly jar = new Map<string, string>()
+  get cookie(): string {
+    return [...this.jar].map(([name, value]) => `${name}=${value}`).join('; ')
+  }
+
+  set cookie(text: string) {
+    this.jar.clear()
+    for (const one of text.split('; ').filter(Boolean)) this.jar.set(one.slice(0, one.indexOf('=')), one.slice(one.indexOf('=') + 1))
+  }
+
   constructor(readonly address: string) {}
+
+  /** The same browser with the end of its sign-in changed. */
+  forged(): Client {
+    const other = new Client(this.address)
+    other.cookie = [...this.jar].map(([name, value]) => `${name}=${name.endsWith('-session') ? `${value.slice(0, -6)}AAAAAA` : value}`).join('; ')
+    return other
+  }
 
   async send(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply> {
     const answer = await fetch(this.address + path, {
@@ -16,7 +33,10 @@ export class Client {
       },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    for (const cookie of answer.headers.getSetCookie()) this.cookie = cookie.split(';')[0]!
+    for (const cookie of answer.headers.getSetCookie()) {
+      const [pair = ''] = cookie.split(';')
+      this.jar.set(pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1))
+    }
     const text = await answer.text()
     const type = answer.headers.get('content-type') ?? ''
     return { status: answer.status, type, body: type.includes('json') ? JSON.parse(text) : text }

@@ -8,6 +8,15 @@ export const OWNER = { signIn: 'ada', password: 'a long password' }
 export const MAKER = { signIn: 'ben', password: 'another password' }
 export const INSPECTOR = { signIn: 'cyd', password: 'reading only here' }
 
+/** What the start command printed, and the first visit with it. */
+export const SETUP_CODE = 'TEST-CODE'
+export const setUp = (more: Record<string, unknown> = {}) => ({
+  code: SETUP_CODE, shopName: 'Test shed', zone: 'America/Chicago', ruleSetId: 'us', notation: { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' },
+  owner: { name: 'Ada Test', initials: 'AT', ...OWNER }, ...more,
+})
+/** The person at the device gives the password again: what changes who may open the door wants it. */
+export const confirm = (client: Client, who: { password: string } = OWNER) => client.post('/api/me/confirm', { password: who.password })
+
 export interface TestShop {
   address: string
   pid: number | undefined
@@ -22,10 +31,10 @@ export interface TestShop {
 }
 
 /** A shop of its own: a fresh database on the throwaway server, and the built application on a free port. */
-export async function openTestShop({ demo = false, setUp = true } = {}): Promise<TestShop> {
+export async function openTestShop({ demo = false, opened = true, env: given = {} as Record<string, string> } = {}): Promise<TestShop> {
   const database = await freshDatabase()
   const sessionSecret = randomBytes(32).toString('hex')
-  const start = async (env: Record<string, string> = {}) => startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret, demo, env })
+  const start = async (env: Record<string, string> = {}) => startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: database.url, sessionSecret, demo, env: { SETUP_CODE, ...given, ...env } })
   const app = await start()
   const client = () => new Client(app.address)
   const signedIn = async (who: { signIn: string, password: string }) => {
@@ -34,9 +43,10 @@ export async function openTestShop({ demo = false, setUp = true } = {}): Promise
     if (reply.status !== 200) throw new Error(`sign-in of ${who.signIn}: ${reply.status} ${JSON.stringify(reply.body)}`)
     return one
   }
-  if (setUp && !demo) {
+  if (opened && !demo) {
     const owner = client()
-    await owner.post('/api/setup', { shopName: 'Test shed', zone: 'America/Chicago', owner: { name: 'Ada Test', initials: 'AT', ...OWNER } })
+    const made = await owner.post('/api/setup', setUp())
+    if (made.status !== 200) throw new Error(JSON.stringify(made.body))
     for (const [person, role] of [[MAKER, 'maker'], [INSPECTOR, 'inspector']] as const) {
       await owner.post('/api/office/people', { name: `${role} person`, initials: role[0]!.toUpperCase(), role, ...person })
     }

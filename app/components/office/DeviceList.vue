@@ -4,14 +4,16 @@ import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotation } from '~/composables/use-notation'
 import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
+import { useSession } from '~/stores/session'
 
+const session = useSession()
 defineProps<{ devices: DeviceView[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const { moment } = useNotation()
 const { say } = useNotice()
 const { save, saving, message } = useSave()
 async function end(device: DeviceView): Promise<void> {
-  if (!await save(`/api/office/devices/${device.id}/end`, {})) return
+  if (!await save(device.own ? `/api/me/devices/${device.id}/end` : `/api/office/devices/${device.id}/end`, {})) return
   say(`${device.station} is signed out.`)
   emit('saved')
 }
@@ -19,7 +21,7 @@ async function end(device: DeviceView): Promise<void> {
 
 <template>
   <section class="stack-tight" aria-labelledby="devices-head">
-    <h2 id="devices-head">Signed-in devices</h2>
+    <h2 id="devices-head">{{ session.isOwner ? 'Signed-in devices' : 'My signed-in devices' }}</h2>
     <div class="scroll-x">
       <table class="ruled">
         <thead><tr><th scope="col">Device</th><th scope="col">Opened by</th><th scope="col">Since</th><th scope="col">Until</th><th scope="col"><span class="visually-hidden">Sign out</span></th></tr></thead>

@@ -5,6 +5,7 @@ import { navigateTo } from '#imports'
 import { mdiKeyboardOutline, mdiMagnify, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { readCode } from '#core/trace/code'
 import StationMark from './StationMark.vue'
+import { forgetDrafts } from '~/composables/use-draft'
 import { useSession } from '~/stores/session'
 
 const night = defineModel<boolean>('night', { required: true })
@@ -21,6 +22,7 @@ async function go(): Promise<void> {
   await navigateTo(found.kind === 'lot' ? `/lots/${found.code}` : found.kind === 'run' ? `/runs/${found.code}` : `/ledger?code=${found.code}`)
 }
 async function leave(): Promise<void> {
+  if (session.view?.station?.shared) forgetDrafts()
   await session.leave()
   await navigateTo('/sign-in')
 }

@@ -6,6 +6,8 @@ import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import DeviceList from '~/components/office/DeviceList.vue'
+import DoorList from '~/components/office/DoorList.vue'
+import SecondFactor from '~/components/office/SecondFactor.vue'
 import MyAccount from '~/components/office/MyAccount.vue'
 import ConfirmRules from '~/components/office/ConfirmRules.vue'
 import MyNotation from '~/components/office/MyNotation.vue'
@@ -38,7 +40,9 @@ onMounted(load)
       <MyAccount v-if="!shared" :has-pin="mine?.hasPin ?? false" @saved="load" />
       <ConfirmRules :shop="view.shop" :jurisdiction="view.jurisdiction" />
       <PeopleList :people="view.people" @saved="load" />
-      <DeviceList v-if="session.isOwner" :devices="view.devices" @saved="load" />
+      <SecondFactor v-if="session.isOwner && !shared" :set="mine?.hasSecondFactor ?? false" @saved="load" />
+      <DeviceList v-if="!shared" :devices="view.devices" @saved="load" />
+      <DoorList v-if="session.isOwner && !shared" />
       <FridgeList :fridges="view.fridges" :instruments="view.instruments" @saved="load" />
       <InstrumentList :instruments="view.instruments" @saved="load" />
       <TakeAlong :tables="view.tables" />

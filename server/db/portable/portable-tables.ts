@@ -7,7 +7,7 @@ import { snake, type Columns, type TableSpec } from '../table'
 export interface PortableTable { name: string, columns: Map<string, Column<unknown>>, row: z.ZodType<Record<string, unknown>> }
 
 /** What belongs to a running server and not to the shop: sign-ins, tries, answers to repeated requests. */
-const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers'])
+const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers', 'knownDevices'])
 
 function portable(spec: TableSpec<Columns>): PortableTable {
   const columns = new Map<string, Column<unknown>>([['id', int()], ...Object.entries(spec.columns).map(([key, column]) => [snake(key), column] as const)])

@@ -1,6 +1,6 @@
 import type { Notation } from '#core/units/format'
 import type { RuleSet } from '#core/rules/rule-set'
-import type { Role } from '#shared/contracts/people'
+import type { AttemptKind, Role } from '#shared/contracts/people'
 import { bool, day, decimal, instant, int, json, nullable, text } from '../column'
 import { outsideBook, tableSpec } from '../table'
 
@@ -17,15 +17,22 @@ export const ruleSets = tableSpec('rule_sets', {
 /** How someone writes figures is theirs alone: it is no record, and counts in no digest. */
 export const users = { ...tableSpec('users', {
   signIn: text(64), name: text(), initials: text(8), role: text<Role>(16), passwordHash: text(),
-  notation: json<Notation>(), active: bool(), pinHash: nullable(text()),
-}, ['name', 'initials', 'role', 'passwordHash', 'pinHash', 'notation', 'active']), unsealed: ['notation'] }
+  notation: json<Notation>(), active: bool(), pinHash: nullable(text()), totpSecret: nullable(text(64)), recoveryHashes: nullable(json<string[]>()),
+}, ['name', 'initials', 'role', 'passwordHash', 'pinHash', 'totpSecret', 'recoveryHashes', 'notation', 'active']), unsealed: ['notation'] }
 
 /** Browsers that are signed in. A shared one is a station: its records are signed with PINs. */
 export const sessions = outsideBook(tableSpec('sessions', {
   tokenHash: text(64), userId: int(), station: text(120), shared: bool(), startedAtMs: instant(), endsAtMs: instant(),
   endedAtMs: nullable(instant()), signerId: nullable(int()), signedUntilMs: nullable(instant()),
-}, ['endedAtMs', 'signerId', 'signedUntilMs']))
+  /** The password was given again a moment ago; and when the device was last heard of, to a few minutes. */
+  confirmedUntilMs: nullable(instant()), seenAtMs: nullable(instant()),
+}, ['endedAtMs', 'signerId', 'signedUntilMs', 'confirmedUntilMs', 'seenAtMs']))
 
 export const signInAttempts = outsideBook(tableSpec('sign_in_attempts', {
-  kind: text<'password' | 'pin'>(8), signIn: text(64), address: text(64), atMs: instant(), succeeded: bool(),
-}, ['succeeded']))
+  kind: text<AttemptKind>(8), signIn: text(64), address: text(64), atMs: instant(), succeeded: bool(),
+  /** A device that signed this name in before; null elsewhere. And the step of a one-time code, used once. */
+  device: nullable(text(64)), step: nullable(int()),
+}, ['succeeded', 'step']))
+
+/** Devices on which someone has signed in, by the hash of what their cookie holds. */
+export const knownDevices = outsideBook(tableSpec('known_devices', { tokenHash: text(64), userId: int(), atMs: instant() }))

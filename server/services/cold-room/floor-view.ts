@@ -1,9 +1,10 @@
 import { MS_PER_DAY } from '#core/units/quantities'
-import type { FloorView } from '#shared/contracts/cold-room'
+import type { FirstThings, FloorView } from '#shared/contracts/cold-room'
 import type { Tables } from '../../db/store'
 import { present } from '../../db/where'
 import { instrumentViews, loadMarks } from '../instruments/marks'
 import { lotSummaries } from '../lots/lot-summaries'
+import { freeBytes } from '../office/free-space'
 import { shopView } from '../office/office'
 import { storeConcern } from '../store/store-concern'
 
@@ -11,8 +12,14 @@ const READINGS_DAYS = 14
 const READINGS_MOST = 400
 const RUNS_MOST = 40
 
+/** Each looked for, none counted: a shop of ten years has many. */
+async function firstThings(tables: Tables): Promise<FirstThings> {
+  const [salt, meat, pack] = await Promise.all([tables.ingredientLots.one({ kind: 'curing_salt' }), tables.meatLots.one({ state: 'in' }), tables.packs.one({})])
+  return { salt: salt !== null, meat: meat !== null, packed: pack !== null }
+}
+
 /** The whole floor as it stands: lots, fridges and smoker runs. Today, the Cold room and the Slicing table read it. */
-export async function floorView(tables: Tables, nowMs: number): Promise<FloorView> {
+export async function floorView(tables: Tables, nowMs: number, dataFolder: string | null): Promise<FloorView> {
   const [shop, rows, fridges, runs] = await Promise.all([
     shopView(tables), tables.lots.find({}, { order: [['id', 'ASC']] }), tables.fridges.find(),
     tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
@@ -33,5 +40,5 @@ export async function floorView(tables: Tables, nowMs: number): Promise<FloorVie
       cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
     }
   }))
-  return { shop, lots, fridges: fridgeViews, runs: runViews, nowMs, store, instruments: instruments.filter(one => one.inUse).map(({ id, kind, purpose, name, state, dueMs, offsetC }) => ({ id, kind, purpose, name, state, dueMs, offsetC })) }
+  return { first: await firstThings(tables), freeBytes: await freeBytes(dataFolder), shop, lots, fridges: fridgeViews, runs: runViews, nowMs, store, instruments: instruments.filter(one => one.inUse).map(({ id, kind, purpose, name, state, dueMs, offsetC }) => ({ id, kind, purpose, name, state, dueMs, offsetC })) }
 }

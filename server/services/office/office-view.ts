@@ -6,20 +6,23 @@ import { rulesInForce } from '../rules/rule-sets'
 import { shopView } from './office'
 import { CSV_TABLES } from './take-along'
 
-async function deviceViews(tables: Tables, sessionId: number, nowMs: number): Promise<DeviceView[]> {
-  const [sessions, users] = await Promise.all([tables.sessions.find({ endedAtMs: null }, { order: [['id', 'DESC']] }), tables.users.find()])
+/** Devices that are signed in: for the owner everybody's, for others their own. */
+async function deviceViews(tables: Tables, reader: { person: SignedIn, sessionId: number, nowMs: number }): Promise<DeviceView[]> {
+  const { sessionId, nowMs } = reader
+  const whose = reader.person.role === 'owner' ? {} : { userId: reader.person.id }
+  const [sessions, users] = await Promise.all([tables.sessions.find({ endedAtMs: null, ...whose }, { order: [['id', 'DESC']] }), tables.users.find()])
   return sessions.filter(session => session.endsAtMs > nowMs).map(({ id, station, shared, userId, startedAtMs, endsAtMs }) =>
-    ({ id, station, shared, startedAtMs, endsAtMs, who: users.find(user => user.id === userId)!.name, thisOne: id === sessionId }))
+    ({ id, station, shared, startedAtMs, endsAtMs, own: userId === reader.person.id, who: users.find(user => user.id === userId)!.name, thisOne: id === sessionId }))
 }
 
 /** What the Office keeps: people, devices, scales, fridges, rules. */
-export async function officeView(tables: Tables, reader: { person: SignedIn, sessionId: number, nowMs: number }): Promise<OfficeView> {
+export async function officeView(tables: Tables, reader: { person: SignedIn, sessionId: number, onTablet: boolean, nowMs: number }): Promise<OfficeView> {
   const [shop, rules, people, instruments, fridges, devices] = await Promise.all([
     shopView(tables), rulesInForce(tables), tables.users.find({}, { order: [['id', 'ASC']] }), instrumentViews(tables, reader.nowMs), tables.fridges.find(),
-    reader.person.role === 'owner' ? deviceViews(tables, reader.sessionId, reader.nowMs) : [],
+    reader.onTablet ? [] : deviceViews(tables, reader),
   ])
   return {
     shop, jurisdiction: rules.jurisdiction, instruments, fridges, devices, nowMs: reader.nowMs, tables: [...CSV_TABLES],
-    people: people.map(({ id, name, initials, signIn, role, active, pinHash }) => ({ id, name, initials, signIn, role, active, hasPin: pinHash !== null })),
+    people: people.map(({ id, name, initials, signIn, role, active, pinHash, totpSecret }) => ({ id, name, initials, signIn, role, active, hasPin: pinHash !== null, hasSecondFactor: totpSecret !== null })),
   }
 }

@@ -1,9 +1,19 @@
 import { csvOf, CSV_TABLES } from '../../db/portable/csv'
 import { exportShop as exportFrom } from '../../db/portable/export-shop'
 import type { Store } from '../../db/store'
+import type { SignedIn } from '#shared/contracts/people'
+import { inBook } from '../book/in-book'
+import { recordEvent } from '../book/record-event'
 import { notFound, type Answer } from '../context'
+import { theShop } from './office'
 
 export { CSV_TABLES }
+
+/** That the whole shop went along stands in the book. */
+export async function recordExport(store: Store, who: { actor: SignedIn, station: string, nowMs: number }): Promise<void> {
+  const { zone } = await theShop(store.tables)
+  await inBook(store, { ...who, zone, clockRight: true }, async ctx => recordEvent(ctx, { kind: 'shop_exported', subjects: [], typed: {} }))
+}
 
 /** The whole shop as JSON, as it stands now. */
 export const exportShop = (store: Store, nowMs: number): AsyncGenerator<string> => exportFrom(store.slow, nowMs)

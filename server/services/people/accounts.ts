@@ -2,7 +2,9 @@ import type { z } from 'zod'
 import type { ownPasswordInput, passwordResetInput, personChangeInput } from '#shared/contracts/people'
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
-import { hashPassword, verifyPassword } from './passwords'
+import { theShop } from '../office/office'
+import { hashPassword } from './passwords'
+import { refuseWeakPassword } from './weak-password'
 import { endSession, endSessionsOf } from './sessions'
 
 /** Changes an account. The last owner whose account is open can neither be closed nor made something else. */
@@ -24,16 +26,22 @@ export async function changePerson(ctx: WriteContext, id: number, input: z.outpu
 export async function resetPassword(ctx: WriteContext, id: number, input: z.output<typeof passwordResetInput>): Promise<Answer<object>> {
   const person = await ctx.tables.users.one({ id }, { lock: true })
   if (!person) return notFound('no_such_person')
-  await ctx.tables.users.update(id, { passwordHash: await hashPassword(input.password), pinHash: null })
+  // One's own goes with the old one beside it, further down.
+  if (id === ctx.actor.id) return refuse('own_password_here', {}, ['password'])
+  const weak = refuseWeakPassword(input.password, [person.name, person.signIn, (await theShop(ctx.tables)).name], ['password'])
+  if (weak) return weak
+  // With the password goes what else opens the door: a lost phone is a reason to ask for a new one.
+  await ctx.tables.users.update(id, { passwordHash: await hashPassword(input.password), pinHash: null, totpSecret: null, recoveryHashes: null })
   await endSessionsOf(ctx.tables, id, ctx.nowMs)
   recordEvent(ctx, { kind: 'password_reset', subjects: [], typed: { person: person.name } })
   return { ok: true, value: {} }
 }
 
-/** One's own password, with the old one beside it. Every other sign-in of the same person ends. */
+/** One's own password; the old one was checked before. Every other sign-in of the same person ends. */
 export async function changeOwnPassword(ctx: WriteContext, sessionId: number, input: z.output<typeof ownPasswordInput>): Promise<Answer<object>> {
   const person = (await ctx.tables.users.one({ id: ctx.actor.id }, { lock: true }))!
-  if (!await verifyPassword(person.passwordHash, input.password)) return refuse('password_wrong', {}, ['password'])
+  const weak = refuseWeakPassword(input.next, [person.name, person.signIn, (await theShop(ctx.tables)).name], ['next'])
+  if (weak) return weak
   await ctx.tables.users.update(person.id, { passwordHash: await hashPassword(input.next) })
   await endSessionsOf(ctx.tables, person.id, ctx.nowMs, sessionId)
   recordEvent(ctx, { kind: 'password_changed', subjects: [], typed: { person: person.name } })
@@ -46,5 +54,14 @@ export async function endDevice(ctx: WriteContext, id: number): Promise<Answer<o
   if (!session) return notFound('no_such_device')
   await endSession(ctx.tables, session, ctx.nowMs)
   recordEvent(ctx, { kind: 'device_ended', subjects: [], typed: { station: session.station } })
+  return { ok: true, value: {} }
+}
+
+/** One of one's own devices, left somewhere else, is signed out. */
+export async function endOwnDevice(ctx: WriteContext, id: number): Promise<Answer<object>> {
+  const session = await ctx.tables.sessions.one({ id, userId: ctx.actor.id, endedAtMs: null }, { lock: true })
+  if (!session) return notFound('no_such_device')
+  await endSession(ctx.tables, session, ctx.nowMs)
+  recordEvent(ctx, { kind: 'own_device_ended', subjects: [], typed: { station: session.station } })
   return { ok: true, value: {} }
 }

@@ -1,28 +1,67 @@
-import { MS_PER_MINUTE } from '#core/units/quantities'
+import { MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
+import type { AttemptKind } from '#shared/contracts/people'
 import type { Tables } from '../../db/store'
+import { since } from '../../db/where'
 
 export const WINDOW_MINUTES = 15
+const WINDOW_MS = WINDOW_MINUTES * MS_PER_MINUTE
 const MOST_FAILURES_AN_ADDRESS = 30
-/** A PIN has few digits: fewer tries. */
-const MOST_FAILURES = { password: 6, pin: 5 }
+/** Few digits, few tries. */
+const MOST_FAILURES: Record<AttemptKind, number> = { password: 6, pin: 5, own: 6, code: 6, setup: 10 }
+/** Wrong tries at a name from anywhere, after which each next one has to wait, twice as long each time: a guesser is slowed, nobody is shut out. */
+const SLOW_AFTER = 12
+const LONGEST_WAIT_MS = WINDOW_MS
+/** Wrong PINs in a row, however long that took: then the password is asked for. */
+export const PINS_IN_A_ROW = 20
 
-export interface Attempt { kind: 'password' | 'pin', signIn: string, address: string }
+export interface Attempt {
+  kind: AttemptKind
+  signIn: string
+  address: string
+  /** The device, when this name signed in on it before: it has tries of its own, which nobody else can use up. */
+  device: string | null
+}
 
-async function failures(tables: Tables, who: Partial<Attempt>, nowMs: number): Promise<number> {
-  const recent = await tables.signInAttempts.find({ ...who, succeeded: false }, { order: [['id', 'DESC']], limit: MOST_FAILURES_AN_ADDRESS + 1 })
-  return recent.filter(attempt => attempt.atMs > nowMs - WINDOW_MINUTES * MS_PER_MINUTE).length
+/** Which tries count together, and how many of them may be wrong. */
+function budgets({ kind, signIn, address, device }: Attempt): { who: Record<string, unknown>, most: number }[] {
+  if (kind !== 'password') return [{ who: { kind, signIn }, most: MOST_FAILURES[kind] }]
+  if (device !== null) return [{ who: { kind, signIn, device }, most: MOST_FAILURES.password }]
+  // A whole shop may stand behind one address.
+  return [{ who: { kind, signIn, address, device: null }, most: MOST_FAILURES.password }, { who: { kind, address, device: null }, most: MOST_FAILURES_AN_ADDRESS }]
+}
+
+async function isClosed(tables: Tables, attempt: Attempt, nowMs: number, already: number): Promise<boolean> {
+  for (const { who, most } of budgets(attempt)) {
+    if (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: { [since]: new Date(nowMs - WINDOW_MS) } }) - already >= most) return true
+  }
+  if (attempt.kind !== 'password' || attempt.device !== null) return false
+  const failed = await tables.signInAttempts.find({ kind: attempt.kind, signIn: attempt.signIn, device: null, succeeded: false, atMs: { [since]: new Date(nowMs - WINDOW_MS) } }, { order: [['id', 'DESC']], limit: 40 })
+  const before = failed.slice(already)
+  const waitMs = before.length < SLOW_AFTER ? 0 : Math.min(LONGEST_WAIT_MS, MS_PER_SECOND * 2 ** (before.length - SLOW_AFTER))
+  return waitMs > 0 && nowMs - before[0]!.atMs < waitMs
 }
 
 /**
- * Counts a try before it is looked at, so that many at once are counted too. Null when this name, or for a password this address, has
- * had too many wrong tries in the last 15 minutes; else the number by which a right one is marked.
+ * Counts a try before it is looked at, so that many at once are counted too. Null when there were too many wrong ones: then nothing is
+ * written, so that tries on a closed door neither fill the table nor keep it closed. Else the number by which a right one is marked.
  */
-export async function beginAttempt(tables: Tables, { kind, signIn, address }: Attempt, nowMs: number): Promise<number | null> {
-  const id = await tables.signInAttempts.insert({ kind, signIn, address, atMs: nowMs, succeeded: false })
-  const closed = await failures(tables, { kind, signIn }, nowMs) > MOST_FAILURES[kind]
-    // A whole shop may stand behind one address: a PIN is closed for its person alone.
-    || (kind === 'password' && await failures(tables, { kind, address }, nowMs) > MOST_FAILURES_AN_ADDRESS)
-  return closed ? null : id
+export async function beginAttempt(tables: Tables, attempt: Attempt, nowMs: number): Promise<number | null> {
+  if (await isClosed(tables, attempt, nowMs, 0)) return null
+  const id = await tables.signInAttempts.insert({ ...attempt, atMs: nowMs, succeeded: false })
+  return await isClosed(tables, attempt, nowMs, 1) ? null : id
 }
 
-export const markRight = (tables: Tables, attemptId: number): Promise<void> => tables.signInAttempts.update(attemptId, { succeeded: true })
+/** True after the wrong try that uses up its budget: the next one finds the door closed. */
+export async function isLastTry(tables: Tables, attempt: Attempt, nowMs: number): Promise<boolean> {
+  const [{ who, most }] = budgets(attempt) as [{ who: Record<string, unknown>, most: number }]
+  return await tables.signInAttempts.count({ ...who, succeeded: false, atMs: { [since]: new Date(nowMs - WINDOW_MS) } }) === most
+}
+
+export const markRight = (tables: Tables, attemptId: number, step: number | null = null): Promise<void> =>
+  tables.signInAttempts.update(attemptId, step === null ? { succeeded: true } : { succeeded: true, step })
+
+/** True when the last PINs given for a name were all wrong: it waits for the password. */
+export async function pinsSpent(tables: Tables, signIn: string): Promise<boolean> {
+  const last = await tables.signInAttempts.find({ signIn }, { order: [['id', 'DESC']], limit: PINS_IN_A_ROW })
+  return last.length === PINS_IN_A_ROW && last.every(one => one.kind === 'pin' && !one.succeeded)
+}

@@ -3,15 +3,16 @@ import type { pinInput, signatureInput, StationView } from '#shared/contracts/pe
 import type { Store, Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
-import { beginAttempt, markRight, WINDOW_MINUTES } from './attempts'
+import { beginAttempt, markRight, pinsSpent, WINDOW_MINUTES } from './attempts'
 import { hashPassword, verifyPassword } from './passwords'
 import { SIGNATURE_MS, type OpenSession } from './sessions'
 
-/** Chooses one's own PIN, with the password beside it. */
+/** Chooses one's own PIN; the password was checked before. */
 export async function choosePin(ctx: WriteContext, input: z.output<typeof pinInput>): Promise<Answer<object>> {
   const user = (await ctx.tables.users.one({ id: ctx.actor.id }))!
-  if (!await verifyPassword(user.passwordHash, input.password)) return refuse('password_wrong', {}, ['password'])
   await ctx.tables.users.update(user.id, { pinHash: await hashPassword(input.pin) })
+  // Whoever signs with the old one signs no longer.
+  for (const session of await ctx.tables.sessions.find({ signerId: user.id, endedAtMs: null })) await ctx.tables.sessions.update(session.id, { signerId: null, signedUntilMs: null })
   recordEvent(ctx, { kind: 'pin_chosen', subjects: [], typed: { person: user.name } })
   return { ok: true, value: {} }
 }
@@ -22,7 +23,8 @@ export async function signAtStation(store: Store, at: OpenSession, input: z.outp
   const { tables } = store
   const person = await tables.users.one({ id: input.userId, active: true })
   if (!person || person.pinHash === null || person.role === 'inspector') return refuse('no_pin')
-  const attempt = await beginAttempt(tables, { kind: 'pin', signIn: person.signIn, address }, nowMs)
+  if (await pinsSpent(tables, person.signIn)) return refuse('pin_spent')
+  const attempt = await beginAttempt(tables, { kind: 'pin', signIn: person.signIn, address, device: null }, nowMs)
   if (attempt === null) return refuse('pin_closed', { minutes: WINDOW_MINUTES })
   if (!await verifyPassword(person.pinHash, input.pin)) return refuse('pin_wrong')
   await markRight(tables, attempt)

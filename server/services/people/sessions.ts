@@ -1,12 +1,15 @@
 import { randomBytes } from 'node:crypto'
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_SECOND } from '#core/units/quantities'
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { sha256 } from '../../digest/sha256'
 import type { RowOf } from '../../db/table'
 import type { sessions, users } from '../../db/tables/people'
 import type { Tables } from '../../db/store'
 
-/** A person's own device is signed out after a working day; a tablet on the wall, where PINs sign, after a month. */
+/** A person's own device is signed out after a working day, or when it lay idle for two hours; a tablet on the wall, where PINs sign, after a month. */
 const OWN_MS = 12 * MS_PER_HOUR
+const IDLE_MS = 2 * MS_PER_HOUR
+/** Written down no more often than this. */
+const SEEN_EVERY_MS = 5 * MS_PER_MINUTE
 export const SHARED_MS = 30 * MS_PER_DAY
 /** A PIN signs the records of one visit; each record gives it this long again. */
 export const SIGNATURE_MS = 60 * MS_PER_SECOND
@@ -19,7 +22,7 @@ export interface OpenSession { session: Session, user: User, signer: User | null
 /** Signs a browser in. Only the token's hash is kept: the database alone opens no door. */
 export async function startSession(tables: Tables, who: { userId: number, station: string, shared: boolean }, nowMs: number): Promise<string> {
   const token = randomBytes(32).toString('base64url')
-  await tables.sessions.insert({ ...who, tokenHash: sha256(token), startedAtMs: nowMs, endsAtMs: nowMs + (who.shared ? SHARED_MS : OWN_MS) })
+  await tables.sessions.insert({ ...who, tokenHash: sha256(token), startedAtMs: nowMs, seenAtMs: nowMs, endsAtMs: nowMs + (who.shared ? SHARED_MS : OWN_MS) })
   return token
 }
 
@@ -27,6 +30,9 @@ export async function startSession(tables: Tables, who: { userId: number, statio
 export async function openSession(tables: Tables, token: string, nowMs: number): Promise<OpenSession | null> {
   const session = await tables.sessions.one({ tokenHash: sha256(token), endedAtMs: null })
   if (!session || session.endsAtMs <= nowMs) return null
+  const seenMs = session.seenAtMs ?? session.startedAtMs
+  if (!session.shared && nowMs - seenMs > IDLE_MS) return null
+  if (nowMs - seenMs > SEEN_EVERY_MS) await tables.sessions.update(session.id, { seenAtMs: nowMs })
   const signs = session.signerId !== null && session.signedUntilMs !== null && session.signedUntilMs > nowMs
   const people = await tables.users.find({ id: signs ? [session.userId, session.signerId!] : [session.userId], active: true })
   const user = people.find(person => person.id === session.userId)
@@ -46,3 +52,22 @@ export async function endSessionsOf(tables: Tables, userId: number, nowMs: numbe
 /** A record was signed: the signature lasts a little longer. */
 export const keepSigning = (tables: Tables, session: Session, nowMs: number): Promise<void> =>
   tables.sessions.update(session.id, { signedUntilMs: nowMs + SIGNATURE_MS })
+
+/** Ends the session of a token, when it has one: a new sign-in on the same device leaves none behind. */
+export async function endToken(tables: Tables, token: string | undefined, nowMs: number): Promise<void> {
+  const session = token === undefined ? null : await tables.sessions.one({ tokenHash: sha256(token), endedAtMs: null })
+  if (session) await endSession(tables, session, nowMs)
+}
+
+/** The device by what its cookie holds, when this person signed in on it before; its hash. */
+export async function knownDevice(tables: Tables, deviceToken: string | undefined, signIn: string): Promise<string | null> {
+  if (deviceToken === undefined) return null
+  const tokenHash = sha256(deviceToken)
+  const user = await tables.users.one({ signIn })
+  return user && await tables.knownDevices.one({ tokenHash, userId: user.id }) ? tokenHash : null
+}
+
+export async function rememberDevice(tables: Tables, deviceToken: string, userId: number, nowMs: number): Promise<void> {
+  const tokenHash = sha256(deviceToken)
+  if (!await tables.knownDevices.one({ tokenHash, userId })) await tables.knownDevices.insert({ tokenHash, userId, atMs: nowMs })
+}

@@ -9,6 +9,7 @@ export default readRoute(async ({ event }) => {
   const name = getRouterParam(event, 'table')!
   const found = csvTable(appState().store, name)
   if (!found.ok) return found
+  const stream = await streamOut(event, found.value)
   setResponseHeaders(event, { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}.csv"` })
-  return streamOut(event, found.value)
+  return stream
 })

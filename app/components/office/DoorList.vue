@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import type { AttemptKind, DoorView } from '#shared/contracts/people'
+import type { Problem } from '#shared/contracts/problem'
+import { read } from '~/api/client'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import StateMark from '~/components/common/StateMark.vue'
+import { useNotation } from '~/composables/use-notation'
+
+/** Who knocked: for the owner's eyes, the newest first. */
+const { moment } = useNotation()
+const tries = ref<DoorView[] | null>(null)
+const lost = ref<Problem | null>(null)
+const all = ref(false)
+const FEW = 8
+const KINDS: Record<AttemptKind, string> = { password: 'sign-in', pin: 'PIN', own: 'own password again', code: 'second factor', setup: 'opening the shop' }
+async function load(): Promise<void> {
+  const reply = await read<DoorView[]>('/api/office/door')
+  tries.value = reply.ok ? reply.value : null
+  lost.value = reply.ok ? null : reply.problem
+}
+onMounted(load)
+</script>
+
+<template>
+  <section class="stack-tight" aria-labelledby="door-head">
+    <h2 id="door-head">At the door</h2>
+    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <p v-else-if="!tries" class="empty">Looking at the door…</p>
+    <p v-else-if="!tries.length" class="empty">Nobody has knocked yet.</p>
+    <template v-else>
+      <div class="scroll-x">
+        <table class="ruled">
+          <thead><tr><th scope="col">When</th><th scope="col">Name</th><th scope="col">What</th><th scope="col">From</th><th scope="col">It was</th></tr></thead>
+          <tbody>
+            <tr v-for="(one, i) in all ? tries : tries.slice(0, FEW)" :key="i">
+              <td>{{ moment(one.atMs) }}</td><td>{{ one.signIn || '–' }}</td><td>{{ KINDS[one.kind] }}</td>
+              <td class="small">{{ one.address || 'this shop' }}<span v-if="one.known" class="soft">, a known device</span></td>
+              <td><StateMark :tone="one.succeeded ? 'good' : 'act'">{{ one.succeeded ? 'right' : 'wrong' }}</StateMark></td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <div v-if="tries.length > FEW"><VBtn variant="text" @click="all = !all">{{ all ? 'Fewer' : `The last ${tries.length}` }}</VBtn></div>
+      <p class="small soft">Closed names and whole-shop exports stand in the book.</p>
+    </template>
+  </section>
+</template>

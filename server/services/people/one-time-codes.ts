@@ -1,0 +1,38 @@
+import { randomBytes } from 'node:crypto'
+import { Secret, TOTP } from 'otpauth'
+import { sha256 } from '../../digest/sha256'
+import type { Tables } from '../../db/store'
+
+const PERIOD_S = 30
+const DIGITS = 6
+/** Clocks of phones and shops differ: one step either way. */
+const WINDOW = 1
+const SECRET_BYTES = 20
+const RECOVERY_CODES = 8
+
+const totp = (secret: string, label: string, issuer: string): TOTP =>
+  new TOTP({ issuer, label, secret: Secret.fromBase32(secret), digits: DIGITS, period: PERIOD_S })
+
+/** A new secret, and the address that an authenticator reads off a picture. Source: RFC 6238. */
+export function newSecret(label: string, shop: string): { secret: string, uri: string } {
+  const secret = new Secret({ size: SECRET_BYTES }).base32
+  return { secret, uri: totp(secret, label, shop).toString() }
+}
+
+/** The step that a code belongs to, or null when it fits none now. */
+export function stepOf(secret: string, code: string, nowMs: number): number | null {
+  const delta = totp(secret, '', '').validate({ token: code, timestamp: nowMs, window: WINDOW })
+  return delta === null ? null : Math.floor(nowMs / 1000 / PERIOD_S) + delta
+}
+
+/** True when a code of this step was taken before: whoever saw it typed has nothing from it. */
+export const isUsed = async (tables: Tables, signIn: string, step: number): Promise<boolean> =>
+  await tables.signInAttempts.count({ kind: 'code', signIn, step, succeeded: true }) > 0
+
+const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
+
+/** Codes for a day without the phone, each good once: 80 bits, so that their plain hashes give nothing away. */
+export const newRecoveryCodes = (): string[] => Array.from({ length: RECOVERY_CODES }, () =>
+  [...randomBytes(16)].map(byte => ALPHABET[byte % ALPHABET.length]!).join('').replace(/(.{4})(?=.)/g, '$1-'))
+
+export const recoveryHash = (code: string): string => sha256(code.toUpperCase().replace(/[^A-Z0-9]/g, ''))
