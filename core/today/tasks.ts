@@ -74,7 +74,7 @@ function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
 }
 
 /** Of the slab, less than this is crumbs and drip. */
-const REST_SHARE = 0.02
+const REST_SHARE = 0.03
 
 /** Part of the slab is still to be sliced. */
 export const isLeft = (lot: Pick<LotFacts, 'readyG' | 'leftG'>): boolean => lot.readyG !== null && lot.leftG !== null && lot.leftG > REST_SHARE * lot.readyG
