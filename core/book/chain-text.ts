@@ -28,7 +28,7 @@ export const FIRST_HASH = '0'.repeat(64)
 /**
  * The text whose SHA-256, in lower-case hex, is a record's hash: a JSON array without spaces that begins with the hash of
  * the record before, so that no record can be changed, taken out or put in without every later hash showing it.
- * An array keeps the fields apart whatever they hold. Source: domain, records (§10).
+ * An array keeps the fields apart whatever they hold. House.
  */
 export const chainText = (hashBefore: string, row: BookRow): string => JSON.stringify([
   hashBefore, row.id, row.kind, row.userId, row.who, row.station, row.atMs, row.zone, row.arithmetic,

@@ -2,7 +2,7 @@ import { MS_PER_HOUR, MS_PER_MINUTE, type Celsius, type Milliseconds } from '../
 
 export interface TemperatureReading { atMs: Milliseconds, tempC: Celsius }
 
-/** House checks on a curing fridge (domain: records, §10): warn and hold. */
+/** House checks on a curing fridge: warn and hold. */
 export const FRIDGE_CHECKS = {
   warn: { aboveC: 4.4, forMs: 30 * MS_PER_MINUTE },
   hold: { aboveC: 7, forMs: 2 * MS_PER_HOUR },

@@ -25,14 +25,14 @@ export interface SaltLine {
   anomaly: SaltAnomaly | null
 }
 
-/** A reading is uncertain by half a division either way (domain: uncertainty, §4). */
+/** A reading is uncertain by half a division either way (GUM, JCGM 100:2008). */
 const halfDivision = (readabilityG: Grams): Grams => readabilityG / 2
 const TINY_G = 1e-6
 
 /**
  * The running balance of one lot, in order of time. A count sets the balance to what is there; it is off when it differs
  * by more than the scales allow: half a division of the counting scale and of each weighing since the count before,
- * all ends together. Source: domain, hazards (§9): a ledger in grams, every use tied to a batch, counted monthly.
+ * all ends together. House: a ledger in grams, every use tied to a batch, counted monthly.
  */
 export function saltLedger(entries: readonly SaltEntry[]): SaltLine[] {
   let balanceG = 0

@@ -1,4 +1,4 @@
-/** Cuts the shop works with. Belly has rows of its own in most rule sets; whatever is `other` (lamb belly, say) takes the general rows. Source: domain, the work (§1). */
+/** Cuts the shop works with. Belly has rows of its own in most rule sets; whatever is `other` (lamb belly, say) takes the general rows. House. */
 export const CUTS = ['belly', 'loin', 'shoulder', 'jowl', 'other'] as const
 export type Cut = (typeof CUTS)[number]
 export const RINDS = ['off', 'on'] as const

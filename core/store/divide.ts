@@ -5,7 +5,7 @@ export interface Accounted { unaccountedG: Grams, unaccountedShare: number, stat
 
 /** Two scales, or one read twice, may differ by this much before more came out than went in. */
 export const DIVISION_SLACK = 0.02
-/** Unaccounted beyond this is asked about (domain: records, §10, mass balance). */
+/** Unaccounted beyond this is asked about. House. */
 export const ASK_ABOVE = 0.01
 
 /**

@@ -5,7 +5,7 @@ import type { Tables } from '../../db/store'
 import { loadMarks } from '../instruments/marks'
 import { saltEntries } from './salt-entries'
 
-/** Curing salt is counted monthly (domain: hazards, §9). */
+/** Curing salt is counted monthly. House. */
 export const COUNT_EVERY_MS = 31 * MS_PER_DAY
 
 /** Each gram of curing salt, in and out, tied to its lot, with the balance after each. */
