@@ -91,8 +91,9 @@ export interface SignedIn {
 
 export interface PersonView { id: number, name: string, initials: string, signIn: string, role: Role, active: boolean, hasPin: boolean, hasSecondFactor: boolean }
 export interface DeviceView { id: number, station: string, shared: boolean, who: string, startedAtMs: number, endsAtMs: number, thisOne: boolean, own: boolean }
-/** A try at the door, as the owner sees it. */
-export interface DoorView { atMs: number, kind: AttemptKind, signIn: string, address: string, known: boolean, succeeded: boolean }
+/** A try at the door, or what the book says of it, as the owner sees it. */
+export const DOOR_RECORDS = ['name_closed', 'shop_exported'] as const
+export interface DoorView { atMs: number, kind: AttemptKind | typeof DOOR_RECORDS[number], signIn: string, address: string, known: boolean, succeeded: boolean }
 
 export interface SessionView {
   needsSetup: boolean, user: SignedIn | null, station: StationView | null, shopName: string | null, zone: string, nowMs: number

@@ -1,5 +1,5 @@
-import axe from 'axe-core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { axeByDayAndNight } from '../support/axe'
 import { openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
@@ -28,11 +28,6 @@ const open = async (path: string) => {
   await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
   await until(visit.page, () => document.querySelector('h1') && !/Reading the book|Laying out|Opening the drawer|Looking for the measuring|Fetching the card|Clearing the big bowl|Turning the pages/.test(document.body.innerText))
 }
-/** All of WCAG 2.2 AA, or the colours alone. */
-const violations = async (runOnly: string[] | { type: 'rule', values: string[] }) => {
-  const { violations: found } = await visit.page.evaluate(only => (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: only }), runOnly)
-  return found.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.html.slice(0, 120)).join(' | ')}`)
-}
 /** How far the page reaches over its side, once it has taken the size. */
 const sideways = async (width: number, height: number) => {
   await visit.page.setViewport({ width, height })
@@ -45,12 +40,7 @@ describe('every room', () => {
     await visit.page.setViewport({ width: 390, height: 844 })
     await open(path)
     for (const [device, width, height] of SIZES) expect(await sideways(width, height), device).toBeLessThanOrEqual(0)
-    await visit.page.evaluate(axe.source)
-    expect(await violations(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])).toEqual([])
-    await press(visit.page, 'Night colours')
-    await new Promise(resolve => setTimeout(resolve, 300))
-    expect(await violations({ type: 'rule', values: ['color-contrast'] })).toEqual([])
-    await press(visit.page, 'Day colours')
+    expect(await axeByDayAndNight(visit.page)).toEqual([])
   })
   it('has floor targets for wet gloves on the tablet', async () => {
     await visit.page.setViewport({ width: 820, height: 1180 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import type { AttemptKind, DoorView } from '#shared/contracts/people'
+import type { DoorView } from '#shared/contracts/people'
 import type { Problem } from '#shared/contracts/problem'
 import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
@@ -13,7 +13,10 @@ const tries = ref<DoorView[] | null>(null)
 const lost = ref<Problem | null>(null)
 const all = ref(false)
 const FEW = 8
-const KINDS: Record<AttemptKind, string> = { password: 'sign-in', pin: 'PIN', own: 'own password again', code: 'second factor', setup: 'opening the shop' }
+const KINDS: Record<DoorView['kind'], string> = {
+  password: 'sign-in', pin: 'PIN', own: 'own password again', code: 'second factor', setup: 'opening the shop', name_closed: 'name closed for a while', shop_exported: 'whole shop taken along',
+}
+const outcome = ({ kind, succeeded }: DoorView) => kind === 'name_closed' ? 'closed' : kind === 'shop_exported' ? 'done' : succeeded ? 'right' : 'wrong'
 async function load(): Promise<void> {
   const reply = await read<DoorView[]>('/api/office/door')
   tries.value = reply.ok ? reply.value : null
@@ -36,13 +39,12 @@ onMounted(load)
             <tr v-for="(one, i) in all ? tries : tries.slice(0, FEW)" :key="i">
               <td>{{ moment(one.atMs) }}</td><td>{{ one.signIn || '–' }}</td><td>{{ KINDS[one.kind] }}</td>
               <td class="small">{{ one.address || 'this shop' }}<span v-if="one.known" class="soft">, a known device</span></td>
-              <td><StateMark :tone="one.succeeded ? 'good' : 'act'">{{ one.succeeded ? 'right' : 'wrong' }}</StateMark></td>
+              <td><StateMark :tone="one.succeeded ? 'good' : 'act'">{{ outcome(one) }}</StateMark></td>
             </tr>
           </tbody>
         </table>
       </div>
       <div v-if="tries.length > FEW"><VBtn variant="text" @click="all = !all">{{ all ? 'Fewer' : `The last ${tries.length}` }}</VBtn></div>
-      <p class="small soft">Closed names and whole-shop exports stand in the book.</p>
     </template>
   </section>
 </template>

@@ -38,6 +38,7 @@ const next = computed(() => steps.value.findIndex(step => !step.done))
 
 <style scoped>
 ol { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 0 1.6rem; }
+li { display: grid; }
 a { display: grid; grid-template-columns: 2.6rem minmax(0, 1fr); gap: .7rem; align-items: start; min-height: 76px; padding: .6rem .2rem; text-decoration: none; border-bottom: 1px solid var(--hair); }
 a:hover { background: var(--sheet); }
 .tick { width: 38px; height: 38px; border: 2px solid var(--hair-strong); border-radius: 50%; display: grid; place-items: center; font: 700 1.05rem/1 var(--slab); font-variant-numeric: lining-nums; }
