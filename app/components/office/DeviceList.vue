@@ -22,7 +22,7 @@ async function end(device: DeviceView): Promise<void> {
 <template>
   <section class="stack-tight" aria-labelledby="devices-head">
     <h2 id="devices-head">{{ session.isOwner ? 'Signed-in devices' : 'My signed-in devices' }}</h2>
-    <div class="scroll-x">
+    <div class="scroll-x" tabindex="0" role="group" aria-label="Signed-in devices, scroll sideways">
       <table class="ruled">
         <thead><tr><th scope="col">Device</th><th scope="col">Opened by</th><th scope="col">Since</th><th scope="col">Until</th><th scope="col"><span class="visually-hidden">Sign out</span></th></tr></thead>
         <tbody>

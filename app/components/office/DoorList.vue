@@ -32,7 +32,7 @@ onMounted(load)
     <p v-else-if="!tries" class="empty">Looking at the door…</p>
     <p v-else-if="!tries.length" class="empty">Nobody has knocked yet.</p>
     <template v-else>
-      <div class="scroll-x">
+      <div class="scroll-x" tabindex="0" role="group" aria-label="Tries at the door, scroll sideways">
         <table class="ruled">
           <thead><tr><th scope="col">When</th><th scope="col">Name</th><th scope="col">What</th><th scope="col">From</th><th scope="col">It was</th></tr></thead>
           <tbody>

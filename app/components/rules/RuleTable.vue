@@ -19,7 +19,7 @@ const floor = () => {
 </script>
 
 <template>
-  <div class="scroll-x">
+  <div class="scroll-x" tabindex="0" role="group" aria-label="Rows of the law, scroll sideways">
     <table class="ruled">
       <thead><tr><th scope="col">Cut</th><th scope="col">Cure</th><th scope="col">Rind</th><th scope="col">Counts</th><th scope="col" class="num">Least</th><th scope="col" class="num">Most</th><th scope="col">Source and note</th></tr></thead>
       <tbody>
