@@ -123,10 +123,13 @@ describe('a shared tablet', () => {
   it('records nothing unsigned; the PIN says who, the tablet says where', async () => {
     const wall = await tablet()
     expect(await read(wall)).toMatchObject({ status: 403, body: { code: 'pin_needed' } })
+    const photo = () => fetch(`${shop.address}/api/files?name=wall.jpg`, { method: 'POST', body: Buffer.from('ffd8ffe000104a464946', 'hex'), headers: { origin: shop.address, cookie: wall.cookie } })
+    expect((await photo()).status).toBe(403)
     const { signers } = (await wall.get('/api/session')).body.station
     expect(signers.map((p: { initials: string }) => p.initials).sort()).toEqual(['AT', 'M'])
     expect(await wall.post('/api/station/signature', { userId: await idOf('ada'), pin: '60224' })).toMatchObject({ status: 200 })
     expect(await read(wall)).toMatchObject({ status: 200 })
+    expect((await photo()).status).toBe(200)
     expect((await owner.get('/api/events')).body[0]).toMatchObject({ who: 'Ada Test', station: 'Wall tablet' })
     await wall.send('DELETE', '/api/station/signature', {})
     expect(await read(wall)).toMatchObject({ status: 403, body: { code: 'pin_needed' } })

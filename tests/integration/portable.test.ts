@@ -231,4 +231,11 @@ describe('each table as CSV', () => {
     const checks = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/instrument_checks')).body, { header: true }).data
     expect(checks.some(check => check.read_value === '-0.2000')).toBe(true)
   })
+  it('runs nothing in a program that splits at semicolons either, nor behind full-width signs', async () => {
+    await owner.post('/api/parties', { kind: 'customer', name: 'x;=HYPERLINK("http://elsewhere.example")', contact: 'a; +1', approval: '＝1+1', note: 'one\n;@SUM(A1)' })
+    const text = (await owner.get('/api/export/csv/parties')).body as string
+    const cells = text.trimEnd().split(/\r\n/).at(-1)!.split(/[;,]/).map(cell => cell.replace(/^[\s"]+/, ''))
+    expect(cells.filter(cell => /^[=+@＝]/.test(cell))).toEqual([])
+    expect(text).toContain('x;\'=HYPERLINK')
+  })
 })
