@@ -67,7 +67,7 @@ describe('the Smokehouse', () => {
     await maker.post(`/api/runs/${run}/pull`, {})
     await shop.sql('UPDATE runs SET pulled_at = pulled_at - INTERVAL 4 HOUR WHERE code = ?', [run])
     // From 54.4 to 26.7 °C in about two hours: in time for cured pieces, too slow for the others.
-    await read(run, 'cool', [[220, '54'], [190, '48'], [160, '42'], [130, '36'], [115, '30'], [100, '26'], [75, '18'], [50, '12'], [30, '8'], [10, '4']])
+    await read(run, 'cool', [[220, '53'], [190, '48'], [160, '42'], [130, '36'], [115, '30'], [100, '26'], [75, '18'], [50, '12'], [30, '8'], [10, '4']])
     expect((await maker.get(`/api/lots/${cured.code}`)).body.openHolds).toEqual([])
     expect((await maker.get(`/api/lots/${plain.code}`)).body.openHolds).toEqual(['cooling_late'])
     expect((await maker.get(`/api/runs/${run}`)).body.lots).toMatchObject([{ code: cured.code, held: false }, { code: plain.code, held: true, lowPpm: null }])
