@@ -5,7 +5,7 @@ import { CLOCK_SEEN } from '#shared/contracts/clock'
 import { clientKey } from '#shared/contracts/fields'
 import { faultsOf } from '#shared/contracts/issues'
 import type { Role, SignedIn } from '#shared/contracts/people'
-import { sha256 } from '../digest/sha256'
+import { keyedDigest } from '../digest/sha256'
 import { writeOnce } from '../services/book/write-once'
 import type { Answer, WriteContext } from '../services/context'
 import { isConfirmed } from '../services/people/confirm'
@@ -27,6 +27,8 @@ export interface WriteRoute<S extends z.ZodType, T> {
   confirmed?: boolean | ((input: z.output<S>) => boolean)
   /** Goes before the write, outside its transaction: a wrong guess is to be counted, whatever is rolled back. */
   before?: (input: z.output<S>, at: OpenSession, nowMs: number) => Promise<Answer<unknown>>
+  /** The answer is a secret: it is not kept for whoever sends the same again. */
+  shownOnce?: boolean
   write: (ctx: WriteContext, input: z.output<S>, event: H3Event, at: OpenSession) => Promise<Answer<T>>
 }
 
@@ -57,12 +59,12 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) => d
     if (asksAgain && !isConfirmed(at.session, Date.now())) return replyRefusal(event, refuse('password_again'))
     const allowed = await route.before?.(input.data, at, Date.now())
     if (allowed && !allowed.ok) return replyRefusal(event, allowed)
-    const { store } = appState()
-    const requestHash = sha256(`${event.path}\n${JSON.stringify(body.value)}`)
+    const { store, settings } = appState()
+    const requestHash = keyedDigest(settings.sessionSecret, `${event.path}\n${JSON.stringify(body.value)}`)
     const [nowMs, zone] = [Date.now(), await shopZone()]
     const clockRight = getRequestHeader(event, CLOCK_SEEN) === localDay(nowMs, zone)
     const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone, clockRight }
-    const answer = await writeOnce(store, { clientKey: key.data, requestHash }, writer, ctx => route.write(ctx, input.data, event, at))
+    const answer = await writeOnce(store, { clientKey: key.data, requestHash, shownOnce: route.shownOnce }, writer, ctx => route.write(ctx, input.data, event, at))
     if (answer.ok && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
     return replyAnswer(event, answer)
   }

@@ -143,7 +143,7 @@ describe('a password', () => {
     expect(await enter(code)).toMatchObject({ status: 401, body: { code: 'code_wrong' } })
     expect(await enter(recoveryCodes[0].toLowerCase())).toMatchObject({ status: 200 })
     expect(await enter(recoveryCodes[0])).toMatchObject({ body: { code: 'code_wrong' } })
-    const seen = JSON.stringify([await shop.sql('SELECT * FROM events'), (await owner.get('/api/office')).body, (await owner.get('/api/export/csv/users')).body])
+    const seen = JSON.stringify([await shop.sql('SELECT * FROM events'), await shop.sql('SELECT answer, request_hash FROM answers'), (await owner.get('/api/office')).body, (await owner.get('/api/export/csv/users')).body])
     for (const kept of [secret, recoveryCodes[1], 'recovery_hashes']) expect(seen).not.toContain(kept)
     expect(await kinds()).toEqual(expect.arrayContaining(['second_factor_set', 'recovery_code_used', 'password_rehashed']))
     await confirm(client, hal)

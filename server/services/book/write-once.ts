@@ -8,6 +8,8 @@ export interface WriteRequest {
   clientKey: string
   /** Digest of what was sent, to tell a repeat from a mistake. */
   requestHash: string
+  /** The answer is a secret and is not kept. */
+  shownOnce?: boolean | undefined
 }
 
 class RolledBack extends Error {
@@ -36,7 +38,7 @@ export async function writeOnce<T>(
       const answer = await write(ctx)
       if (!answer.ok) throw new RolledBack(answer)
       const { value } = answer
-      const eventId = await appendEvents(tables, writer, ctx.entries, id => tables.answers.update(answerId, { answer: { ...value, eventId: id } }))
+      const eventId = await appendEvents(tables, writer, ctx.entries, id => tables.answers.update(answerId, { answer: request.shownOnce ? { shownOnce: true } : { ...value, eventId: id } }))
       return { ...value, eventId }
     })
     return { ok: true, value }
@@ -52,6 +54,7 @@ export async function writeOnce<T>(
     if (!first || first.userId !== writer.actor.id || first.requestHash !== request.requestHash) {
       return { ...refuse('key_reused'), status: 409 }
     }
+    if (request.shownOnce) return { ...refuse('shown_once'), status: 409 }
     return { ok: true, value: first.answer as T & { eventId: number | null } }
   }
 }
