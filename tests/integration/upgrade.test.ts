@@ -5,6 +5,7 @@ import { walkBook } from '../support/book'
 import { freshDatabase, type FreshDatabase } from '../support/database'
 
 let database: FreshDatabase
+const OLD_KEY = '3f0c1a52-7f35-4d8e-9a57-0c2e5b1d4a66'
 
 /** A database as 0.1.0 left it: a few records, one number missing where a write was rolled back, a voided turn. */
 beforeAll(async () => {
@@ -21,6 +22,7 @@ beforeAll(async () => {
   await event(2, 'meat_received', '{"cut":"belly","weight":{"typed":"4 lb 6 oz"}}', null)
   await event(4, 'corrected', '{"what":"meat_weight"}', 'read “4” for 5')
   await event(7, 'turned', '{}', null)
+  await database.sql('INSERT INTO answers (client_key, user_id, request_hash, answer) VALUES (?, 1, SHA2(\'{"password":"a cold brook"}\', 256), \'{"secret":"kept"}\')', [OLD_KEY])
   await database.sql('INSERT INTO event_subjects (event_id, code) VALUES (2, \'M-0001\'), (4, \'M-0001\'), (4, \'L-0001\'), (7, \'L-0001\')')
 })
 afterAll(() => database.drop())
@@ -36,6 +38,9 @@ it('a shop from before the chain keeps every record, chained and numbered withou
   expect(events[2]).toMatchObject({ typed: '{"what":"meat_weight"}', reason: 'read “4” for 5' })
   expect(await database.sql('SELECT event_id, code FROM event_subjects ORDER BY id')).toEqual([{ event_id: 2, code: 'M-0001' }, { event_id: 3, code: 'M-0001' }, { event_id: 3, code: 'L-0001' }, { event_id: 4, code: 'L-0001' }])
   expect(await database.sql('SELECT id, kind, name, purpose FROM instruments')).toEqual([{ id: 1, kind: 'scale', name: 'Old scale', purpose: 'meat' }])
+})
+it('keeps the key of what was sent before, and neither a digest of it that could be guessed at nor its answer', async () => {
+  expect(await database.sql('SELECT client_key, request_hash, answer FROM answers')).toEqual([{ client_key: OLD_KEY, request_hash: '', answer: null }])
 })
 it('and a second start finds nothing left to do', async () => {
   expect(await prepareDatabase({ admin: database.adminUrl, app: database.url })).toEqual([])

@@ -1,3 +1,4 @@
+import { duplicateOf } from '../../db/duplicate'
 import type { Store } from '../../db/store'
 import { refuse, type Answer, type WriteContext, type Writer } from '../context'
 import { appendEvents } from './append-events'
@@ -14,12 +15,6 @@ export interface WriteRequest {
 
 class RolledBack extends Error {
   constructor(readonly answer: Extract<Answer<never>, { ok: false }>) { super('rolled back') }
-}
-
-/** The unique column that a write ran into, or null. */
-function duplicateOf(error: unknown): string | null {
-  const { name, fields } = error as { name?: string, fields?: object }
-  return name === 'SequelizeUniqueConstraintError' ? Object.keys(fields ?? {})[0] ?? '' : null
 }
 
 /**

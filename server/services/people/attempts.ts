@@ -1,5 +1,6 @@
 import { MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import type { AttemptKind } from '#shared/contracts/people'
+import { duplicateOf } from '../../db/duplicate'
 import type { Tables } from '../../db/store'
 import { since } from '../../db/where'
 
@@ -57,8 +58,19 @@ export async function isLastTry(tables: Tables, attempt: Attempt, nowMs: number)
   return await tables.signInAttempts.count({ ...who, succeeded: false, atMs: { [since]: new Date(nowMs - WINDOW_MS) } }) === most
 }
 
-export const markRight = (tables: Tables, attemptId: number, step: number | null = null): Promise<void> =>
-  tables.signInAttempts.update(attemptId, step === null ? { succeeded: true } : { succeeded: true, step })
+export const markRight = (tables: Tables, attemptId: number): Promise<void> => tables.signInAttempts.update(attemptId, { succeeded: true })
+
+/** Marks a one-time code right, by its step. False when it was taken before, or by another sender this moment: whoever saw it typed has nothing from it. */
+export async function markStep(tables: Tables, attemptId: number, step: number): Promise<boolean> {
+  try {
+    await tables.signInAttempts.update(attemptId, { succeeded: true, step })
+    return true
+  }
+  catch (error) {
+    if (duplicateOf(error) === null) throw error
+    return false
+  }
+}
 
 /** True when the last PINs given for a name were all wrong: it waits for the password. */
 export async function pinsSpent(tables: Tables, signIn: string): Promise<boolean> {

@@ -1,7 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { Secret, TOTP } from 'otpauth'
 import { sha256 } from '../../digest/sha256'
-import type { Tables } from '../../db/store'
 
 const PERIOD_S = 30
 const DIGITS = 6
@@ -24,10 +23,6 @@ export function stepOf(secret: string, code: string, nowMs: number): number | nu
   const delta = totp(secret, '', '').validate({ token: code, timestamp: nowMs, window: WINDOW })
   return delta === null ? null : Math.floor(nowMs / 1000 / PERIOD_S) + delta
 }
-
-/** True when a code of this step was taken before: whoever saw it typed has nothing from it. */
-export const isUsed = async (tables: Tables, signIn: string, step: number): Promise<boolean> =>
-  await tables.signInAttempts.count({ kind: 'code', signIn, step, succeeded: true }) > 0
 
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
 

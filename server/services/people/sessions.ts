@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { sha256 } from '../../digest/sha256'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { sessions, users } from '../../db/tables/people'
 import type { Tables } from '../../db/store'
 

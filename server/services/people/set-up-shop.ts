@@ -61,7 +61,7 @@ export async function setUpShop(store: Store, input: z.output<typeof setupInput>
     const id = await tables.users.insert({ ...known, role: 'owner', passwordHash, notation: input.notation, active: true })
     const writer = { actor: { id, role: 'owner' as const, name: known.name }, station: OWN_DEVICE, nowMs, zone: input.zone, clockRight: true }
     // The counters began with the schema: the first record seals them with the rest.
-    tables.book.touch('code_counters', (await tables.codeCounters.find()).map(counter => counter.id))
+    tables.book.touch('code_counters', (await tables.codeCounters.find()).map(({ id }) => ({ id, digest: null })))
     const starters = await addStarters(tables, { id, nowMs })
     await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, owner: known }, computed: { starters } }])
     return { ok: true, value: signedIn((await tables.users.one({ id }))!) } as const

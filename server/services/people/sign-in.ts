@@ -1,10 +1,10 @@
 import type { SignedIn } from '#shared/contracts/people'
-import type { Store, Tables } from '../../db/store'
+import type { Store } from '../../db/store'
 import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type NewEvent } from '../context'
-import { beginAttempt, isLastTry, markRight, WINDOW_MINUTES, type Attempt } from './attempts'
-import { isUsed, recoveryHash, stepOf } from './one-time-codes'
+import { refuse, type Answer, type WriteContext } from '../context'
+import { beginAttempt, isLastTry, markRight, markStep, WINDOW_MINUTES, type Attempt } from './attempts'
+import { recoveryHash, stepOf } from './one-time-codes'
 import { hashPassword, isOutdated, verifyPassword } from './passwords'
 import type { User } from './sessions'
 
@@ -16,33 +16,35 @@ let decoy: Promise<string> | null = null
 export interface SignInTry { signIn: string, password: string, code: string | null }
 export interface Door { address: string, device: string | null, station: string, nowMs: number }
 
-/** A record that the door makes about a person, in that person's name. */
-async function recordAtDoor(store: Store, user: User, { station, nowMs }: Door, event: NewEvent, change: (tables: Tables) => Promise<void> = () => Promise.resolve()): Promise<void> {
+/** Work at the door, recorded in the name of the person who stands there. */
+async function atDoor<T>(store: Store, user: User, { station, nowMs }: Door, work: (ctx: WriteContext) => Promise<T>): Promise<T> {
   const shop = await store.tables.shops.one({})
   const writer = { actor: { id: user.id, role: user.role, name: user.name }, station, nowMs, zone: shop!.zone, clockRight: true }
-  await inBook(store, writer, async (ctx) => {
-    await change(ctx.tables)
-    recordEvent(ctx, event)
-  })
+  return (await inBook(store, writer, work)).value
 }
+
+/** Crosses a recovery code off; false when it is none of theirs, or was one. */
+const spendRecoveryCode = (store: Store, user: User, code: string, door: Door): Promise<boolean> => atDoor(store, user, door, async (ctx) => {
+  const { recoveryHashes } = (await ctx.tables.users.one({ id: user.id }, { lock: true }))!
+  const hash = recoveryHash(code)
+  const left = (recoveryHashes ?? []).filter(one => one !== hash)
+  if (left.length === (recoveryHashes ?? []).length) return false
+  await ctx.tables.users.update(user.id, { recoveryHashes: left })
+  recordEvent(ctx, { kind: 'recovery_code_used', subjects: [], typed: { person: user.name }, computed: { left: left.length } })
+  return true
+})
 
 /** The second factor, where a person has one: a code of now, used once, or one of the recovery codes. */
 async function checkCode(store: Store, user: User, code: string | null, door: Door): Promise<Answer<null>> {
   if (user.totpSecret === null) return { ok: true, value: null }
   if (code === null) return refuse('code_needed')
-  const attempt = await beginAttempt(store.tables, { kind: 'code', signIn: user.signIn, address: door.address, device: door.device }, door.nowMs)
+  const { tables } = store
+  const attempt = await beginAttempt(tables, { kind: 'code', signIn: user.signIn, address: door.address, device: door.device }, door.nowMs)
   if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
   const step = stepOf(user.totpSecret, code.replace(/\s/g, ''), door.nowMs)
-  if (step !== null && !await isUsed(store.tables, user.signIn, step)) {
-    await markRight(store.tables, attempt, step)
-    return { ok: true, value: null }
-  }
-  const hash = recoveryHash(code)
-  const left = (user.recoveryHashes ?? []).filter(one => one !== hash)
-  if (left.length === (user.recoveryHashes ?? []).length) return refuse('code_wrong')
-  await markRight(store.tables, attempt)
-  await recordAtDoor(store, user, door, { kind: 'recovery_code_used', subjects: [], typed: { person: user.name }, computed: { left: left.length } },
-    tables => tables.users.update(user.id, { recoveryHashes: left }))
+  if (step !== null && await markStep(tables, attempt, step)) return { ok: true, value: null }
+  if (!await spendRecoveryCode(store, user, code, door)) return refuse('code_wrong')
+  await markRight(tables, attempt)
   return { ok: true, value: null }
 }
 
@@ -61,7 +63,9 @@ export async function signIn(store: Store, input: SignInTry, door: Door): Promis
   if (user === null || !fits) {
     // Told once, in the book, by the try that closes it.
     if (user && await isLastTry(tables, attempt, door.nowMs)) {
-      await recordAtDoor(store, user, door, { kind: 'name_closed', subjects: [], typed: { signIn: user.signIn }, computed: { address: door.address, minutes: WINDOW_MINUTES } })
+      await atDoor(store, user, door, async ctx => recordEvent(ctx, {
+        kind: 'name_closed', subjects: [], typed: { signIn: user.signIn }, computed: { address: door.address, minutes: WINDOW_MINUTES },
+      }))
     }
     return refuse('sign_in_wrong')
   }
@@ -70,7 +74,10 @@ export async function signIn(store: Store, input: SignInTry, door: Door): Promis
   if (!second.ok) return second
   if (isOutdated(user.passwordHash)) {
     const passwordHash = await hashPassword(input.password)
-    await recordAtDoor(store, user, door, { kind: 'password_rehashed', subjects: [], typed: { person: user.name } }, changed => changed.users.update(user.id, { passwordHash }))
+    await atDoor(store, user, door, async (ctx) => {
+      await ctx.tables.users.update(user.id, { passwordHash })
+      recordEvent(ctx, { kind: 'password_rehashed', subjects: [], typed: { person: user.name } })
+    })
   }
   return { ok: true, value: user }
 }
