@@ -1,8 +1,9 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { touchedText } from '#core/book/touched'
-import { readBook, type BookReading } from './book-reader'
+import { epochMs, readBook, type BookReading } from './book-reader'
 import { digestsOf } from './row-digests'
-import type { Columns, TableSpec, Touch } from './table'
+import type { Touch } from './table'
+import type { Columns, TableSpec } from './table-spec'
 
 /** What chaining records asks of its transaction beside the tables. */
 export interface BookAccess {
@@ -11,35 +12,45 @@ export interface BookAccess {
   isTouched: () => boolean
   /** Digests of those rows as they stand now, as text for the record; null when there are none. Forgets them. */
   touchedText: () => Promise<string | null>
-  /** Records as a walk reads them. */
-  read: (firstId: number, lastId: number) => Promise<BookReading[]>
-  /** The database's own clock, UTC. */
-  nowMs: () => Promise<number>
+  /** The end of the chain, kept from others until the transaction ends, and the database's own clock, UTC. */
+  lockHead: () => Promise<{ lastId: number, hash: string, lastAtMs: number, databaseMs: number }>
+  /** Records as a walk reads them, and what the head says of the last. */
+  readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[], headHash: string | undefined }>
   /** The first number after one that no record has. */
   firstFree: (afterId: number) => Promise<number>
 }
 
 export function bookAccess(sequelize: Sequelize, specs: ReadonlyMap<string, TableSpec<Columns>>, transaction?: Transaction): BookAccess {
-  const touched = new Map<string, Set<number>>()
+  /** Per table, a row's digest as it was written, null where it was changed since. */
+  const touched = new Map<string, Map<number, string | null>>()
   const select = { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) } as const
   return {
-    touch: (table, ids) => {
-      const rows = touched.get(table) ?? new Set()
-      for (const id of ids) rows.add(id)
-      touched.set(table, rows)
+    touch: (table, rows) => {
+      const known = touched.get(table) ?? new Map<number, string | null>()
+      for (const { id, digest } of rows) known.set(id, digest)
+      touched.set(table, known)
     },
     isTouched: () => touched.size > 0,
     touchedText: async () => {
       const tables = [...touched]
       touched.clear()
       if (tables.length === 0) return null
-      const found = await Promise.all(tables.map(([table, ids]) => digestsOf(sequelize, specs.get(table)!, [...ids], transaction)))
-      return touchedText(new Map(tables.map(([table], i) => [table, new Map(found[i]!.map(({ id, digest }) => [id, digest]))])))
+      const whole = await Promise.all(tables.map(async ([table, rows]) => {
+        const asked = [...rows].flatMap(([id, digest]) => digest === null ? [id] : [])
+        const found = asked.length ? await digestsOf(sequelize, specs.get(table)!, asked, transaction) : []
+        return [table, new Map([...[...rows].flatMap(([id, digest]) => digest === null ? [] : [[id, digest] as const]), ...found.map(({ id, digest }) => [id, digest] as const)])] as const
+      }))
+      return touchedText(new Map(whole))
     },
-    read: (firstId, lastId) => readBook(sequelize, firstId, lastId, transaction),
-    nowMs: async () => {
-      const [row] = await sequelize.query<{ nowMs: number }>('SELECT CAST(TIMESTAMPDIFF(MICROSECOND, \'1970-01-01\', UTC_TIMESTAMP(3)) DIV 1000 AS DOUBLE) AS nowMs', select)
-      return row!.nowMs
+    lockHead: async () => {
+      const [head] = await sequelize.query<{ lastId: number, hash: string, lastAtMs: number, databaseMs: number }>(
+        `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, ${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`, select)
+      if (!head) throw new Error('the book has no head')
+      return head
+    },
+    readBack: async (firstId, lastId) => {
+      const rows = await readBook<{ head: string }>(sequelize, firstId, lastId, { transaction, besides: ', (SELECT hash FROM book_head WHERE id = 1) AS head' })
+      return { stored: rows, headHash: rows[0]?.head }
     },
     firstFree: async (afterId) => {
       // Locked, so that what another put there since this transaction began is seen.

@@ -1,11 +1,13 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { HashedRow } from '#core/book/walk-chain'
 
+/** Milliseconds since 1970 of a DATETIME(3). Not by UNIX_TIMESTAMP, which ends on 2038-01-19. */
+export const epochMs = (at: string): string => `CAST(TIMESTAMPDIFF(MICROSECOND, '1970-01-01', ${at}) DIV 1000 AS DOUBLE)`
+
 /** Named and typed as the chain wants them, so that a row is used as it comes: a book has a million of them. */
 const COLUMNS = [
   'id', 'kind', 'user_id AS userId', 'who', 'station',
-  // Not UNIX_TIMESTAMP, which ends on 2038-01-19.
-  'CAST(TIMESTAMPDIFF(MICROSECOND, \'1970-01-01\', at) DIV 1000 AS DOUBLE) AS atMs', 'zone', 'arithmetic', 'typed', 'computed',
+  `${epochMs('at')} AS atMs`, 'zone', 'arithmetic', 'typed', 'computed',
   'reason', 'subjects', 'voids_id AS voidsId', 'CAST(clock_behind AS DOUBLE) AS clockBehindMs', 'hash',
   '(SELECT touched FROM event_rows WHERE event_id = events.id) AS touched',
   // Joined by the database: a row for each code would take longer than the walk.
@@ -19,6 +21,9 @@ export interface BookReading extends HashedRow { indexed: string }
 export const indexFits = (row: BookReading): boolean =>
   (JSON.parse(row.subjects) as string[]).toSorted().map(code => JSON.stringify(code)).join(',') === row.indexed
 
-/** Records from one to another in order, every text as it is stored: what a hash is worked out from. */
-export const readBook = (sequelize: Sequelize, firstId: number, lastId: number, transaction?: Transaction): Promise<BookReading[]> =>
-  sequelize.query<BookReading>(`SELECT ${COLUMNS} FROM events WHERE id BETWEEN ${Number(firstId)} AND ${Number(lastId)} ORDER BY id`, { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })
+/** Records from one to another in order, every text as it is stored: what a hash is worked out from. `besides` is asked for along with them. */
+export const readBook = <More = object>(
+  sequelize: Sequelize, firstId: number, lastId: number, { transaction, besides = '' }: { transaction?: Transaction | undefined, besides?: string } = {},
+): Promise<(BookReading & More)[]> => sequelize.query<BookReading & More>(
+  `SELECT ${COLUMNS}${besides} FROM events WHERE id BETWEEN ${Number(firstId)} AND ${Number(lastId)} ORDER BY id`,
+  { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })

@@ -1,6 +1,6 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { SPECS } from './store'
-import { snake } from './table'
+import { snake } from './table-spec'
 
 /** What only grows: the application's user may read it and add to it, and has no right to change or remove a row. */
 export const ONLY_GROWS: readonly string[] = Object.values(SPECS).filter(spec => spec.changes.length === 0 && !spec.voidable && spec.name !== 'book_head').map(spec => spec.name)

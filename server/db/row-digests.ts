@@ -1,6 +1,6 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { DIGEST_LENGTH } from '#core/book/touched'
-import { snake, type Columns, type TableSpec } from './table'
+import { snake, type Columns, type TableSpec } from './table-spec'
 
 /**
  * A row's digest, worked out by the database from what it stores: SHA-256 over "name length:value;" of each column that is not null, in

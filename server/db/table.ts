@@ -1,36 +1,8 @@
 import { QueryTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize, type Transaction, type WhereOptions } from 'sequelize'
-import { int, type Column } from './column'
+import { int } from './column'
+import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions } from './statements'
-
-export type Columns = Record<string, Column<unknown>>
-export type ReadAs<C> = C extends Column<infer T> ? T : never
-export type RowOf<T> = T extends TableSpec<infer C, infer _K> ? { id: number } & { [K in keyof C]: ReadAs<C[K]> } : never
-/** What an insert needs: everything but the id; nullable columns may be left out. */
-export type NewRowOf<T> = T extends TableSpec<infer C, infer _K>
-  ? { [K in keyof C as null extends ReadAs<C[K]> ? never : K]: ReadAs<C[K]> }
-  & { [K in keyof C as null extends ReadAs<C[K]> ? K : never]?: ReadAs<C[K]> }
-  : never
-/** What an update may bring. */
-export type ChangeOf<T> = T extends TableSpec<infer C, infer K> ? { [N in K]?: ReadAs<C[N]> } : never
-
-export interface TableSpec<C extends Columns, K extends keyof C & string = keyof C & string> {
-  name: string
-  columns: C
-  voidable: boolean
-  /** What a later record may change of a row; the application's database user may change nothing else. */
-  changes: readonly K[]
-  /** Whether the records that write a row carry its digest, and which columns do not count in it. */
-  sealed: boolean
-  unsealed: readonly string[]
-}
-/** One declaration a table; select, insert and update types derive from it. Every table has an `id`. */
-export const tableSpec = <C extends Columns, const K extends keyof C & string = never>(name: string, columns: C, changes: readonly K[] = []): TableSpec<C, K> =>
-  ({ name, columns, voidable: false, changes, sealed: true, unsealed: [] })
-/** Rows that a later record may void: they stay in the table and out of every answer. */
-export const voidableSpec = <C extends Columns, const K extends keyof C & string = never>(name: string, columns: C, changes: readonly K[] = []): TableSpec<C, K> =>
-  ({ ...tableSpec(name, columns, changes), voidable: true })
-/** Of a running server, or the book itself: no record seals it. */
-export const outsideBook = <S extends TableSpec<Columns>>(spec: S): S => ({ ...spec, sealed: false })
+import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec } from './table-spec'
 
 /** A table inside one transaction (or none). Only plain rows come out, never a model. */
 export interface Table<T> {
@@ -45,11 +17,8 @@ export interface Table<T> {
   update: (id: number, change: ChangeOf<T>) => Promise<void>
 }
 
-/** Rows that a transaction wrote, told to it as they are written. */
-export type Touch = (table: string, ids: readonly number[]) => void
-
-/** A column's name in the database: snake_case, instants without their `Ms`. */
-export const snake = (name: string): string => name.replace(/Ms$/, '').replace(/[A-Z]/g, ch => `_${ch.toLowerCase()}`)
+/** Rows that a transaction wrote, told to it as they are written; with the digest of each where it is known already. */
+export type Touch = (table: string, rows: readonly { id: number, digest: string | null }[]) => void
 
 /** Registers the table with Sequelize; columns are snake_case, instants without their `Ms`. */
 export function defineModel<C extends Columns>(sequelize: Sequelize, spec: TableSpec<C>): ModelStatic<Model> {
@@ -74,15 +43,16 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
     return row as Row
   }
   const sql = statementsOf(model, spec.name, names)
+  const digest = spec.sealed ? `, ${digestSql(spec)} AS digest` : ''
   const sequelize = model.sequelize!
   const live = (where: Filter): Filter => spec.voidable ? { ...where, voided: 0 } : where
 
   return (transaction, touch) => {
     const inIt = transaction ? { transaction } : {}
-    const touched = (ids: readonly number[]) => {
+    const touched = (rows: Parameters<Touch>[1]) => {
       if (!spec.sealed) return
       if (!touch) throw new Error(`${spec.name} is changed by records alone: inside a transaction`)
-      touch(spec.name, ids)
+      touch(spec.name, rows)
     }
     const find = async (where: Filter = {}, options: FindOptions = {}) => {
       const rows = await sequelize.query<Record<string, unknown>>(sql.select(options.withVoided ? where : live(where), options), { type: QueryTypes.SELECT, ...inIt })
@@ -90,13 +60,14 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
     }
     const update = async (id: number, change: Filter) => {
       const text = sql.update({ id }, change)
-      if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key))) touched([id])
+      if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key))) touched([{ id, digest: null }])
       if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
     }
     const insert = async (rows: readonly object[]) => {
-      const ids = (await sequelize.query<{ id: unknown }>(sql.insert(rows), { type: QueryTypes.SELECT, ...inIt })).map(row => Number(row.id))
-      touched(ids)
-      return ids
+      const stored = await sequelize.query<{ id: unknown, digest?: string }>(`${sql.insert(rows)}${digest}`, { type: QueryTypes.SELECT, ...inIt })
+      const written = stored.map(row => ({ id: Number(row.id), digest: row.digest ?? null }))
+      touched(written)
+      return written.map(row => row.id)
     }
     return {
       find,

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { openBrowser, press, says, type, type Visit } from '../support/browser'
+import { openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 const PASSWORD = 'bacon-and-brine'
@@ -119,6 +119,13 @@ describe('a shared tablet', () => {
       await says(wall.page, '3.7 recorded')
       await wall.page.waitForSelector('[aria-label^="Tam Veldry signs here"]')
       expect((await shop.sql<{ who: string, station: string }>('SELECT who, station FROM events ORDER BY id DESC LIMIT 1'))[0]).toEqual({ who: 'Tam Veldry', station: 'Wall tablet' })
+      // Closed: what one person left half typed is not there for the next.
+      await type(wall.page, 'Reads now', '9.1')
+      await until(wall.page, () => Object.values(localStorage).some(kept => String(kept).includes('9.1')))
+      await press(wall.page, 'TV: Tam Veldry, maker')
+      await wall.page.locator('::-p-text(Close this tablet)').click()
+      await wall.page.waitForSelector('::-p-aria([name="This is a shared tablet: each record is signed with a PIN"])')
+      expect(await wall.page.evaluate(() => Object.keys(localStorage).filter(key => key.startsWith('veldmoor-draft')))).toEqual([])
       expect(wall.faults).toEqual([])
     }
     finally {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { int, type Column } from '../column'
 import { SPECS } from '../store'
-import { snake, type Columns, type TableSpec } from '../table'
+import { snake, type Columns, type TableSpec } from '../table-spec'
 
 /** A table as the shop's export has it: every column under its name in the database. */
 export interface PortableTable { name: string, columns: Map<string, Column<unknown>>, row: z.ZodType<Record<string, unknown>> }

@@ -1,6 +1,6 @@
 import type { EventKind } from '#shared/contracts/events'
 import { bigint, instant, int, json, longText, nullable, text, uuid } from '../column'
-import { outsideBook, tableSpec } from '../table'
+import { outsideBook, tableSpec } from '../table-spec'
 
 /** The book: every write, chained by hash. The application may read it and add to it, nothing else. */
 export const events = outsideBook(tableSpec('events', {

@@ -9,7 +9,7 @@ import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
 import { bool, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
-import { tableSpec, voidableSpec } from '../table'
+import { tableSpec, voidableSpec } from '../table-spec'
 
 export const lots = voidableSpec('lots', {
   code: text(16), cut: text<Cut>(16), rind: text<Rind>(8), saltOnly: bool(), fridgeId: int(),

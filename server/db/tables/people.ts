@@ -2,7 +2,7 @@ import type { Notation } from '#core/units/format'
 import type { RuleSet } from '#core/rules/rule-set'
 import type { AttemptKind, Role } from '#shared/contracts/people'
 import { bool, day, decimal, instant, int, json, nullable, text } from '../column'
-import { outsideBook, tableSpec } from '../table'
+import { outsideBook, tableSpec } from '../table-spec'
 
 export const shops = tableSpec('shops', {
   name: text(), zone: text(64), ruleSetId: text(32), houseTargetPpm: decimal(8, 3),

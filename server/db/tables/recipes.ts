@@ -1,7 +1,7 @@
 import type { Recipe } from '#shared/contracts/recipes'
 import type { CardDraft } from '#shared/contracts/cards'
 import { bool, instant, int, json, nullable, text } from '../column'
-import { tableSpec } from '../table'
+import { tableSpec } from '../table-spec'
 
 export const recipes = tableSpec('recipes', { code: text(16), name: text(), retired: bool() }, ['name', 'retired'])
 

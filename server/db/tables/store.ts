@@ -4,7 +4,7 @@ import type { NitrateCompound, NitriteCompound } from '#core/cure/agent'
 import type { Allergen } from '#shared/contracts/allergens'
 import type { ArrivalChecks, CuttingKind, IngredientKind, MeatState, MixRole, StockMoveKind } from '#shared/contracts/store'
 import { blob, bool, celsius, day, grams, instant, int, json, nullable, share, text } from '../column'
-import { outsideBook, tableSpec, voidableSpec } from '../table'
+import { outsideBook, tableSpec, voidableSpec } from '../table-spec'
 
 export const parties = tableSpec('parties', {
   kind: text<'supplier' | 'customer'>(16), name: text(), contact: nullable(text()), approval: nullable(text(120)), note: nullable(text(500)),

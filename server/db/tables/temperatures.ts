@@ -1,6 +1,6 @@
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { celsius, instant, int, nullable, text } from '../column'
-import { tableSpec, voidableSpec } from '../table'
+import { tableSpec, voidableSpec } from '../table-spec'
 
 export const fridges = tableSpec('fridges', { name: text(), thermometerId: nullable(int()) }, ['name', 'thermometerId'])
 

@@ -62,22 +62,20 @@ export async function appendEvents(
     return null
   }
   const touched = await tables.book.touchedText()
-  const [head, databaseMs] = await Promise.all([tables.bookHead.one({ id: 1 }, { lock: true }), tables.book.nowMs()])
-  if (!head) throw new Error('the book has no head')
-  askAboutClock(writer, { lastAtMs: head.lastAtMs, databaseMs })
+  const head = await tables.book.lockHead()
+  askAboutClock(writer, head)
   const behindMs = head.lastAtMs - writer.nowMs
   // Only this may wait for another writer, and so be thrown back by a deadlock. Whatever was sent behind it would then stand alone.
   const rows = await insertRows(tables, head.lastId, fromId => rowsOf(writer, entries, { id: fromId, hash: head.hash }, { clockBehindMs: behindMs > CLOCK_SLACK_MS ? behindMs : null, touched }))
   const first = rows[0]!.id
   // The rest touches what is locked already. Sent one behind the other without waiting, so that the head is let go sooner.
-  const [,,, stored, moved] = await Promise.all([
+  const [,,, { stored, headHash }] = await Promise.all([
     tables.eventSubjects.insertMany(rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code })))),
     tables.eventRows.insertMany(rows.flatMap(row => row.touched === null ? [] : [{ eventId: row.id, touched: row.touched }])),
     besides(first),
-    tables.book.read(first, rows.at(-1)!.id),
-    tables.bookHead.one({ id: 1 }),
+    tables.book.readBack(first, rows.at(-1)!.id),
   ])
-  if (moved?.hash !== rows.at(-1)!.hash) throw new Error('the head of the book did not move: start with "npm start" and the owner\'s address, which sets its guard')
+  if (headHash !== rows.at(-1)!.hash) throw new Error('the head of the book did not move: start with "npm start" and the owner\'s address, which sets its guard')
   const { at, breaks } = walkChain({ id: first - 1, hash: head.hash }, stored, sha256)
   if (breaks.length > 0 || at.hash !== rows.at(-1)!.hash || !stored.every(indexFits)) throw new Error(`record ${first} is not stored as it was sent: nothing of it was kept`)
   return first

@@ -1,7 +1,7 @@
 import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
 import type { InstrumentMark } from '#shared/contracts/instruments'
 import type { Tables } from '../../db/store'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { events as eventsTable } from '../../db/tables/book'
 import { below } from '../../db/where'
 import { loadMarks, type MarkAt } from '../instruments/marks'

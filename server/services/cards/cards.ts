@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import type { cardInput, CardView } from '#shared/contracts/cards'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { benchCards } from '../../db/tables/recipes'
 import type { Tables } from '../../db/store'
 import { nextCode } from '../book/next-code'

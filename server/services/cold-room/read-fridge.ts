@@ -1,5 +1,5 @@
 import { judgeFridge, type FridgeVerdict } from '#core/fridge/excursion'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import { since } from '../../db/where'
 import type { TypedTemperature } from '#shared/contracts/fields'

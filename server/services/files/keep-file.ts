@@ -24,7 +24,7 @@ const view = ({ id, sha256, name, mime, bytes }: FileView): FileView => ({ id, s
 export async function knownFile(tables: Tables, id: number | null): Promise<boolean> {
   if (id === null) return true
   const known = await tables.files.count({ id }) === 1
-  if (known) tables.book.touch('files', [id])
+  if (known) tables.book.touch('files', [{ id, digest: null }])
   return known
 }
 

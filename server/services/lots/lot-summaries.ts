@@ -1,7 +1,7 @@
 import { THERMOMETER_RIGHT_C } from '#core/instruments/check-instrument'
 import { isCold, judgeHeats } from '#core/smoke/heats'
 import type { LotSummary } from '#shared/contracts/lots'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/store'
 import { waitingForSecond } from './second-due'

@@ -1,6 +1,6 @@
 import type { RubInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'

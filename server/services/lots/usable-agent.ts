@@ -3,7 +3,7 @@ import type { CuringAgent } from '#core/cure/agent'
 import { localDay } from '#core/calendar/local-day'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import { agentOf } from '../store/store-view'
 

@@ -1,5 +1,5 @@
 import type { CoreReading } from '#core/smoke/core-reading'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { runReadings } from '../../db/tables/temperatures'
 
 /** Core temperatures of a run by phase; rows in order of time. */

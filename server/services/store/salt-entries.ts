@@ -1,5 +1,5 @@
 import type { SaltEntry } from '#core/ledger/salt-ledger'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 

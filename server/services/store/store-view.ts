@@ -1,7 +1,7 @@
 import { localDay } from '#core/calendar/local-day'
 import type { CuringAgent } from '#core/cure/agent'
 import { ROLE_OF_KIND, type IngredientView, type StoreView } from '#shared/contracts/store'
-import type { RowOf } from '../../db/table'
+import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 import { fileViews } from '../files/keep-file'
