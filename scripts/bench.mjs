@@ -3,6 +3,7 @@ import os from 'node:os'
 import { join } from 'node:path'
 import { benchBeam } from './lib/bench-beam.mjs'
 import { benchBook } from './lib/bench-book.mjs'
+import { prepareTypes } from './lib/build.mjs'
 import { watchNeighbours } from './lib/neighbours.mjs'
 import { ROOT } from './lib/paths.mjs'
 import { ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
@@ -12,6 +13,7 @@ import { main } from './lib/steps.mjs'
 /** Medians of the core's work, then the book under load, with the machine they were taken on. */
 await main(async () => {
   await ensureNodePackages()
+  await prepareTypes()
   const folder = mkdtempSync(join(os.tmpdir(), 'veldmoor-bench-'))
   const report = join(folder, 'bench.json')
   await run('npx', ['vitest', 'bench', '--run', '--project', 'unit', `--outputJson=${report}`], { cwd: ROOT, env: { FORCE_COLOR: '0' } })

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { z } from 'zod'
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import { useSave } from './use-save'
 
@@ -20,6 +21,14 @@ describe('one save button', () => {
     expect(fetch).not.toHaveBeenCalled()
     expect(errorAt('temperature')).toContain('not a number')
     expect(message.value).toContain('all you typed is still here')
+  })
+  it('counts the fields that are marked, not the rules they broke', async () => {
+    const { save, faults, message } = useSave(z.strictObject({ weight: z.string().min(3).regex(/g$/), scale: z.string().min(1) }))
+    await save('/x', { weight: '4', scale: '' })
+    expect(faults.value).toHaveLength(3)
+    expect(message.value).toContain('2 entries need another look')
+    await save('/x', { weight: '4', scale: 'small' })
+    expect(message.value).toContain('One entry needs another look')
   })
   it('keeps its key until an answer is sure, then takes another', async () => {
     const { save, message } = useSave(fridgeReadingInput)

@@ -27,7 +27,7 @@ onMounted(floor.load)
 
 <template>
   <div>
-    <PageHead title="Smokehouse" sub="Chamber and core every quarter of an hour or so. The coldest core counts.">
+    <PageHead title="Smokehouse" sub="Chamber and core every quarter of an hour or so. Heating goes by the coldest core, cooling by the warmest.">
       <VBtn v-if="session.mayWrite" data-key="n" class="floor" :color="starting ? undefined : 'primary'" :variant="starting ? 'outlined' : 'flat'" @click="starting = !starting">{{ starting ? 'Put aside' : 'Start a smoke' }}</VBtn>
     </PageHead>
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />

@@ -22,8 +22,9 @@ async function go(): Promise<void> {
   await navigateTo(found.kind === 'lot' ? `/lots/${found.code}` : found.kind === 'run' ? `/runs/${found.code}` : `/ledger?code=${found.code}`)
 }
 async function leave(): Promise<void> {
-  if (session.view?.station?.shared) forgetDrafts()
+  const { shared } = session.view?.station ?? {}
   await session.leave()
+  if (shared) forgetDrafts()
   await navigateTo('/sign-in')
 }
 </script>

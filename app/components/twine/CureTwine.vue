@@ -29,6 +29,18 @@ const ready = computed(() => {
 const twist = (from: number, to: number) => Array.from({ length: Math.max(0, Math.floor((to - from) / 6)) }, (_, i) => `M${from + i * 6} ${Y + 3} l5 -6`).join(' ')
 const seen = computed(() => props.knots.filter(knot => knot.day >= props.fromDay && knot.day <= props.toDay))
 const shift = (knot: Knot) => props.knots.filter(other => other.day === knot.day).length > 1 ? (knot.turn % 2 ? -perDay.value / 5 : perDay.value / 5) : 0
+const ASKED: Partial<Record<Knot['state'], string>> = { late: 'late', due: 'turn', missed: 'missed' }
+const WORD_WIDTH = { ready: 36, late: 26, turn: 28, missed: 46 } as Record<string, number>
+/** Beside the word under a knot, never upon it. */
+const readyWordX = computed(() => {
+  let at = (ready.value?.from ?? 0) + 3
+  for (const knot of seen.value) {
+    const half = (WORD_WIDTH[ASKED[knot.state] ?? ''] ?? 0) / 2
+    const middle = x(knot.day) + shift(knot)
+    if (half > 0 && at < middle + half && at + WORD_WIDTH.ready! > middle - half) at = middle + half + 3
+  }
+  return at
+})
 </script>
 
 <template>
@@ -38,7 +50,7 @@ const shift = (knot: Knot) => props.knots.filter(other => other.day === knot.day
     </g>
     <g v-if="ready" class="ready">
       <line :x1="ready.from" :x2="ready.to" :y1="Y" :y2="Y" /><path :d="twist(ready.from, ready.to)" />
-      <text :x="ready.from + 3" :y="Y + 27" class="label">ready</text>
+      <text :x="readyWordX" :y="Y + 25" class="label">ready</text>
       <path class="mark" :d="`M${ready.from} ${Y + 7} v10`" />
     </g>
     <g v-if="fromDay <= 0" class="nail"><circle :cx="x(0)" :cy="Y" r="5.5" /><text :x="x(0)" :y="Y - 14">rub</text></g>
@@ -50,10 +62,10 @@ const shift = (knot: Knot) => props.knots.filter(other => other.day === knot.day
       </template>
       <template v-else-if="knot.state === 'due' || knot.state === 'late'">
         <path class="loop" d="M-9 0 C-9 -22 9 -22 9 0" /><circle class="eye" cy="-8" r="9" />
-        <text y="25" class="ask">{{ knot.state === 'late' ? 'late' : 'turn' }}</text>
+        <text y="25" class="ask">{{ ASKED[knot.state] }}</text>
       </template>
       <template v-else-if="knot.state === 'missed'">
-        <path class="fray" d="M-9 0 l5 -4 M-9 0 l6 1 M-9 0 l5 5 M9 0 l-5 -4 M9 0 l-6 1 M9 0 l-5 5" /><text y="25" class="ask">missed</text>
+        <path class="fray" d="M-9 0 l5 -4 M-9 0 l6 1 M-9 0 l5 5 M9 0 l-5 -4 M9 0 l-6 1 M9 0 l-5 5" /><text y="25" class="ask">{{ ASKED[knot.state] }}</text>
       </template>
       <circle v-else class="dot" r="2.6" />
     </g>
