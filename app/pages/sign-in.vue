@@ -39,13 +39,16 @@ async function enter(): Promise<void> {
     <VTextField v-if="asksCode" v-model="form.code" label="Code from your phone, or a recovery code" inputmode="text" autocomplete="one-time-code" autofocus :error-messages="errorAt('code')" />
     <VCheckbox v-model="form.shared" label="This is a shared tablet: each record is signed with a PIN" hide-details class="shared" />
     <VTextField v-if="form.shared" v-model="form.station" label="What the tablet is called" placeholder="Cold-room tablet" maxlength="60" :error-messages="errorAt('station')" />
-    <SaveProblem :message="message" />
+    <SaveProblem
+      :message="message" :calm="problem?.code === 'code_needed'"
+      :lead="problem?.code === 'code_needed' ? 'One thing more.' : 'Not signed in.'"
+    />
     <VBtn type="submit" color="primary" class="floor" :loading="saving">Sign in</VBtn>
     <div v-if="session.view?.demoSignIns" class="caution calm">
       <strong>Demo shop.</strong> Sign in as
-      <template v-for="(person, i) in session.view.demoSignIns" :key="person.signIn">
-        <span>{{ i ? ', ' : '' }}</span><button type="button" class="as plain" @click="form.signIn = person.signIn; form.password = 'bacon-and-brine'">{{ person.signIn }}</button> ({{ person.role }})
-      </template>; the password is <span class="code">bacon-and-brine</span>.
+      <span v-for="(person, i) in session.view.demoSignIns" :key="person.signIn">{{ i ? ', ' : ' ' }}<button
+        type="button" class="as plain" @click="form.signIn = person.signIn; form.password = 'bacon-and-brine'"
+      >{{ person.signIn }}</button> ({{ person.role }})</span>; the password is <span class="code">bacon-and-brine</span>.
     </div>
     <p class="small soft">An aid for people who know the trade. It does not replace your inspector, your process authority or local code.</p>
   </form>

@@ -8,7 +8,7 @@ import { emptyMix, useBulkMix, type MixDraft } from './use-bulk-mix'
 
 const SOY = { saltFraction: 0.16, sugarFraction: 0.02, waterFraction: 0.7 }
 const STORE: BenchView = { ...VIEW, ingredients: [...VIEW.ingredients, lot('N-0004', 'spice', { name: 'Soy sauce', composition: SOY }), lot('N-0005', 'spice', { name: 'Pepper' })] }
-const mix = (more: Partial<MixDraft> = {}, view = STORE) => useBulkMix(ref<MixDraft>({ ...emptyMix(), ...more }), ref(view))
+const mix = (more: Partial<MixDraft> = {}, view = STORE) => useBulkMix(ref<MixDraft>({ ...emptyMix(), ppm: '150', ...more }), ref(view))
 const grams = (made: ReturnType<typeof mix>) => Object.fromEntries(made.lines.value.map(line => [line.lot.name, line.plannedG]))
 const with_ = (agent: Partial<CuringAgent>): BenchView => ({ ...STORE, ingredients: [lot('N-0001', 'curing_salt', { agent: { ...CURING_SALT_NO_1, ...agent } }), lot('N-0002', 'salt'), lot('N-0003', 'sugar')] })
 

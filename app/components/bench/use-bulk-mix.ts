@@ -17,8 +17,9 @@ export interface MixDraft {
   seasonings: (Weighed & { percent: string })[]
   scaleId: number | null
 }
+/** For no nitrite yet: the shop's own target goes in. */
 export const emptyMix = (): MixDraft => ({
-  name: 'House mix', forKg: '30', ppm: '150', saltShare: '2.5', sugarShare: '1', bestBefore: '',
+  name: 'House mix', forKg: '30', ppm: '', saltShare: '2.5', sugarShare: '1', bestBefore: '',
   agent: { lotCode: '', weighed: '' }, salt: { lotCode: '', weighed: '' }, sugar: { lotCode: '', weighed: '' }, seasonings: [], scaleId: null,
 })
 
@@ -67,5 +68,5 @@ export function useBulkMix(draft: Ref<MixDraft>, view: Ref<BenchView | null>) {
     const mix = bulkAgent(agent, parts, scale.value.readabilityG)
     return mix.ok ? takeOfMixG(mix.value, GRAMS_PER_KILOGRAM, numberOf(draft.value.ppm)) : null
   })
-  return { scales, scale, made, plan, lines, takePerKgG, spices: computed(() => lotsOf('spice')) }
+  return { scales, scale, made, plan, lines, takePerKgG, spices: computed(() => lotsOf('spice')), hasAgent: computed(() => lotsOf('agent').length > 0) }
 }

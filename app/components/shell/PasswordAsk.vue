@@ -25,7 +25,7 @@ async function give(): Promise<void> {
       <h2 id="again-head">Your own password once more</h2>
       <p>This changes who may open the door, or takes the whole shop along. It stands for five minutes.</p>
       <VTextField v-model="password" label="My password" type="password" autocomplete="current-password" autofocus :error-messages="errorAt('password')" />
-      <SaveProblem :message="message" />
+      <SaveProblem :message="message" lead="Nothing is changed yet." />
       <VBtn type="submit" class="floor" color="primary" block :loading="saving">Go on</VBtn>
       <VBtn class="floor" variant="text" block @click="question.answer(false)">Leave it; nothing is changed</VBtn>
     </form>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
+import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { mdiClose } from '@mdi/js'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
@@ -30,14 +31,17 @@ const lost = ref<Problem | null>(null)
 const { draft, clear } = useDraft('mix', emptyMix)
 const { save, saving, errorAt, message } = useSave<{ code: string }>(bulkMixInput)
 const NAMES = { agent: 'Curing salt', salt: 'Salt', sugar: 'Sugar' }
-const { scales, scale, made, plan, lines, takePerKgG, spices } = useBulkMix(draft, view)
+const { scales, scale, made, plan, lines, takePerKgG, spices, hasAgent } = useBulkMix(draft, view)
 const planFault = computed(() => made.value && !made.value.ok ? wordsFor(made.value.code, made.value.params, as.value) : '')
 /** A share that cannot be read is said at its field; it stays as typed. */
 const shareFault = (typed: string) => typed.trim() && shareOf(typed) === null ? 'Not a share of the meat. It stays as typed; write it like 2.5.' : undefined
 const nameOf = (line: MixLine) => line.role === 'spice' ? line.lot.name : NAMES[line.role]
 async function load(): Promise<void> {
   const reply = await read<BenchView>('/api/bench')
-  if (reply.ok) view.value = reply.value
+  if (reply.ok) {
+    view.value = reply.value
+    draft.value.ppm ||= String(reply.value.shop.houseTargetPpm)
+  }
   lost.value = reply.ok ? null : reply.problem
 }
 async function make(): Promise<void> {
@@ -59,6 +63,7 @@ onMounted(load)
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Clearing the big bowl…</p>
     <p v-else-if="!session.mayWrite" class="empty">Mixes are made by makers. They stand in the Store with what went in.</p>
+    <p v-else-if="!hasAgent" class="empty">Nothing to weigh into a tub yet. Receive curing salt and salt in the <NuxtLink to="/store">Store</NuxtLink> first.</p>
     <form v-else class="stack mix" @submit.prevent="make">
       <div class="fields">
         <VTextField v-model="draft.name" label="Name on the tub" :error-messages="errorAt('name')" />

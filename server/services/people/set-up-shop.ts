@@ -51,8 +51,9 @@ export async function setUpShop(store: Store, input: z.output<typeof setupInput>
     // The counter row stands in for a lock, so that two first visits cannot both win.
     await tables.codeCounters.one({ kind: 'lot' }, { lock: true })
     if (await tables.shops.count() > 0) return { ...refuse('shop_exists'), status: 409 } as const
+    const houseTargetPpm = firstTarget(input.ruleSetId)
     await tables.shops.insert({
-      name: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, houseTargetPpm: firstTarget(input.ruleSetId), turnEveryDays: 1, turnBy: '18:00',
+      name: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, houseTargetPpm, turnEveryDays: 1, turnBy: '18:00',
     })
     for (const scale of FIRST_SCALES) await tables.instruments.insert({ kind: 'scale', ...scale, ...NEW_INSTRUMENT })
     const thermometerId = await tables.instruments.insert({ kind: 'thermometer', name: 'Cold-room thermometer', readability: 0.1, ...NEW_INSTRUMENT })
@@ -62,7 +63,7 @@ export async function setUpShop(store: Store, input: z.output<typeof setupInput>
     const writer = { actor: { id, role: 'owner' as const, name: known.name }, station: OWN_DEVICE, nowMs, zone: input.zone, clockRight: true }
     // The counters began with the schema: the first record seals them with the rest.
     tables.book.touch('code_counters', (await tables.codeCounters.find()).map(({ id }) => ({ id, digest: null })))
-    const starters = await addStarters(tables, { id, nowMs })
+    const starters = await addStarters(tables, { id, nowMs, targetPpm: houseTargetPpm })
     await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, owner: known }, computed: { starters } }])
     return { ok: true, value: signedIn((await tables.users.one({ id }))!) } as const
   })
