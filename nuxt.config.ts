@@ -32,6 +32,7 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   nitro: {
     imports: false,
+    compressPublicAssets: { gzip: true, brotli: true },
     // Each build has a folder of its own, so that a running shop keeps the files it was started with.
     ...(process.env.VELDMOOR_BUILD ? { output: { dir: process.env.VELDMOOR_BUILD } } : {}),
     routeRules: {
@@ -47,5 +48,11 @@ export default defineNuxtConfig({
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
+  hooks: {
+    // Nothing ahead of its time: a tablet on a weak line fetches a room when it goes there.
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) Object.assign(part, { prefetch: false, dynamicImports: [] })
+    },
+  },
   eslint: { config: { stylistic: true } },
 })

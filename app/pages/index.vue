@@ -32,8 +32,8 @@ onMounted(floor.load)
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <FirstSteps v-if="!floor.view.first.packed && session.mayWrite" :view="floor.view" />
-      <p v-if="!floor.lots.length && !session.mayWrite" class="empty">No lot yet. The makers begin in the Store and on the Bench.</p>
-      <div v-if="floor.lots.length" class="today">
+      <p v-if="!floor.view.first.lot && !session.mayWrite" class="empty">No lot yet. The makers begin in the Store and on the Bench.</p>
+      <div v-if="floor.view.first.lot" class="today">
         <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" />
         <div class="stack">
           <NotRight :free-bytes="floor.view.freeBytes" :instruments="floor.view.instruments" :store="floor.view.store" :lots="floor.lots" :fridges="floor.view.fridges" :now-ms="nowMs" />

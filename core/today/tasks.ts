@@ -1,5 +1,6 @@
 import { addDays, daysBetween, localDay, type IsoDate } from '../calendar/local-day'
 import { openKnot, twine } from '../curing/twine'
+import { isLeft } from '../lots/finished'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Celsius, type Grams, type Milliseconds } from '../units/quantities'
 
 /** What Today needs to know of a lot. */
@@ -72,12 +73,6 @@ function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
   const hot = lot.runs.filter(run => !run.cold)
   return [task(hot.length > 0 && lot.runs.some(run => run.pieces === lot.pieces.length) ? 'slice' : 'go_on')]
 }
-
-/** Of the slab, less than this is crumbs and drip. */
-const REST_SHARE = 0.03
-
-/** Part of the slab is still to be sliced. */
-export const isLeft = (lot: Pick<LotFacts, 'readyG' | 'leftG'>): boolean => lot.readyG !== null && lot.leftG !== null && lot.leftG > REST_SHARE * lot.readyG
 
 function runTask(run: RunFacts): Task[] {
   const lastMs = run.lastReadingMs ?? run.startedAtMs

@@ -1,3 +1,5 @@
+import { groupBy } from '../lists/group-by'
+
 /** One thing a thread passes through, by its code. */
 export const NODE_KINDS = ['supplier', 'meat', 'ingredient', 'lot', 'run', 'pack', 'customer'] as const
 export type NodeKind = (typeof NODE_KINDS)[number]
@@ -21,17 +23,14 @@ function reach(start: string, next: ReadonlyMap<string, readonly string[]>): Set
   return seen
 }
 
-const grouped = (links: readonly ThreadLink[], key: 'from' | 'to', value: 'from' | 'to') => {
-  const map = new Map<string, string[]>()
-  for (const link of links) map.set(link[key], [...map.get(link[key]) ?? [], link[value]])
-  return map
-}
+const ends = (links: readonly ThreadLink[], key: 'from' | 'to', value: 'from' | 'to'): Map<string, string[]> =>
+  new Map([...groupBy(links, link => link[key])].map(([code, mine]) => [code, mine.map(link => link[value])]))
 
 /**
  * Everything that went into a code, and everything it went into, both without the code itself.
  * Links may hold circles; an unknown code reaches nothing.
  */
 export const threadFrom = (code: string, links: readonly ThreadLink[]): Reached => ({
-  back: reach(code, grouped(links, 'to', 'from')),
-  forth: reach(code, grouped(links, 'from', 'to')),
+  back: reach(code, ends(links, 'to', 'from')),
+  forth: reach(code, ends(links, 'from', 'to')),
 })

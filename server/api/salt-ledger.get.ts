@@ -1,4 +1,10 @@
+import { getQuery } from 'h3'
+import { saltLedgerQuery } from '#shared/contracts/store'
 import { readRoute } from '../http/read-route'
+import { refuse } from '../http/reply'
 import { saltLedgerView } from '../services/store/salt-ledger-view'
 
-export default readRoute(({ tables, nowMs }) => saltLedgerView(tables, nowMs))
+export default readRoute(async ({ event, tables, nowMs }) => {
+  const query = saltLedgerQuery.safeParse(getQuery(event))
+  return query.success ? saltLedgerView(tables, nowMs, query.data) : refuse('no_such_page')
+})

@@ -3,11 +3,13 @@ import { touchedText } from '#core/book/touched'
 import { epochMs, readBook, type BookReading } from './book-reader'
 import { digestsOf } from './row-digests'
 import type { Touch } from './table'
-import type { Columns, TableSpec } from './table-spec'
+import { snake, type Columns, type TableSpec } from './table-spec'
 
 /** What chaining records asks of its transaction beside the tables. */
 export interface BookAccess {
   touch: Touch
+  /** Ids of rows of one table, by its name in the code, that were written since digests were last asked for. */
+  touchedIds: (table: string) => number[]
   /** True when rows that a record must seal were written since it was last asked for their text. */
   isTouched: () => boolean
   /** Digests of those rows as they stand now, as text for the record; null when there are none. Forgets them. */
@@ -30,6 +32,7 @@ export function bookAccess(sequelize: Sequelize, specs: ReadonlyMap<string, Tabl
       for (const { id, digest } of rows) known.set(id, digest)
       touched.set(table, known)
     },
+    touchedIds: name => [...touched.get(snake(name))?.keys() ?? []],
     isTouched: () => touched.size > 0,
     touchedText: async () => {
       const tables = [...touched]

@@ -34,13 +34,27 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     const text = generator.whereItemsQuery(Object.fromEntries(Object.entries(filter).map(([key, value]) => [known(fields, key), value])), { model })
     return text === '' ? '' : ` WHERE ${text}`
   }
+  const selectText = (filter: Filter, { order = [], limit, offset, lock }: FindOptions, some?: readonly string[]): string => [
+    `SELECT ${some ? some.map(key => known(quoted, key)).join(', ') : columns} FROM ${name}${whereText(filter)}`,
+    order.length ? `ORDER BY ${order.map(([key, direction]) => `${known(quoted, key)} ${direction}`).join(', ')}` : '',
+    limit === undefined ? '' : `LIMIT ${Number(offset ?? 0)}, ${Number(limit)}`,
+    lock ? 'FOR UPDATE' : '',
+  ].filter(Boolean).join(' ')
   return {
-    select: (filter: Filter, { order = [], limit, offset, lock }: FindOptions): string => [
-      `SELECT ${columns} FROM ${name}${whereText(filter)}`,
-      order.length ? `ORDER BY ${order.map(([key, direction]) => `${known(quoted, key)} ${direction}`).join(', ')}` : '',
-      limit === undefined ? '' : `LIMIT ${Number(offset ?? 0)}, ${Number(limit)}`,
-      lock ? 'FOR UPDATE' : '',
-    ].filter(Boolean).join(' '),
+    /** All columns, or those named. */
+    select: selectText,
+    /** For each key the first rows of its own, in one statement: a list of many things with the latest of each. */
+    selectEach: (some: readonly string[], by: string, keys: readonly number[], filter: Filter, options: FindOptions): string =>
+      keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
+    /** How many rows there are for each value of a column, with sums and greatest values; added up by the database. */
+    totals: (by: string | null, sums: readonly string[], greatest: readonly string[], filter: Filter, lock: boolean): string => {
+      const figures = [
+        'COUNT(*) AS count', ...sums.map(key => `SUM(${known(quoted, key)}) AS ${generator.quoteIdentifier(`sum ${key}`)}`),
+        ...greatest.map(key => `MAX(${known(quoted, key)}) AS ${generator.quoteIdentifier(`max ${key}`)}`),
+      ]
+      const key = by === null ? null : known(quoted, by)
+      return `SELECT ${key ? `${key} AS ${generator.quoteIdentifier('by')}, ` : ''}${figures.join(', ')} FROM ${name}${whereText(filter)}${key ? ` GROUP BY ${key}` : ''}${lock ? ' LOCK IN SHARE MODE' : ''}`
+    },
     /** Rows by their columns' names in the code; the answer is their ids. What is undefined is left to the column's default. */
     insert: (rows: readonly object[]): string => {
       const stored = rows.map(row => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined).map(([key, value]) => [known(fields, key), value])))

@@ -1,6 +1,7 @@
 import type { Sequelize, Transaction } from 'sequelize'
 import { bookAccess, type BookAccess } from './book-access'
 import { connect } from './connect'
+import { threadReader, type ThreadReader } from './thread-reader'
 import { defineModel, tableBinder, type Table, type Touch } from './table'
 import type { Columns, TableSpec } from './table-spec'
 import * as book from './tables/book'
@@ -15,7 +16,7 @@ import * as temperatures from './tables/temperatures'
 export const SPECS = { ...people, ...storeTables, ...lots, ...temperatures, ...instruments, ...recipeTables, ...book }
 type Specs = typeof SPECS
 /** Every table, bound to one transaction: what services get as their repositories. */
-export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & { book: BookAccess }
+export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & { book: BookAccess, thread: ThreadReader }
 
 export interface Store {
   tables: Tables
@@ -38,7 +39,7 @@ type Binders = Record<string, (transaction?: Transaction, touch?: Touch) => unkn
 /** Tables of one transaction, each bound when it is first asked for: most writes touch few. */
 function bindAll(sequelize: Sequelize, binders: Binders, transaction?: Transaction): Tables {
   const book = bookAccess(sequelize, SPECS_BY_NAME, transaction)
-  const bound: Record<string, unknown> = { book }
+  const bound: Record<string, unknown> = { book, thread: threadReader(sequelize, transaction) }
   return new Proxy({} as Tables, { get: (_none, key: string) => bound[key] ??= binders[key]?.(transaction, transaction && book.touch) })
 }
 

@@ -1,8 +1,14 @@
 import { QueryTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize, type Transaction, type WhereOptions } from 'sequelize'
 import { int } from './column'
 import { digestSql } from './row-digests'
-import { statementsOf, type Filter, type FindOptions } from './statements'
+import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
 import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec } from './table-spec'
+
+type IdOf<T> = keyof RowOf<T> & 'id'
+/** `lock` keeps the rows from others until the transaction ends, and sees what others have written by now. */
+export interface Asked<S, M> { sum?: readonly S[], max?: readonly M[], where?: Filter, lock?: boolean }
+/** Instants come as milliseconds. */
+export interface Totals<S extends string, M extends string> { count: number, sum: Record<S, number>, max: Record<M, number | null> }
 
 /** A table inside one transaction (or none). Only plain rows come out, never a model. */
 export interface Table<T> {
@@ -12,6 +18,14 @@ export interface Table<T> {
   find: (where?: Filter, options?: FindOptions) => Promise<RowOf<T>[]>
   one: (where: Filter, options?: FindOptions) => Promise<RowOf<T> | null>
   count: (where?: Filter, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
+  /** Only the columns named, and the id: no list reads what it does not show. */
+  pick: <K extends keyof RowOf<T> & string>(columns: readonly K[], where?: Filter, options?: FindOptions) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
+  /** For each key the first rows of its own, in one statement. */
+  pickEach: <K extends keyof RowOf<T> & string>(columns: readonly K[], each: { by: keyof RowOf<T> & string, keys: readonly number[], where?: Filter, order: Order, limit: number }) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
+  /** Rows for each value of a number's column: how many, and what the database adds up of them. Values without rows are not in it. */
+  totals: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(by: keyof RowOf<T> & string, asked: Asked<S, M>) => Promise<Map<number, Totals<S, M>>>
+  /** The same over all rows that fit. An empty sum is 0, a greatest value of none is null. */
+  total: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(asked: Asked<S, M>) => Promise<Totals<S, M>>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
   update: (id: number, change: ChangeOf<T>) => Promise<void>
@@ -58,6 +72,24 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
       const rows = await sequelize.query<Record<string, unknown>>(sql.select(options.withVoided ? where : live(where), options), { type: QueryTypes.SELECT, ...inIt })
       return rows.map(read)
     }
+    const pick = async (sqlText: string, some: readonly string[]) => {
+      const rows = await sequelize.query<Record<string, unknown>>(sqlText, { type: QueryTypes.SELECT, ...inIt })
+      return rows.map((raw) => {
+        const row: Record<string, unknown> = { id: Number(raw.id) }
+        for (const key of some) if (key !== 'id') row[key] = spec.columns[key]!.read(raw[snake(key)])
+        return row as never
+      })
+    }
+    const withId = (some: readonly string[]) => [...new Set(['id', ...some])]
+    const totals = async (by: string | null, asked: Asked<string, string>) => {
+      const text = sql.totals(by, asked.sum ?? [], asked.max ?? [], live(asked.where ?? {}), asked.lock ?? false)
+      const rows = await sequelize.query<Record<string, unknown>>(text, { type: QueryTypes.SELECT, ...inIt })
+      return rows.map(raw => ({
+        by: Number(raw.by), count: Number(raw.count),
+        sum: Object.fromEntries((asked.sum ?? []).map(key => [key, Number(raw[`sum ${key}`] ?? 0)])),
+        max: Object.fromEntries((asked.max ?? []).map(key => [key, raw[`max ${key}`] === null ? null : Number(spec.columns[key] ? spec.columns[key].read(raw[`max ${key}`]) : raw[`max ${key}`])])),
+      }))
+    }
     const update = async (id: number, change: Filter) => {
       const text = sql.update({ id }, change)
       if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key))) touched([{ id, digest: null }])
@@ -73,6 +105,11 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
       find,
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
       count: (where = {}, options) => model.count({ where: (options?.withVoided ? where : live(where)) as WhereOptions, ...inIt }),
+      pick: (some, where = {}, options = {}) => pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
+      pickEach: async (some, { by, keys, where = {}, order, limit }) =>
+        keys.length === 0 ? [] : pick(sql.selectEach(withId(some), by, keys, live(where), { order, limit }), some),
+      totals: async (by, asked) => new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
+      total: async asked => (await totals(null, asked))[0]! as never,
       insert: async (row) => {
         const [id] = await insert([row])
         return id!

@@ -6,5 +6,9 @@ export const since = Op.gte
 export const below = Op.lt
 /** From one moment to another, both included: `{ atMs: { [between]: [from, to] } }`. */
 export const between = Op.between
+/** Anything else than: `{ kind: { [but]: 'count' } }`. */
+export const but = Op.ne
+/** Begins with a text, given as it is: `{ code: { [startsWith]: 'L-00' } }`. */
+export const startsWith = Op.startsWith
 /** Filled in: `{ coreC: { [present]: null } }`. */
 export const present = Op.not

@@ -1,9 +1,11 @@
+import { Readable } from 'node:stream'
 import { defineEventHandler, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
 import type { Answer } from '../services/context'
 import type { Tables } from '../db/store'
 import type { OpenSession } from '../services/people/sessions'
 import { appState } from './app-state'
+import { sendJson } from './compressed'
 import { refuse, replyAnswer, replyFailure, replyRefusal } from './reply'
 import { atDoor, readerOf } from './session'
 
@@ -17,7 +19,10 @@ export const readRoute = <T>(read: (ctx: ReadContext) => Promise<T | Answer<T>>,
     const person = readerOf(at)
     if (roles && !roles.includes(person.role)) return replyRefusal(event, refuse('not_your_role', { role: person.role }))
     const found = await read({ event, tables: appState().store.tables, person, at, nowMs: Date.now() })
-    return typeof found === 'object' && found !== null && 'ok' in found ? replyAnswer(event, found) : found
+    if (typeof found === 'object' && found !== null && 'ok' in found) return found.ok ? await sendJson(event, found.value) : replyAnswer(event, found)
+    // A file, a table or a stream goes out as it is.
+    const asItIs = found === undefined || typeof found === 'string' || found instanceof Uint8Array || found instanceof Readable
+    return asItIs ? found : await sendJson(event, found)
   }
   catch (error) {
     return replyFailure(event, error)

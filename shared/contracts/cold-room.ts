@@ -10,7 +10,7 @@ export interface RunSummary { code: string, smoker: string, startedAtMs: number,
 
 export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], store: StoreConcern, first: FirstThings, freeBytes: number | null, nowMs: number }
 /** What a new shop has had of its first lot: gone from Today once one was packed. */
-export interface FirstThings { salt: boolean, meat: boolean, packed: boolean }
+export interface FirstThings { salt: boolean, meat: boolean, packed: boolean, lot: boolean }
 /** What in the Store and the book waits for someone. */
 export interface StoreConcern {
   heldMeat: { code: string, reason: HoldReason }[]

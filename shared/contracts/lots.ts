@@ -11,6 +11,7 @@ import type { OffcutKind } from '#core/slicing/mass-balance'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import type { InstrumentState } from '#core/instruments/instrument-state'
 import type { EventView } from './events'
+import { code, text } from './fields'
 import type { HoldReason, HoldView } from './holds'
 import type { InstrumentMark } from './instruments'
 import type { Judgement } from './judgement'
@@ -50,6 +51,14 @@ export interface LotSummary {
   /** Of the weight ready to slice, what neither packs nor offcuts account for; null until it was weighed. */
   leftG: number | null
 }
+
+/** A lot as the Ledger lists it: of one that is finished, only what a list shows. */
+export type LotRow = Pick<LotSummary, 'code' | 'cut' | 'rind' | 'rubbedOn' | 'greenG' | 'judgement' | 'cureEndedAtMs' | 'openHolds' | 'runs' | 'packs' | 'packsG' | 'unsent' | 'readyG' | 'leftG'>
+/** Lots a page. */
+export const LOTS_PAGE = 30
+/** `find` is part of a code, a cut, or a day of rubbing. */
+export const lotListQuery = z.strictObject({ before: code().optional(), find: text().trim().max(40).optional(), open: z.stringbool().optional() })
+export interface LotList { rows: LotRow[], more: boolean }
 
 /** What is left of the nitrite in the product, and how that is shown. */
 export interface ResidualView {

@@ -54,5 +54,6 @@ export const recipeSchema = (): object => ({
   description: 'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
 })
 
-export interface RevisionView { id: number, number: number, recipe: Recipe, note: string | null, atMs: number, by: string, lots: string[] }
+/** `made`: how many lots by it; `lots`: the latest of them. */
+export interface RevisionView { id: number, number: number, recipe: Recipe, note: string | null, atMs: number, by: string, made: number, lots: string[] }
 export interface RecipeView { code: string, name: string, retired: boolean, revisions: RevisionView[] }

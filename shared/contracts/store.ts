@@ -5,7 +5,7 @@ import type { CuringAgent } from '#core/cure/agent'
 import type { Composition } from '#core/cure/seasoning'
 import type { SaltAnomaly } from '#core/ledger/salt-ledger'
 import { ALLERGENS, type Allergen } from './allergens'
-import { agentShare, DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight, withinWhole } from './fields'
+import { agentShare, code as codeText, DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight, withinWhole } from './fields'
 import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
@@ -127,10 +127,18 @@ export interface IngredientView {
   /** A bulk mix: what it was made of. */
   parts: { code: string, name: string, massG: number }[]
 }
-export interface StoreView { meat: MeatView[], ingredients: IngredientView[], suppliers: string[], parties: PartyView[] }
+export const saltLedgerQuery = z.strictObject({ before: codeText().optional(), code: codeText().optional() })
+/** Deliveries and bags a page of what is used up. */
+export const STORE_PAGE = 20
+export const storePageQuery = z.strictObject({ before: codeText().optional() })
+/** What is used up, newest first, a page at a time. */
+export interface StorePage { meat: { rows: MeatView[], more: boolean }, ingredients: { rows: IngredientView[], more: boolean } }
+/** What is left of what came in, and the first page of what is used up. */
+export interface StoreView { meat: MeatView[], ingredients: IngredientView[], usedUp: StorePage, suppliers: string[], parties: PartyView[] }
 
 export interface SaltLineView {
   atMs: number, kind: 'received' | 'used' | StockMoveKind, lot: string | null, inG: number, outG: number, balanceG: number
   differenceG: number | null, allowedG: number | null, anomaly: SaltAnomaly | null, reason: string | null, by: string, typed: string, scale: InstrumentMark | null
 }
-export interface SaltLedgerView { lots: { code: string, name: string, supplier: string, supplierLot: string, balanceG: number, countDueMs: number, lines: SaltLineView[] }[], nowMs: number }
+/** Accounts newest first; of a long one the last lines, and every one that is not right. */
+export interface SaltLedgerView { lots: { code: string, name: string, supplier: string, supplierLot: string, balanceG: number, countDueMs: number, lines: SaltLineView[], earlierLines: number }[], more: boolean, nowMs: number }

@@ -59,7 +59,7 @@ describe('the book, for an inspector at the table', () => {
     await says(page(), 'someone leaned on the tablet')
   })
   it('the whole chain is walked from the Ledger: unbroken, then broken with the record named', async () => {
-    await open('/ledger')
+    await open('/ledger/book')
     await press(page(), 'Walk the whole chain')
     await says(page(), 'Unbroken.')
     await shop.sql('UPDATE events SET reason = \'nothing to see\' WHERE id = 40')

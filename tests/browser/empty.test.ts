@@ -3,7 +3,7 @@ import { axeByDayAndNight } from '../support/axe'
 import { openBrowser, says, type, type Visit } from '../support/browser'
 import { openTestShop, OWNER, type TestShop } from '../support/shop'
 
-const PAGES = ['/', '/store', '/store/salt-ledger', '/store/mix', '/bench', '/bench/spoons', '/bench/practice', '/cold-room', '/smokehouse', '/slicing-table', '/ledger', '/recipe-book', '/office', '/office/rules']
+const PAGES = ['/', '/store', '/store/salt-ledger', '/store/mix', '/bench', '/bench/spoons', '/bench/practice', '/cold-room', '/smokehouse', '/slicing-table', '/ledger', '/ledger/lots', '/ledger/book', '/recipe-book', '/office', '/office/rules']
 const SIZES = [['phone', 390, 844], ['laptop', 1280, 800]] as const
 
 let shop: TestShop

@@ -3,7 +3,7 @@ import { axeByDayAndNight } from '../support/axe'
 import { openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
-const ROOMS = ['/', '/store', '/store/salt-ledger', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/lots/L-0003', '/lots/L-0008', '/office', '/office/rules', '/bench/spoons', '/bench/practice', '/bench/card/B-0001', '/store/mix', '/recipe-book']
+const ROOMS = ['/', '/store', '/store/salt-ledger', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/ledger/lots', '/ledger/book', '/lots/L-0003', '/lots/L-0008', '/office', '/office/rules', '/bench/spoons', '/bench/practice', '/bench/card/B-0001', '/store/mix', '/recipe-book']
 const SIZES = [['phone', 390, 844], ['tablet', 820, 1180], ['laptop', 1280, 800]] as const
 const LEAST_TARGET_PX = 56
 

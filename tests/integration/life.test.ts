@@ -88,15 +88,23 @@ describe('a lot from the rub to the customer', () => {
     expect(await send()).toMatchObject({ body: { code: 'already_sent' } })
   })
   it('shows its thread both ways, from any code on it', async () => {
-    const all = ['M-0001', 'N-0001', 'N-0002', 'N-0003', code, run, 'P-0001', 'P-0002', 'P-0003']
+    const all = ['M-0001', 'N-0001', 'N-0002', 'N-0003', code, run, 'P-0003']
     const thread = await must(maker.get(`/api/thread/${code}`))
     expect(thread.nodes.map((n: { code: string }) => n.code)).toEqual(expect.arrayContaining(all))
     expect(thread.nodes.map((n: { title: string }) => n.title)).toEqual(expect.arrayContaining(['North Farm', 'Corner Shop']))
+    // Packs of one lot with one customer are one node, until it is opened.
+    const [bundle] = thread.nodes.filter((n: { packs?: number }) => n.packs === 2)
+    expect(bundle).toMatchObject({ kind: 'pack', massG: 501.5, firstCode: 'P-0001', lastCode: 'P-0002' })
+    const party = bundle.code.split('party-')[1]
+    expect((await must(maker.get(`/api/thread/packs?lot=${code}&party=${party}`))).map((p: { code: string }) => p.code)).toEqual(['P-0001', 'P-0002'])
+    expect((await must(maker.get(`/api/thread/packs?lot=${code}`))).map((p: { code: string }) => p.code)).toEqual(['P-0003'])
+    expect(await maker.get('/api/thread/packs?lot=L-9999')).toMatchObject({ status: 404 })
+    expect(await maker.get('/api/thread/packs?lot=%3Cb%3E')).toMatchObject({ body: { code: 'no_such_page' } })
     const backwards = (await must(maker.get('/api/thread/P-0003'))).nodes.map((n: { code: string }) => n.code)
     expect(backwards).toEqual(expect.arrayContaining(['M-0001', code, run]))
     expect(backwards).not.toContain('P-0001')
     const forwards = (await must(maker.get('/api/thread/M-0001'))).nodes.map((n: { code: string }) => n.code)
-    expect(forwards).toEqual(expect.arrayContaining([code, 'P-0001', 'P-0002', 'P-0003']))
+    expect(forwards).toEqual(expect.arrayContaining([code, bundle.code, 'P-0003']))
     expect(forwards).not.toContain('N-0001')
     expect(await maker.get('/api/thread/L-9999')).toMatchObject({ status: 404, body: { code: 'no_such_code' } })
     expect(await maker.get('/api/thread/%3Cb%3E')).toMatchObject({ status: 404 })

@@ -127,7 +127,7 @@ describe('methods, agents and seasonings on the Bench', () => {
   })
   it('a recipe from the book is laid over the draft: the meat stays, lots are found by name', () => {
     const recipe = STARTERS.find(r => r.name === 'Smoky strip shoulder')!
-    const book = { code: 'R-0006', name: recipe.name, retired: false, revisions: [{ id: 9, number: 3, recipe, note: null, atMs: 0, by: 'A', lots: [] }] }
+    const book = { code: 'R-0006', name: recipe.name, retired: false, revisions: [{ id: 9, number: 3, recipe, note: null, atMs: 0, by: 'A', made: 0, lots: [] }] }
     const made = applyRecipe({ ...emptyBench(), pieces: pieces('2 kg') }, book, 9, { ingredients: MORE.ingredients, today: MORE.today })
     expect(made).toMatchObject({ saltShare: '2.6', sugarShare: '1.2', pieces: [{ weight: '2 kg' }], recipe: { code: 'R-0006', revisionId: 9, number: 3 } })
     expect(made.seasonings.map(s => s.lotCode)).toEqual(['', '', 'N-0004'])

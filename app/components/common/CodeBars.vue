@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { toSVG } from 'bwip-js/generic'
+import { code128, drawingSVG } from 'bwip-js/generic'
 
 /** The code as bars for a scanner, and as text. */
 const props = defineProps<{ code: string }>()
-const picture = computed(() => `data:image/svg+xml;utf8,${encodeURIComponent(toSVG({ bcid: 'code128', text: props.code, height: 11, includetext: false }))}`)
+const picture = computed(() => `data:image/svg+xml;utf8,${encodeURIComponent(code128({ bcid: 'code128', text: props.code, height: 11, includetext: false }, drawingSVG()))}`)
 </script>
 
 <template>

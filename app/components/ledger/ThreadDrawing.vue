@@ -2,10 +2,11 @@
 import { computed, ref } from 'vue'
 import { NuxtLink } from '#components'
 import type { ThreadView } from '#shared/contracts/thread'
-import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
-import { COLUMN_NAMES, layOut, type KnotNode } from './thread-layout'
+import PackBundle from './PackBundle.vue'
+import { COLUMN_NAMES, KNOTS_DRAWN, layOut, type KnotNode } from './thread-layout'
+import ThreadOutline from './ThreadOutline.vue'
 
 /** The thread: one drawn line with branches from supplier to customer, the code asked for in the middle of it. */
 const props = defineProps<{ thread: ThreadView }>()
@@ -17,6 +18,9 @@ const UNDER_WORDS = 0.78
 const { meat } = useNotation()
 const box = ref<HTMLElement | null>(null)
 const boxWidth = useWidth(box, 1200)
+/** Too much to follow by eye: lists first, the drawing when it is asked for. */
+const large = computed(() => props.thread.nodes.length > KNOTS_DRAWN)
+const drawn = ref(false)
 const drawing = computed(() => layOut(props.thread, Math.max(LEAST_W, boxWidth.value), ROW_H))
 const columnW = computed(() => drawing.value.width / COLUMN_NAMES.length)
 const path = (from: KnotNode, to: KnotNode) => {
@@ -26,17 +30,29 @@ const path = (from: KnotNode, to: KnotNode) => {
   return `M${from.x} ${from.y + TOP} H${endX} C${endX + bend} ${from.y + TOP} ${to.x - bend} ${to.y + TOP} ${to.x} ${to.y + TOP}`
 }
 const isParty = (node: KnotNode) => node.kind === 'supplier' || node.kind === 'customer'
-const to = (node: KnotNode) => node.kind === 'lot' ? `/lots/${node.code}` : node.kind === 'run' ? `/runs/${node.code}` : `/ledger?code=${node.code}`
+const linkOf = (node: KnotNode) => node.kind === 'lot' ? `/lots/${node.code}` : node.kind === 'run' ? `/runs/${node.code}` : `/ledger?code=${node.code}`
+const isOne = (node: KnotNode) => !isParty(node) && (node.packs ?? 1) === 1
 const packs = computed(() => props.thread.nodes.filter(node => node.kind === 'pack'))
+const packCount = computed(() => packs.value.reduce((sum, pack) => sum + (pack.packs ?? 0), 0))
 const packsG = computed(() => packs.value.reduce((sum, pack) => sum + (pack.massG ?? 0), 0))
 const customers = computed(() => props.thread.nodes.filter(node => node.kind === 'customer'))
+const NAMED = 4
+const whose = computed(() => customers.value.length === 0
+  ? ', none sent'
+  : customers.value.length > NAMED ? `, with ${customers.value.length} customers` : `, with ${customers.value.map(c => c.title).join(' and ')}`)
+const bundles = computed(() => {
+  const names = new Map(customers.value.map(node => [node.code, node.title]))
+  return packs.value.filter(pack => (pack.packs ?? 1) > 1).map(pack => ({ pack, to: names.get(pack.code.split(' ')[1] ?? '') ?? null }))
+})
 </script>
 
 <template>
   <section aria-labelledby="thread-head" class="stack-tight">
     <h2 id="thread-head">Thread of <span class="code">{{ thread.code }}</span></h2>
-    <p>{{ packs.length }} packs, {{ meat(packsG) }}{{ customers.length ? `, with ${customers.map(c => c.title).join(' and ')}` : ', none sent' }}.</p>
-    <div ref="box" class="scroll-x" tabindex="0" role="group" aria-label="Thread drawing, scrolls sideways">
+    <p>{{ packCount }} packs, {{ meat(packsG) }}{{ whose }}.</p>
+    <ThreadOutline v-if="large" :thread="thread" />
+    <div v-if="large && !drawn" class="no-print"><VBtn class="floor" variant="outlined" @click="drawn = true">Draw all {{ thread.nodes.length }} knots</VBtn></div>
+    <div v-if="!large || drawn" ref="box" class="scroll-x" tabindex="0" role="group" aria-label="Thread drawing, scrolls sideways">
       <div class="drawing" :style="{ width: `${drawing.width}px`, height: `${drawing.height + TOP}px` }">
         <svg :width="drawing.width" :height="drawing.height + TOP" aria-hidden="true">
           <text v-for="(name, c) in COLUMN_NAMES" :key="name" :x="c * columnW + 4" y="16">{{ name }}</text>
@@ -45,15 +61,17 @@ const customers = computed(() => props.thread.nodes.filter(node => node.kind ===
         </svg>
         <div v-for="node in drawing.nodes" :key="node.code" class="knot" :style="{ left: `${node.x + 15}px`, top: `${node.y + TOP}px`, maxWidth: `${columnW - 26}px` }">
           <span class="over">
-            <NuxtLink v-if="!isParty(node) && node.members.length === 1" :to="to(node)" class="code">{{ node.code }}</NuxtLink>
+            <NuxtLink v-if="isOne(node)" :to="linkOf(node)" class="code">{{ node.code }}</NuxtLink>
             <strong v-else>{{ node.title }}</strong>
             <span v-if="node.held" class="small held">held</span>
           </span>
-          <span v-if="!isParty(node)" class="below small soft">{{ node.members.length === 1 ? node.title : `${node.members[0]!.code} to ${node.members.at(-1)!.code.slice(2)}` }}{{ node.massG === null ? '' : `, ${meat(node.massG)}` }}</span>
+          <span v-if="!isParty(node)" class="below small soft">{{ isOne(node) ? node.title : `${node.firstCode} to ${node.lastCode!.slice(2)}` }}{{ node.massG === null ? '' : `, ${meat(node.massG)}` }}</span>
         </div>
       </div>
     </div>
-    <details v-if="packs.length > 6" class="no-print-close"><summary>All packs by code</summary><p class="all"><LotCode v-for="pack in packs" :key="pack.code" :code="pack.code" /></p></details>
+    <section v-if="bundles.length && !large" class="no-print" aria-label="Packs by code">
+      <PackBundle v-for="{ pack, to: customer } in bundles" :key="pack.code" :bundle="pack" :to="customer" />
+    </section>
   </section>
 </template>
 
@@ -67,6 +85,4 @@ circle.asked { fill: var(--heather); stroke: var(--peat); } circle.held { fill: 
 .knot { position: absolute; line-height: 1.2; white-space: nowrap; }
 .over { position: absolute; bottom: 4px; left: 0; } .below { position: absolute; top: 5px; left: 0; }
 .held { color: var(--ember); font-weight: 700; }
-.all { display: flex; flex-wrap: wrap; gap: .3rem .9rem; max-width: none; padding-top: .4rem; }
-summary { cursor: pointer; min-height: 32px; }
 </style>

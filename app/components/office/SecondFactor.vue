@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { toSVG } from 'bwip-js/generic'
+import { drawingSVG, qrcode } from 'bwip-js/generic'
 import { secondFactorInput, type SecondFactorOffer } from '#shared/contracts/people'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -17,7 +17,7 @@ const codes = ref<string[]>([])
 const begin = useSave<SecondFactorOffer>()
 const keep = useSave<{ recoveryCodes: string[] }>(secondFactorInput)
 const off = useSave()
-const picture = computed(() => offer.value ? `data:image/svg+xml;utf8,${encodeURIComponent(toSVG({ bcid: 'qrcode', text: offer.value.uri, scale: 3 }))}` : '')
+const picture = computed(() => offer.value ? `data:image/svg+xml;utf8,${encodeURIComponent(qrcode({ bcid: 'qrcode', text: offer.value.uri, scale: 3 }, drawingSVG()))}` : '')
 async function start(): Promise<void> {
   offer.value = await begin.save('/api/me/second-factor/offer', {})
 }

@@ -46,7 +46,7 @@ const allergens = computed(() => [...new Set(r.value.seasonings.flatMap(s => s.a
     <p v-if="r.purpose === 'dried'" class="caution">Eaten uncooked it needs your process authority and trichinella control.</p>
     <ul v-if="r.seasonings.length" class="list"><li v-for="(s, i) in r.seasonings" :key="i">{{ seasoningWords(s, as) }}</li></ul>
     <p v-if="allergens.length" class="small"><strong>Allergens:</strong> {{ allergens.join(', ') }}.</p>
-    <p class="small soft">Revision {{ shown.number }}, {{ moment(shown.atMs) }}, {{ shown.by }}<template v-if="shown.note">: {{ shown.note }}</template>. <template v-if="shown.lots.length">Made by it: <span v-for="code in shown.lots" :key="code"><LotCode :code="code" /> </span></template><template v-else>No lot was made by it yet.</template></p>
+    <p class="small soft">Revision {{ shown.number }}, {{ moment(shown.atMs) }}, {{ shown.by }}<template v-if="shown.note">: {{ shown.note }}</template>. <template v-if="shown.lots.length">Made by it: <template v-if="shown.made > shown.lots.length">{{ shown.made }} lots, lately </template><span v-for="code in shown.lots" :key="code"><LotCode :code="code" /> </span></template><template v-else>No lot was made by it yet.</template></p>
     <section v-if="before" class="stack-tight" aria-labelledby="diff-head">
       <h3 id="diff-head">From revision {{ before.number }} to {{ shown.number }}</h3>
       <table v-if="changes.length" class="ruled">

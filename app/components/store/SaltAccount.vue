@@ -8,6 +8,7 @@ import { useNotation } from '~/composables/use-notation'
 
 /** One lot of curing salt, ruled like an account. */
 defineProps<{ lot: SaltLedgerView['lots'][number], nowMs: number }>()
+const emit = defineEmits<{ whole: [] }>()
 const { grams, moment } = useNotation()
 const KINDS = { received: 'received', used: 'used', unassigned: 'used without a lot', discarded: 'thrown away', count: 'counted' }
 const signed = (massG: number) => `${massG > 0 ? '+' : ''}${grams(massG)}`
@@ -21,6 +22,10 @@ const found = (line: SaltLineView) => line.differenceG === null ? '' : `${signed
       <span class="row"><StateMark v-if="lot.countDueMs < nowMs" tone="act">count overdue</StateMark><span class="soft">next count by {{ moment(lot.countDueMs) }}</span><strong class="balance">{{ grams(lot.balanceG) }}</strong></span>
     </div>
     <p class="soft">{{ lot.supplier }}, their lot <span class="code">{{ lot.supplierLot }}</span></p>
+    <p v-if="lot.earlierLines" class="row">
+      <span class="soft">The last {{ lot.lines.length }} lines; {{ lot.earlierLines }} earlier ones are in order.</span>
+      <VBtn class="floor no-print" variant="text" @click="emit('whole')">Show every line</VBtn>
+    </p>
     <div class="scroll-x">
       <table class="ruled account">
         <colgroup><col class="when-col"><col class="who-col"><col class="what-col"><col class="mass-col"><col class="mass-col"><col class="mass-col"><col class="count-col"><col></colgroup>

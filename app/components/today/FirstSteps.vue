@@ -15,7 +15,7 @@ const steps = computed(() => {
     { done: shop.confirmed !== null, to: '/office/rules', title: 'Confirm the rules', words: session.isOwner ? 'Compare the set with your authority\'s text. Until then nothing goes out.' : 'The owner compares them with the authority\'s text. Until then nothing goes out.' },
     { done: first.salt, to: '/store?receive=ingredient', title: 'Receive curing salt', words: 'With its certificate: without one nobody knows the ppm. Then salt, and sugar if you use it.' },
     { done: first.meat, to: '/store?receive=meat', title: 'Receive meat', words: 'Weight, temperature and the supplier\'s lot, as it comes in at the door.' },
-    { done: lots.length > 0, to: '/bench', title: 'Rub the first lot', words: 'Trimmed green weight first; the Bench says what to weigh.' },
+    { done: first.lot, to: '/bench', title: 'Rub the first lot', words: 'Trimmed green weight first; the Bench says what to weigh.' },
     { done: lots.some(lot => lot.turns.length > 0), to: '/cold-room', title: 'Turn it', words: 'One tap in the Cold room, when the day comes.' },
   ]
 })

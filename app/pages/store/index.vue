@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRoute } from '#imports'
 import type { Problem } from '#shared/contracts/problem'
-import type { StoreView } from '#shared/contracts/store'
+import type { IngredientView, MeatView, StoreView } from '#shared/contracts/store'
 import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
@@ -11,10 +11,17 @@ import IngredientTable from '~/components/store/IngredientTable.vue'
 import DeliveryForm from '~/components/store/DeliveryForm.vue'
 import PartyList from '~/components/store/PartyList.vue'
 import MeatTable from '~/components/store/MeatTable.vue'
+import { usePages } from '~/composables/use-pages'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
 const view = ref<StoreView | null>(null)
+/** Used up; more of it is asked for a page at a time. */
+const usedMeat = usePages<MeatView>(before => `/api/store/meat?before=${before}`)
+const usedIngredients = usePages<IngredientView>(before => `/api/store/ingredients?before=${before}`)
+const newestFirst = <R extends { code: string }>(rows: R[]): R[] => rows.toSorted((a, b) => b.code.length - a.code.length || (a.code < b.code ? 1 : -1))
+const meat = computed(() => newestFirst([...view.value?.meat ?? [], ...usedMeat.rows.value]))
+const ingredients = computed(() => newestFirst([...view.value?.ingredients ?? [], ...usedIngredients.rows.value]))
 const lost = ref<Problem | null>(null)
 const route = useRoute()
 const RECEIVE = ['meat', 'ingredient'] as const
@@ -22,7 +29,11 @@ const RECEIVE = ['meat', 'ingredient'] as const
 const open = ref<(typeof RECEIVE)[number] | null>(RECEIVE.find(what => what === route.query.receive) ?? null)
 async function load(): Promise<void> {
   const reply = await read<StoreView>('/api/store')
-  if (reply.ok) view.value = reply.value
+  if (reply.ok) {
+    view.value = reply.value
+    usedMeat.begin(reply.value.usedUp.meat)
+    usedIngredients.begin(reply.value.usedUp.ingredients)
+  }
   lost.value = reply.ok ? null : reply.problem
 }
 async function done(): Promise<void> {
@@ -47,13 +58,15 @@ onMounted(load)
       <IngredientForm v-if="open === 'ingredient'" :suppliers="view.suppliers" @saved="done" />
       <section aria-labelledby="meat-list">
         <h2 id="meat-list">Meat</h2>
-        <p v-if="!view.meat.length" class="empty">No delivery yet. Press “Receive meat” when the first one is at the door.</p>
-        <MeatTable v-else :meat="view.meat" @changed="load" />
+        <p v-if="!meat.length" class="empty">No delivery yet. Press “Receive meat” when the first one is at the door.</p>
+        <MeatTable v-else :meat="meat" @changed="load" />
+        <VBtn v-if="usedMeat.more.value" variant="outlined" class="floor mt-3" :loading="usedMeat.loading.value" @click="usedMeat.older">Older deliveries</VBtn>
       </section>
       <section aria-labelledby="dry-list">
         <div class="ruled-head"><h2 id="dry-list">Salts, sugars, spices</h2><div class="row"><VBtn v-if="session.mayWrite" class="floor" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div></div>
-        <p v-if="!view.ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
-        <IngredientTable v-else :ingredients="view.ingredients" @changed="load" />
+        <p v-if="!ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
+        <IngredientTable v-else :ingredients="ingredients" @changed="load" />
+        <VBtn v-if="usedIngredients.more.value" variant="outlined" class="floor mt-3" :loading="usedIngredients.loading.value" @click="usedIngredients.older">Older bags</VBtn>
       </section>
       <PartyList :parties="view.parties" @saved="load" />
     </div>

@@ -15,10 +15,22 @@ const { moment } = useNotation()
 const view = ref<SaltLedgerView | null>(null)
 const lost = ref<Problem | null>(null)
 const wrong = computed(() => view.value?.lots.flatMap(lot => lot.lines.filter(line => line.anomaly).map(line => ({ lot, line }))) ?? [])
-async function load(): Promise<void> {
-  const reply = await read<SaltLedgerView>('/api/salt-ledger')
-  if (reply.ok) view.value = reply.value
+async function ask(query: string): Promise<SaltLedgerView | null> {
+  const reply = await read<SaltLedgerView>(`/api/salt-ledger${query}`)
   lost.value = reply.ok ? null : reply.problem
+  return reply.ok ? reply.value : null
+}
+async function load(): Promise<void> {
+  view.value = await ask('') ?? view.value
+}
+async function older(): Promise<void> {
+  const found = await ask(`?before=${view.value!.lots.at(-1)!.code}`)
+  if (found) view.value = { ...found, lots: [...view.value!.lots, ...found.lots] }
+}
+/** One account from its first line on. */
+async function whole(code: string): Promise<void> {
+  const found = await ask(`?code=${code}`)
+  if (found) view.value = { ...view.value!, lots: view.value!.lots.map(lot => lot.code === code ? found.lots[0]! : lot) }
 }
 const print = () => window.print()
 onMounted(load)
@@ -29,7 +41,7 @@ onMounted(load)
     <PageHead title="Curing-salt ledger" sub="Each gram in and out, tied to its lot; counted every month.">
       <VBtn variant="outlined" class="floor" to="/store">Back to the Store</VBtn><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn>
     </PageHead>
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="lost && !view" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <p class="caution"><strong>Curing salt is poisonous.</strong> Locked, labelled, apart from table salt. What is missing is looked for.</p>
@@ -40,7 +52,8 @@ onMounted(load)
           <a :href="`#account-${lot.code}`"><span class="code">{{ lot.code }}</span> {{ lot.name }}</a> <StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark> <span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
         </li>
       </ul>
-      <SaltAccount v-for="lot in view.lots" :key="lot.code" :lot="lot" :now-ms="view.nowMs" />
+      <SaltAccount v-for="lot in view.lots" :key="lot.code" :lot="lot" :now-ms="view.nowMs" @whole="whole(lot.code)" />
+      <div v-if="view.more" class="no-print"><VBtn variant="outlined" class="floor" @click="older">Earlier accounts</VBtn></div>
     </div>
   </div>
 </template>

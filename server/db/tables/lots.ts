@@ -21,7 +21,9 @@ export const lots = voidableSpec('lots', {
   method: text<CureMethod>(24), purpose: text<Purpose>(8), choiceId: nullable(text(64)), firstShare: nullable(share()), waterG: nullable(grams()), waterTyped: nullable(text(64)),
   mostPickUp: nullable(share()), weighedBackG: nullable(grams()), weighedBackTyped: nullable(text(64)), afterG: nullable(grams()), afterTyped: nullable(text(64)),
   sides: nullable(json<SideShares>()), recipeRevisionId: nullable(int()),
-}, ['drainedAtMs', 'cureEndedAtMs', 'readyG', 'readyTyped', 'weighedBackG', 'weighedBackTyped', 'afterG', 'afterTyped', 'judgement'])
+  /** Nothing of it waits for anybody any more. */
+  finishedAtMs: nullable(instant()),
+}, ['finishedAtMs', 'drainedAtMs', 'cureEndedAtMs', 'readyG', 'readyTyped', 'weighedBackG', 'weighedBackTyped', 'afterG', 'afterTyped', 'judgement'])
 
 export const pieces = voidableSpec('pieces', {
   lotId: int(), number: int(), meatLotId: int(), meatPieceId: nullable(int()), greenG: grams(), greenTyped: text(64), readings: int(), bag: nullable(int()),

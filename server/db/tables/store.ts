@@ -23,7 +23,9 @@ export const meatLots = voidableSpec('meat_lots', {
   weightG: grams(), weightTyped: text(64), scaleId: nullable(int()),
   temperatureC: celsius(), temperatureTyped: text(32), thermometerId: nullable(int()), offsetC: celsius(),
   packDate: nullable(day()), state: text<MeatState>(16), checks: nullable(json<ArrivalChecks>()), note: nullable(text(500)), receivedAtMs: instant(), receivedById: int(),
-}, ['supplierLot', 'weightG', 'weightTyped', 'state'])
+  /** Nothing of it is left. */
+  finishedAtMs: nullable(instant()),
+}, ['finishedAtMs', 'supplierLot', 'weightG', 'weightTyped', 'state'])
 
 /** One cut of the knife: a delivery's meat or a piece of it divided, with what was not meat to cure. */
 export const cuttings = voidableSpec('cuttings', {
@@ -39,7 +41,8 @@ export const ingredientLots = voidableSpec('ingredient_lots', {
   nitriteFraction: share(), nitriteAs: text<NitriteCompound>(8), nitrateFraction: share(), saltFraction: share(), labelTolerance: share(),
   agentKind: nullable(text<AgentKind>(20)), nitrateAs: text<NitrateCompound>(8), sugarFraction: share(), waterFraction: share(), allergens: nullable(json<Allergen[]>()), iodised: bool(),
   openedAtMs: nullable(instant()), receivedAtMs: instant(), receivedById: int(),
-}, ['openedAtMs'])
+  finishedAtMs: nullable(instant()),
+}, ['finishedAtMs', 'openedAtMs'])
 
 /** Grams that left an ingredient lot other than into a lot, and counts: then `massG` is counted less book. */
 export const stockMoves = voidableSpec('stock_moves', {

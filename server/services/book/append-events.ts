@@ -5,6 +5,7 @@ import { sha256 } from '../../digest/sha256'
 import { indexFits } from '../../db/book-reader'
 import type { Tables } from '../../db/store'
 import type { NewEvent, Writer } from '../context'
+import { settle } from '../finish/settle'
 import { askAboutClock } from './clock'
 
 /** Writers wait for each other and their clocks differ a little; more than this is a clock that was set back. */
@@ -61,6 +62,7 @@ export async function appendEvents(
     await besides(null)
     return null
   }
+  await settle(tables, writer.nowMs)
   const touched = await tables.book.touchedText()
   const head = await tables.book.lockHead()
   askAboutClock(writer, head)

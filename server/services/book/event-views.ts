@@ -27,7 +27,8 @@ export const eventPage = async (tables: Tables, before: number | undefined): Pro
   viewsOf(tables, await tables.events.find(before === undefined ? {} : { id: { [below]: before } }, { order: [['id', 'DESC']], limit: BOOK_PAGE }))
 
 async function viewsOf(tables: Tables, events: readonly RowOf<typeof eventsTable>[]): Promise<EventView[]> {
-  const [users, voids, markAt] = await Promise.all([tables.users.find(), tables.events.find({ voidsId: events.map(event => event.id) }), loadMarks(tables)])
+  if (events.length === 0) return []
+  const [users, voids, markAt] = await Promise.all([tables.users.pick(['initials']), tables.events.pick(['voidsId', 'who', 'atMs', 'reason'], { voidsId: events.map(event => event.id) }), loadMarks(tables, Math.min(...events.map(event => event.atMs)))])
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const voidOf = new Map(voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]))
   return events.map((event) => {

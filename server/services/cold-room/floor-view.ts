@@ -1,8 +1,10 @@
+import { groupBy } from '#core/lists/group-by'
 import { MS_PER_DAY } from '#core/units/quantities'
-import type { FirstThings, FloorView } from '#shared/contracts/cold-room'
+import type { FirstThings, FloorView, RunSummary } from '#shared/contracts/cold-room'
+import type { FridgeView, LotSummary } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
-import { present } from '../../db/where'
-import { instrumentViews, loadMarks } from '../instruments/marks'
+import { present, since } from '../../db/where'
+import { instrumentBriefs, loadMarks, type MarkAt } from '../instruments/marks'
 import { lotSummaries } from '../lots/lot-summaries'
 import { freeBytes } from '../office/free-space'
 import { shopView } from '../office/office'
@@ -14,31 +16,51 @@ const RUNS_MOST = 40
 
 /** Each looked for, none counted: a shop of ten years has many. */
 async function firstThings(tables: Tables): Promise<FirstThings> {
-  const [salt, meat, pack] = await Promise.all([tables.ingredientLots.one({ kind: 'curing_salt' }), tables.meatLots.one({ state: 'in' }), tables.packs.one({})])
-  return { salt: salt !== null, meat: meat !== null, packed: pack !== null }
+  const one = { limit: 1 }
+  const [salt, meat, pack, lot] = await Promise.all([tables.ingredientLots.pick([], { kind: 'curing_salt' }, one), tables.meatLots.pick([], { state: 'in' }, one), tables.packs.pick([], {}, one), tables.lots.pick([], {}, one)])
+  return { salt: salt.length > 0, meat: meat.length > 0, packed: pack.length > 0, lot: lot.length > 0 }
 }
 
-/** The whole floor as it stands: lots, fridges and smoker runs. Today, the Cold room and the Slicing table read it. */
-export async function floorView(tables: Tables, nowMs: number, dataFolder: string | null): Promise<FloorView> {
-  const [shop, rows, fridges, runs] = await Promise.all([
-    shopView(tables), tables.lots.find({}, { order: [['id', 'ASC']] }), tables.fridges.find(),
-    tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
+/** Fridges with their readings of the last days. */
+async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: number): Promise<FridgeView[]> {
+  const fridges = await tables.fridges.find()
+  const newest = groupBy(await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
+    by: 'fridgeId', keys: fridges.map(fridge => fridge.id), where: { atMs: { [since]: new Date(nowMs - READINGS_DAYS * MS_PER_DAY) } }, order: [['atMs', 'DESC']], limit: READINGS_MOST,
+  }), reading => reading.fridgeId)
+  return fridges.map(({ id, name, thermometerId: hangsIn }) => ({
+    id, name, thermometerId: hangsIn,
+    readings: (newest.get(id) ?? []).toReversed().map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({ id: readingId, atMs, tempC, offsetC, instrument: markAt(thermometerId, atMs) })),
+  }))
+}
+
+/** Smokes: every one in the fire, and the latest. A lot that is finished was cooled. */
+async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Promise<RunSummary[]> {
+  const [unpulled, latest] = await Promise.all([tables.runs.find({ pulledAtMs: null }), tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST })])
+  const runs = [...new Map([...unpulled, ...latest].map(run => [run.id, run])).values()].toSorted((a, b) => b.id - a.id)
+  const runId = runs.map(run => run.id)
+  const inRuns = runId.length ? await tables.runPieces.pick(['runId', 'pieceId'], { runId }) : []
+  const pieces = new Map((await tables.pieces.pick(['lotId'], { id: inRuns.map(row => row.pieceId) })).map(piece => [piece.id, piece.lotId]))
+  const [codes, last] = await Promise.all([
+    tables.lots.pick(['code'], { id: [...new Set(pieces.values())] }), tables.runReadings.totals('runId', { max: ['atMs'], where: { runId } }),
   ])
-  const [markAt, instruments, store] = await Promise.all([loadMarks(tables), instrumentViews(tables, nowMs), storeConcern(tables, nowMs)])
-  const lots = await lotSummaries(tables, rows, nowMs)
-  const fridgeViews = await Promise.all(fridges.map(async ({ id, name, thermometerId: hangsIn }) => {
-    const newest = await tables.fridgeReadings.find({ fridgeId: id }, { order: [['atMs', 'DESC']], limit: READINGS_MOST })
-    const readings = newest.filter(reading => reading.atMs > nowMs - READINGS_DAYS * MS_PER_DAY).toReversed()
-    return { id, name, thermometerId: hangsIn, readings: readings.map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({ id: readingId, atMs, tempC, offsetC, instrument: markAt(thermometerId, atMs) })) }
+  const waiting = new Set(runs.filter(run => run.pulledAtMs === null).map(run => run.id))
+  const cores = new Map((await tables.runReadings.pickEach(['runId', 'coreC'], { by: 'runId', keys: [...waiting], where: { coreC: { [present]: null } }, order: [['atMs', 'DESC']], limit: 1 }))
+    .map(reading => [reading.runId, reading.coreC]))
+  const codeOf = new Map(codes.map(lot => [lot.id, lot.code]))
+  const lotsOf = groupBy(inRuns, row => row.runId)
+  const stillWarm = new Set(openLots.flatMap(lot => lot.runs.filter(run => !run.cooled).map(run => run.code)))
+  return runs.map(run => ({
+    code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last.get(run.id)?.max.atMs ?? null, lastCoreC: cores.get(run.id) ?? null,
+    cooled: !stillWarm.has(run.code), lots: [...new Set((lotsOf.get(run.id) ?? []).map(row => codeOf.get(pieces.get(row.pieceId)!)!))],
   }))
-  const runViews = await Promise.all(runs.map(async (run) => {
-    const last = await tables.runReadings.one({ runId: run.id }, { order: [['atMs', 'DESC']] })
-    const lastCore = last?.coreC === null ? await tables.runReadings.one({ runId: run.id, coreC: { [present]: null } }, { order: [['atMs', 'DESC']] }) : last
-    const mine = lots.flatMap(lot => lot.runs).filter(lotRun => lotRun.code === run.code)
-    return {
-      code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last?.atMs ?? null, lastCoreC: lastCore?.coreC ?? null,
-      cooled: mine.every(lotRun => lotRun.cooled), lots: lots.filter(lot => lot.runs.some(lotRun => lotRun.code === run.code)).map(lot => lot.code),
-    }
-  }))
-  return { first: await firstThings(tables), freeBytes: await freeBytes(dataFolder), shop, lots, fridges: fridgeViews, runs: runViews, nowMs, store, instruments: instruments.filter(one => one.inUse).map(({ id, kind, purpose, name, state, dueMs, offsetC }) => ({ id, kind, purpose, name, state, dueMs, offsetC })) }
+}
+
+/** The floor as it stands: lots that somebody still has to do with, fridges and smoker runs. Today, the Cold room and the Slicing table read it. */
+export async function floorView(tables: Tables, nowMs: number, dataFolder: string | null): Promise<FloorView> {
+  const [shop, rows, markAt, instruments, store, first, free] = await Promise.all([
+    shopView(tables), tables.lots.find({ finishedAtMs: null }, { order: [['id', 'ASC']] }), loadMarks(tables, nowMs - READINGS_DAYS * MS_PER_DAY), instrumentBriefs(tables, nowMs),
+    storeConcern(tables, nowMs), firstThings(tables), freeBytes(dataFolder),
+  ])
+  const [lots, fridges] = await Promise.all([lotSummaries(tables, rows, nowMs), fridgeViews(tables, markAt, nowMs)])
+  return { first, freeBytes: free, shop, lots, fridges, runs: await runSummaries(tables, lots), nowMs, store, instruments }
 }

@@ -8,17 +8,18 @@ import { notFound, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { readWith } from '../instruments/read-with'
 
-type LotRow = RowOf<typeof lotsTable>
+const IN_FRIDGE = ['code', 'rubbedAtMs'] as const
+type InFridge = Pick<RowOf<typeof lotsTable>, 'id' | (typeof IN_FRIDGE)[number]>
 
 /** Lots lying in a fridge: rubbed into it and not yet packed. */
-async function lotsIn(ctx: WriteContext, fridgeId: number) {
-  const lots = await ctx.tables.lots.find({ fridgeId })
-  const packed = new Set(lots.length ? (await ctx.tables.packs.find({ lotId: lots.map(lot => lot.id) })).map(pack => pack.lotId) : [])
+async function lotsIn(ctx: WriteContext, fridgeId: number): Promise<InFridge[]> {
+  const lots = await ctx.tables.lots.pick(IN_FRIDGE, { fridgeId, finishedAtMs: null })
+  const packed = lots.length ? await ctx.tables.packs.totals('lotId', { where: { lotId: lots.map(lot => lot.id) } }) : new Map()
   return lots.filter(lot => !packed.has(lot.id))
 }
 
 /** Looks at every lot in the fridge since it was rubbed, or since the owner last decided, and holds those kept too warm. */
-export async function checkFridge(ctx: WriteContext, fridgeId: number, known?: readonly LotRow[]): Promise<FridgeVerdict> {
+export async function checkFridge(ctx: WriteContext, fridgeId: number, known?: readonly InFridge[]): Promise<FridgeVerdict> {
   const lots = known ?? await lotsIn(ctx, fridgeId)
   const decisions = lots.length ? await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id), reason: 'fridge_warm' }) : []
   const looked = lots.map(lot => ({ lot, sinceMs: Math.max(lot.rubbedAtMs, ...decisions.filter(hold => hold.lotId === lot.id).map(hold => hold.disposedAtMs ?? 0)) }))

@@ -5,13 +5,16 @@ import { refuse, type Answer } from '../context'
 import { cleanName } from './clean-name'
 import { sniffMime } from './sniff-mime'
 
+/** All but the content. */
+const VIEWED = ['sha256', 'name', 'mime', 'bytes'] as const
+
 /** Keeps a photo or a certificate whole. The same bytes are kept once; what they are is read from them, not from their name. */
 export async function keepFile(tables: Tables, file: { name: string, content: Buffer }, who: { byId: number, nowMs: number }): Promise<Answer<FileView>> {
   if (file.content.length === 0) return refuse('file_empty')
   const mime = sniffMime(file.content)
   if (mime === null) return refuse('file_kind')
   const digest = sha256(file.content)
-  const known = await tables.files.one({ sha256: digest })
+  const [known] = await tables.files.pick(VIEWED, { sha256: digest }, { limit: 1 })
   if (known) return { ok: true, value: view(known) }
   const row = { sha256: digest, mime, name: cleanName(file.name, mime), bytes: file.content.length }
   const id = await tables.files.insert({ ...row, content: file.content, atMs: who.nowMs, byId: who.byId })
@@ -30,6 +33,6 @@ export async function knownFile(tables: Tables, id: number | null): Promise<bool
 
 /** Files by id, without their content. */
 export async function fileViews(tables: Tables, ids: readonly number[]): Promise<Map<number, FileView>> {
-  const rows = ids.length ? await tables.files.find({ id: [...new Set(ids)] }) : []
+  const rows = ids.length ? await tables.files.pick(VIEWED, { id: [...new Set(ids)] }) : []
   return new Map(rows.map(row => [row.id, view(row)]))
 }

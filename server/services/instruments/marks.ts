@@ -1,19 +1,40 @@
 import { stateAt } from '#core/instruments/instrument-state'
+import { groupBy } from '#core/lists/group-by'
+import type { InstrumentBrief } from '#shared/contracts/cold-room'
 import type { InstrumentMark, InstrumentView } from '#shared/contracts/instruments'
 import type { ScaleView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
+import { below, since } from '../../db/where'
 
 /** How an instrument stood at a moment; null when no instrument was named. */
 export type MarkAt = (instrumentId: number | null, atMs: number) => InstrumentMark | null
 
-/** Reads the instruments once; the answer then works for any number of readings. */
-export async function loadMarks(tables: Tables): Promise<MarkAt> {
-  const [instruments, checks] = await Promise.all([tables.instruments.find(), tables.instrumentChecks.find()])
-  const known = new Map(instruments.map(one => [one.id, { ...one, checks: checks.filter(check => check.instrumentId === one.id) }]))
+/** Checks of all instruments that say how each stood from a moment on: those since, and the last one before. */
+async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: number) {
+  const columns = ['instrumentId', 'atMs', 'passed'] as const
+  const [later, before] = await Promise.all([
+    tables.instrumentChecks.pick(columns, { atMs: { [since]: new Date(sinceMs) } }),
+    tables.instrumentChecks.pickEach(columns, { by: 'instrumentId', keys: ids, where: { atMs: { [below]: new Date(sinceMs) } }, order: [['atMs', 'DESC'], ['id', 'DESC']], limit: 1 }),
+  ])
+  return groupBy([...before, ...later], check => check.instrumentId)
+}
+
+/** Reads the instruments once; the answer then works for any number of readings from a moment on. */
+export async function loadMarks(tables: Tables, sinceMs: number): Promise<MarkAt> {
+  const instruments = await tables.instruments.pick(['name', 'everyDays'])
+  const checks = await checksFrom(tables, instruments.map(one => one.id), sinceMs)
+  const known = new Map(instruments.map(one => [one.id, one]))
   return (id, atMs) => {
     const one = id === null ? undefined : known.get(id)
-    return one ? { id: one.id, name: one.name, state: stateAt(one.checks, one.everyDays, atMs).state } : null
+    return one ? { id: one.id, name: one.name, state: stateAt(checks.get(one.id) ?? [], one.everyDays, atMs).state } : null
   }
+}
+
+/** Instruments in use, as the floor chooses them. */
+export async function instrumentBriefs(tables: Tables, nowMs: number): Promise<InstrumentBrief[]> {
+  const instruments = await tables.instruments.find({ inUse: true }, { order: [['id', 'ASC']] })
+  const checks = await checksFrom(tables, instruments.map(one => one.id), nowMs)
+  return instruments.map(({ id, kind, purpose, name, everyDays, offsetC }) => ({ id, kind, purpose, name, offsetC, ...stateAt(checks.get(id) ?? [], everyDays, nowMs) }))
 }
 
 /** Every instrument with its checks, newest first. */
@@ -21,8 +42,9 @@ export async function instrumentViews(tables: Tables, nowMs: number): Promise<In
   const [instruments, checks, users] = await Promise.all([
     tables.instruments.find({}, { order: [['id', 'ASC']] }), tables.instrumentChecks.find({}, { order: [['id', 'DESC']] }), tables.users.find(),
   ])
+  const checksOf = groupBy(checks, check => check.instrumentId)
   return instruments.map((one) => {
-    const mine = checks.filter(check => check.instrumentId === one.id)
+    const mine = checksOf.get(one.id) ?? []
     return {
       ...one, ...stateAt(mine, one.everyDays, nowMs),
       checks: mine.map(({ id, method, referenceValue, readValue, readTyped, errorValue, passed, offsetC, atMs, byId, note }) => ({
@@ -35,6 +57,7 @@ export async function instrumentViews(tables: Tables, nowMs: number): Promise<In
 
 /** Scales in use, with how they stand now. */
 export async function scaleViews(tables: Tables, nowMs: number): Promise<ScaleView[]> {
-  const [scales, markAt] = await Promise.all([tables.instruments.find({ kind: 'scale', inUse: true }, { order: [['id', 'ASC']] }), loadMarks(tables)])
-  return scales.map(scale => ({ id: scale.id, name: scale.name, purpose: scale.purpose!, readabilityG: scale.readability, state: markAt(scale.id, nowMs)!.state }))
+  const scales = (await instrumentBriefs(tables, nowMs)).filter(one => one.kind === 'scale')
+  const readability = new Map((await tables.instruments.pick(['readability'], { kind: 'scale' })).map(one => [one.id, one.readability]))
+  return scales.map(scale => ({ id: scale.id, name: scale.name, purpose: scale.purpose!, readabilityG: readability.get(scale.id)!, state: scale.state }))
 }

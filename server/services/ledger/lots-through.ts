@@ -5,30 +5,30 @@ import type { Tables } from '../../db/store'
 export async function lotsThrough(tables: Tables, code: string): Promise<number[] | null> {
   switch (readCode(code)?.kind) {
     case 'lot': {
-      const lot = await tables.lots.one({ code })
+      const lot = (await tables.lots.pick([], { code }))[0] ?? null
       return lot && [lot.id]
     }
     case 'delivery': {
       const delivery = await tables.deliveries.one({ code })
-      const meat = delivery && await tables.meatLots.find({ deliveryId: delivery.id })
-      return meat && (await tables.pieces.find({ meatLotId: meat.map(lot => lot.id) })).map(piece => piece.lotId)
+      const meat = delivery && await tables.meatLots.pick([], { deliveryId: delivery.id })
+      return meat && (await tables.pieces.pick(['lotId'], { meatLotId: meat.map(lot => lot.id) })).map(piece => piece.lotId)
     }
     case 'meat': {
       const meat = await tables.meatLots.one({ code })
-      return meat && (await tables.pieces.find({ meatLotId: meat.id })).map(piece => piece.lotId)
+      return meat && (await tables.pieces.pick(['lotId'], { meatLotId: meat.id })).map(piece => piece.lotId)
     }
     case 'ingredient': {
       const ingredient = await tables.ingredientLots.one({ code })
       if (!ingredient) return null
       // What went into a bulk mix goes wherever the mix goes.
-      const mixes = await tables.mixParts.find({ ingredientLotId: ingredient.id })
-      return (await tables.lotIngredients.find({ ingredientLotId: [ingredient.id, ...mixes.map(part => part.mixLotId)] })).map(part => part.lotId)
+      const mixes = await tables.mixParts.pick(['mixLotId'], { ingredientLotId: ingredient.id })
+      return (await tables.lotIngredients.pick(['lotId'], { ingredientLotId: [ingredient.id, ...mixes.map(part => part.mixLotId)] })).map(part => part.lotId)
     }
     case 'run': {
       const run = await tables.runs.one({ code })
       if (!run) return null
-      const inRun = await tables.runPieces.find({ runId: run.id })
-      return (await tables.pieces.find({ id: inRun.map(row => row.pieceId) })).map(piece => piece.lotId)
+      const inRun = await tables.runPieces.pick(['pieceId'], { runId: run.id })
+      return (await tables.pieces.pick(['lotId'], { id: inRun.map(row => row.pieceId) })).map(piece => piece.lotId)
     }
     case 'pack': {
       const pack = await tables.packs.one({ code })

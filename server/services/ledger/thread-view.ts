@@ -4,53 +4,80 @@ import type { Tables } from '../../db/store'
 import { notFound, type Answer } from '../context'
 import { lotsThrough } from './lots-through'
 
+const partyCode = (id: number): string => `party-${id}`
+const byId = <R extends { id: number }>(rows: readonly R[]): Map<number, R> => new Map(rows.map(row => [row.id, row]))
+
+/** Packs as knots: bundled by lot and customer; one that was asked for stands by itself. */
+async function packNodes(tables: Tables, lotIds: readonly number[], lotCode: (id: number) => string, asked: string) {
+  const [single] = await tables.packs.pick(['lotId', 'kind', 'netG', 'packedOn', 'dispatchId'], { code: asked })
+  if (single) {
+    const dispatch = single.dispatchId === null ? null : await tables.dispatches.one({ id: single.dispatchId })
+    const node: ThreadNodeView = { code: asked, kind: 'pack', title: single.kind, detail: `packed ${single.packedOn}`, massG: single.netG, held: false, packs: 1 }
+    return [{ node, lotId: single.lotId, customerId: dispatch?.customerId ?? null }]
+  }
+  return (await tables.thread.bundlesOf(lotIds)).map(({ lotId, customerId, packs, massG, firstCode, lastCode }) => {
+    const code = packs === 1 ? firstCode : `${lotCode(lotId)} ${customerId === null ? 'unsent' : partyCode(customerId)}`
+    const node: ThreadNodeView = { code, kind: 'pack', title: packs === 1 ? 'pack' : `${packs} packs`, detail: '', massG, held: false, packs, firstCode, lastCode }
+    return { node, lotId, customerId }
+  })
+}
+
+/** What came in: the meat and ingredients of lots, with what bulk mixes were made of; where no lot has any, the code's own. */
+async function cameIn(tables: Tables, lotIds: readonly number[], code: string) {
+  const [fromMeat, used] = await Promise.all([tables.thread.meatOf(lotIds), tables.lotIngredients.pick(['lotId', 'ingredientLotId'], { lotId: lotIds })])
+  const columns = ['code', 'supplierId', 'supplierLot'] as const
+  const [meat, direct] = await Promise.all([
+    tables.meatLots.pick([...columns, 'cut', 'weightG'], fromMeat.length ? { id: [...new Set(fromMeat.map(row => row.meatLotId))] } : { code }),
+    tables.ingredientLots.pick([...columns, 'name', 'amountG'], used.length ? { id: [...new Set(used.map(part => part.ingredientLotId))] } : { code }),
+  ])
+  const mixed = direct.length ? await tables.mixParts.pick(['mixLotId', 'ingredientLotId'], { mixLotId: direct.map(lot => lot.id) }) : []
+  const known = byId(direct)
+  const more = mixed.map(part => part.ingredientLotId).filter(id => !known.has(id))
+  const parts = more.length ? await tables.ingredientLots.pick([...columns, 'name', 'amountG'], { id: [...new Set(more)] }) : []
+  return { fromMeat, used, meat, ingredients: [...direct, ...parts], mixed }
+}
+
 /**
  * Everything behind and before a code, from suppliers to customers. Only lots that the code itself touches are read, so
  * two lots that share a smoke do not look as if one were in the other's packs.
  */
 export async function threadView(tables: Tables, code: string): Promise<Answer<ThreadView>> {
-  const lotIds = await lotsThrough(tables, code)
-  if (lotIds === null) return notFound('no_such_code', { code })
-  const [lots, pieces, used, packs, holds] = await Promise.all([
-    tables.lots.find({ id: lotIds }), tables.pieces.find({ lotId: lotIds }), tables.lotIngredients.find({ lotId: lotIds }),
-    tables.packs.find({ lotId: lotIds }), tables.holds.find({ lotId: lotIds, disposition: null }),
+  const through = await lotsThrough(tables, code)
+  if (through === null) return notFound('no_such_code', { code })
+  const lotIds = [...new Set(through)]
+  const [lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
+    tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }), cameIn(tables, lotIds, code), tables.thread.runsOf(lotIds), tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
   ])
-  const runPieces = await tables.runPieces.find({ pieceId: pieces.map(piece => piece.id) })
-  const own = { code }
-  const [meat, direct, runs, dispatches] = await Promise.all([
-    tables.meatLots.find({ id: pieces.map(piece => piece.meatLotId) }).then(async rows => rows.length ? rows : tables.meatLots.find(own)),
-    tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }).then(async rows => rows.length ? rows : tables.ingredientLots.find(own)),
-    tables.runs.find({ id: runPieces.map(row => row.runId) }), tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
+  const lot = byId(lots)
+  const lotCode = (id: number) => lot.get(id)!.code
+  const packs = await packNodes(tables, lotIds, lotCode, code)
+  const [runs, parties] = await Promise.all([
+    tables.runs.pick(['code', 'smoker', 'outcome'], { id: [...new Set(inRuns.map(row => row.runId))] }),
+    tables.parties.pick(['kind', 'name'], { id: [...new Set([...[...meat, ...ingredients].map(row => row.supplierId), ...packs.flatMap(pack => pack.customerId ?? [])])] }),
   ])
-  const mixed = await tables.mixParts.find({ mixLotId: direct.map(lot => lot.id) })
-  const known = new Set(direct.map(lot => lot.id))
-  const ingredients = [...direct, ...await tables.ingredientLots.find({ id: mixed.map(part => part.ingredientLotId).filter(id => !known.has(id)) })]
-  const parties = await tables.parties.find({ id: [...meat, ...ingredients].map(lot => lot.supplierId).concat(dispatches.map(d => d.customerId)) })
-  const codeOf = <R extends { id: number, code: string }>(rows: readonly R[], id: number) => rows.find(row => row.id === id)!.code
-  const partyCode = (id: number) => `party-${id}`
-  const name = (id: number) => parties.find(party => party.id === id)!.name
-  const runsOf = (lotId: number) => [...new Set(runPieces
-    .filter(row => pieces.some(piece => piece.id === row.pieceId && piece.lotId === lotId)).map(row => codeOf(runs, row.runId)))]
+  const [meatById, ingredientById, run, party] = [byId(meat), byId(ingredients), byId(runs), byId(parties)]
+  const heldLots = new Set(held.map(hold => hold.lotId))
+  const greenG = new Map<number, number>()
+  for (const row of fromMeat) greenG.set(row.lotId, (greenG.get(row.lotId) ?? 0) + row.greenG)
+  const runsOfLot = new Map<number, string[]>()
+  for (const row of inRuns) runsOfLot.set(row.lotId, [...runsOfLot.get(row.lotId) ?? [], run.get(row.runId)!.code])
 
   const nodes: ThreadNodeView[] = [
     ...parties.map(p => ({ code: partyCode(p.id), kind: p.kind, title: p.name, detail: '', massG: null, held: false })),
-    ...meat.map(m => ({ code: m.code, kind: 'meat' as const, title: m.cut, detail: `${name(m.supplierId)}, lot ${m.supplierLot}`, massG: m.weightG, held: false })),
-    ...ingredients.map(n => ({ code: n.code, kind: 'ingredient' as const, title: n.name, detail: `${name(n.supplierId)}, lot ${n.supplierLot}`, massG: n.amountG, held: false })),
-    ...lots.map(lot => ({
-      code: lot.code, kind: 'lot' as const, title: lot.cut, detail: `rubbed ${lot.rubbedOn}`,
-      massG: pieces.filter(piece => piece.lotId === lot.id).reduce((sum, piece) => sum + piece.greenG, 0), held: holds.some(hold => hold.lotId === lot.id),
-    })),
-    ...runs.map(run => ({ code: run.code, kind: 'run' as const, title: run.smoker, detail: run.outcome ?? '', massG: null, held: false })),
-    ...packs.map(pack => ({ code: pack.code, kind: 'pack' as const, title: pack.kind, detail: `packed ${pack.packedOn}`, massG: pack.netG, held: false })),
+    ...meat.map(m => ({ code: m.code, kind: 'meat' as const, title: m.cut, detail: `${party.get(m.supplierId)!.name}, lot ${m.supplierLot}`, massG: m.weightG, held: false })),
+    ...ingredients.map(n => ({ code: n.code, kind: 'ingredient' as const, title: n.name, detail: `${party.get(n.supplierId)!.name}, lot ${n.supplierLot}`, massG: n.amountG, held: false })),
+    ...lots.map(l => ({ code: l.code, kind: 'lot' as const, title: l.cut, detail: `rubbed ${l.rubbedOn}`, massG: greenG.get(l.id) ?? 0, held: heldLots.has(l.id) })),
+    ...runs.map(r => ({ code: r.code, kind: 'run' as const, title: r.smoker, detail: r.outcome ?? '', massG: null, held: false })),
+    ...packs.map(pack => pack.node),
   ]
   const links: ThreadLink[] = [
-    ...[...meat, ...ingredients].map(lot => ({ from: partyCode(lot.supplierId), to: lot.code })),
-    ...pieces.map(piece => ({ from: codeOf(meat, piece.meatLotId), to: codeOf(lots, piece.lotId) })),
-    ...used.map(part => ({ from: codeOf(ingredients, part.ingredientLotId), to: codeOf(lots, part.lotId) })),
-    ...mixed.map(part => ({ from: codeOf(ingredients, part.ingredientLotId), to: codeOf(ingredients, part.mixLotId) })),
-    ...lots.flatMap(lot => runsOf(lot.id).map(run => ({ from: lot.code, to: run }))),
-    ...packs.flatMap(pack => (runsOf(pack.lotId).length ? runsOf(pack.lotId) : [codeOf(lots, pack.lotId)]).map(from => ({ from, to: pack.code }))),
-    ...packs.flatMap(pack => dispatches.filter(d => d.id === pack.dispatchId).map(d => ({ from: pack.code, to: partyCode(d.customerId) }))),
+    ...[...meat, ...ingredients].map(row => ({ from: partyCode(row.supplierId), to: row.code })),
+    ...fromMeat.map(row => ({ from: meatById.get(row.meatLotId)!.code, to: lotCode(row.lotId) })),
+    ...used.map(part => ({ from: ingredientById.get(part.ingredientLotId)!.code, to: lotCode(part.lotId) })),
+    ...mixed.map(part => ({ from: ingredientById.get(part.ingredientLotId)!.code, to: ingredientById.get(part.mixLotId)!.code })),
+    ...inRuns.map(row => ({ from: lotCode(row.lotId), to: run.get(row.runId)!.code })),
+    ...packs.flatMap(pack => (runsOfLot.get(pack.lotId) ?? [lotCode(pack.lotId)]).map(from => ({ from, to: pack.node.code }))),
+    ...packs.flatMap(pack => pack.customerId === null ? [] : [{ from: pack.node.code, to: partyCode(pack.customerId) }]),
   ]
   const { back, forth } = threadFrom(code, links)
   const reached = new Set([code, ...back, ...forth])

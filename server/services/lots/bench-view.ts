@@ -6,12 +6,12 @@ import { scaleViews } from '../instruments/marks'
 import { shopView } from '../office/office'
 import { recipeViews } from '../recipes/recipes'
 import { rulesInForce } from '../rules/rule-sets'
-import { storeView } from '../store/store-view'
+import { inStock } from '../store/store-view'
 
 /** All the Bench needs to work out a cure without asking again. */
 export async function benchView(tables: Tables, nowMs: number): Promise<BenchView> {
   const [shop, rules, store, scales, fridges, recipes, cards] = await Promise.all([
-    shopView(tables), rulesInForce(tables), storeView(tables), scaleViews(tables, nowMs), tables.fridges.find(), recipeViews(tables), openCards(tables),
+    shopView(tables), rulesInForce(tables), inStock(tables), scaleViews(tables, nowMs), tables.fridges.find(), recipeViews(tables), openCards(tables),
   ])
   return { shop, rules, meat: store.meat, ingredients: store.ingredients, scales, fridges, recipes: recipes.filter(recipe => !recipe.retired), cards, today: localDay(nowMs, shop.zone) }
 }

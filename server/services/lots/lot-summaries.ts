@@ -1,4 +1,5 @@
 import { THERMOMETER_RIGHT_C } from '#core/instruments/check-instrument'
+import { groupBy } from '#core/lists/group-by'
 import { isCold, judgeHeats } from '#core/smoke/heats'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
@@ -8,16 +9,6 @@ import { waitingForSecond } from './second-due'
 import { groupsOf, heatOf, ruleOf } from '../smoke/heat-groups'
 
 type LotRow = RowOf<typeof lots>
-
-const groupBy = <R, K>(rows: readonly R[], key: (row: R) => K): Map<K, R[]> => {
-  const groups = new Map<K, R[]>()
-  for (const row of rows) {
-    const group = groups.get(key(row))
-    if (group) group.push(row)
-    else groups.set(key(row), [row])
-  }
-  return groups
-}
 
 async function runsOf(tables: Tables, pieceIds: number[]) {
   const runPieces = await tables.runPieces.find({ pieceId: pieceIds })
@@ -36,25 +27,25 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: number): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
-  const [pieces, turns, holds, packs, fridges, users] = await Promise.all([
+  const [pieces, turns, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
-    tables.holds.find({ lotId }), tables.packs.find({ lotId }), tables.fridges.find(), tables.users.find(),
+    tables.holds.find({ lotId }), tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }), tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
+    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId } }), tables.fridges.find(), tables.users.pick(['initials']),
   ])
-  const offcuts = groupBy(await tables.offcuts.find({ lotId }), offcut => offcut.lotId)
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
   const second = groupBy(twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [], part => part.lotId)
-  const meat = await tables.meatLots.find({ id: [...new Set(pieces.map(piece => piece.meatLotId))] })
+  const meat = await tables.meatLots.pick(['code'], { id: [...new Set(pieces.map(piece => piece.meatLotId))] })
   const { ofPiece, runs, heats } = await runsOf(tables, pieces.map(piece => piece.id))
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
-  const of = { pieces: groupBy(pieces, p => p.lotId), turns: groupBy(turns, t => t.lotId), holds: groupBy(holds, h => h.lotId), packs: groupBy(packs, p => p.lotId) }
+  const of = { pieces: groupBy(pieces, p => p.lotId), turns: groupBy(turns, t => t.lotId), holds: groupBy(holds, h => h.lotId) }
   return rows.map((lot): LotSummary => {
     const mine = of.pieces.get(lot.id) ?? []
-    const myPacks = of.packs.get(lot.id) ?? []
+    const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
     const coolingOpen = new Set(groupsOf(mine.flatMap(piece => ofPiece.get(piece.id) ?? []), runs)
       .flatMap(group => judgeHeats({ heats: group.map(run => heats.get(run.id)!), rule: ruleOf(lot), saltOnly: lot.saltOnly, errorC: THERMOMETER_RIGHT_C, nowMs }).coolingOpen))
-    const outG = [...myPacks.map(pack => pack.netG), ...(offcuts.get(lot.id) ?? []).map(offcut => offcut.massG)].reduce((sum, massG) => sum + massG, 0)
+    const outG = packsG + (offcuts.get(lot.id)?.sum.massG ?? 0)
     return {
       code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly, method: lot.method,
       fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name, fridgeId: lot.fridgeId,
@@ -71,8 +62,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
         cooled: run.pulledAtMs !== null && !coolingOpen.has(run.code), cold: isCold(heats.get(run.id)!), pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
       })),
       leftG: lot.readyG === null ? null : Math.max(0, lot.readyG - outG),
-      packsG: myPacks.reduce((sum, pack) => sum + pack.netG, 0), packs: myPacks.length,
-      unsent: myPacks.filter(pack => pack.dispatchId === null).length,
+      packsG, packs: packed, unsent: unsent.get(lot.id)?.count ?? 0,
     }
   })
 }

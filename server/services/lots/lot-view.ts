@@ -27,7 +27,7 @@ export async function lotView(tables: Tables, code: string, nowMs: number): Prom
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
     tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
   ])
-  const markAt = await loadMarks(tables)
+  const markAt = await loadMarks(tables, row.rubbedAtMs)
   const residual = await residualOf(tables, row)
   const customers = await tables.parties.find({ id: dispatches.map(dispatch => dispatch.customerId) })
   return {

@@ -1,6 +1,7 @@
 import type { OfficeView } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
 import type { Tables } from '../../db/store'
+import { since } from '../../db/where'
 import { instrumentViews } from '../instruments/marks'
 import { rulesInForce } from '../rules/rule-sets'
 import { shopView } from './office'
@@ -10,8 +11,8 @@ import { CSV_TABLES } from './take-along'
 async function deviceViews(tables: Tables, reader: { person: SignedIn, sessionId: number, nowMs: number }): Promise<DeviceView[]> {
   const { sessionId, nowMs } = reader
   const whose = reader.person.role === 'owner' ? {} : { userId: reader.person.id }
-  const [sessions, users] = await Promise.all([tables.sessions.find({ endedAtMs: null, ...whose }, { order: [['id', 'DESC']] }), tables.users.find()])
-  return sessions.filter(session => session.endsAtMs > nowMs).map(({ id, station, shared, userId, startedAtMs, endsAtMs }) =>
+  const [sessions, users] = await Promise.all([tables.sessions.find({ endedAtMs: null, endsAtMs: { [since]: new Date(nowMs) }, ...whose }, { order: [['id', 'DESC']] }), tables.users.find()])
+  return sessions.map(({ id, station, shared, userId, startedAtMs, endsAtMs }) =>
     ({ id, station, shared, startedAtMs, endsAtMs, own: userId === reader.person.id, who: users.find(user => user.id === userId)!.name, thisOne: id === sessionId }))
 }
 

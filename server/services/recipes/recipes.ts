@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { groupBy } from '#core/lists/group-by'
 import type { Recipe, recipeFile, recipeInput, recipeRetireInput, RecipeView } from '#shared/contracts/recipes'
 import type { Tables } from '../../db/store'
 import { nextCode } from '../book/next-code'
@@ -9,15 +10,25 @@ import { notFound, refuse, type Answer, type WriteContext } from '../context'
 const asText = (value: unknown): string => JSON.stringify(value, (_key, v: unknown) =>
   v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).toSorted(([a], [b]) => a < b ? -1 : 1)) : v)
 
-/** The recipe book, newest revision first, each with the lots that were made by it. */
+/** Of the lots made by a revision, the latest that are named. */
+const LOTS_NAMED = 8
+
+/** The recipe book, newest revision first, each with how many lots were made by it, and the latest. */
 export async function recipeViews(tables: Tables): Promise<RecipeView[]> {
-  const [recipes, revisions, users, lots] = await Promise.all([
-    tables.recipes.find({}, { order: [['name', 'ASC']] }), tables.recipeRevisions.find({}, { order: [['number', 'DESC']] }), tables.users.find(), tables.lots.find(),
+  const [recipes, revisions, users] = await Promise.all([
+    tables.recipes.find({}, { order: [['name', 'ASC']] }), tables.recipeRevisions.find({}, { order: [['number', 'DESC']] }), tables.users.pick(['initials']),
   ])
+  const keys = revisions.map(revision => revision.id)
+  const [made, latest] = await Promise.all([
+    tables.lots.totals('recipeRevisionId', { where: { recipeRevisionId: keys } }), tables.lots.pickEach(['code', 'recipeRevisionId'], { by: 'recipeRevisionId', keys, order: [['id', 'DESC']], limit: LOTS_NAMED }),
+  ])
+  const lotsOf = groupBy(latest, lot => lot.recipeRevisionId)
+  const initials = new Map(users.map(user => [user.id, user.initials]))
+  const revisionsOf = groupBy(revisions, revision => revision.recipeId)
   return recipes.map(({ id, code, name, retired }) => ({
-    code, name, retired, revisions: revisions.filter(revision => revision.recipeId === id).map(({ id: revisionId, number, content, note, atMs, byId }) => ({
-      id: revisionId, number, recipe: content, note, atMs, by: users.find(user => user.id === byId)!.initials,
-      lots: lots.filter(lot => lot.recipeRevisionId === revisionId).map(lot => lot.code),
+    code, name, retired, revisions: (revisionsOf.get(id) ?? []).map(({ id: revisionId, number, content, note, atMs, byId }) => ({
+      id: revisionId, number, recipe: content, note, atMs, by: initials.get(byId)!,
+      made: made.get(revisionId)?.count ?? 0, lots: (lotsOf.get(revisionId) ?? []).map(lot => lot.code),
     })),
   }))
 }

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '#core/units/quantities'
 import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
@@ -28,7 +29,7 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
     lotsOfRun({ tables }, run.id), tables.runReadings.find({ runId: run.id }, { order: [['atMs', 'ASC']] }),
     tables.users.find(), eventsAbout(tables, code), theShop(tables),
   ])
-  const markAt = await loadMarks(tables)
+  const markAt = await loadMarks(tables, run.startedAtMs - MS_PER_HOUR)
   const judged = new Map(await Promise.all(lots.map(async lot => [lot.id, await judgedOf(tables, lot, code, nowMs)] as const)))
   const holds = await tables.holds.find({ lotId: lots.map(lot => lot.id), disposition: null })
   const nameOf = (id: number | null) => users.find(user => user.id === id)?.name ?? null

@@ -1,12 +1,14 @@
 import { localDay } from '#core/calendar/local-day'
 import type { CuringAgent } from '#core/cure/agent'
-import { ROLE_OF_KIND, type IngredientView, type StoreView } from '#shared/contracts/store'
+import { ROLE_OF_KIND, STORE_PAGE, type IngredientView, type StorePage, type StoreView } from '#shared/contracts/store'
+import { groupBy } from '#core/lists/group-by'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
+import { below, present } from '../../db/where'
 import { fileViews } from '../files/keep-file'
-import { loadMarks } from '../instruments/marks'
 import { theShop } from '../office/office'
+import { ingredientSums } from './ingredient-sums'
 import { meatViews } from './meat-views'
 
 /** What an ingredient lot is as a curing agent: curing salt or a bulk mix; null for the rest. */
@@ -17,34 +19,61 @@ export const agentOf = (lot: RowOf<typeof ingredientLots>): CuringAgent | null =
       nitrateAs: lot.nitrateAs, saltFraction: lot.saltFraction, sugarFraction: lot.sugarFraction, labelTolerance: lot.labelTolerance,
     }
 
-const sumBy = <R>(rows: readonly R[], key: (row: R) => number, massG: (row: R) => number): Map<number, number> => {
-  const sums = new Map<number, number>()
-  for (const row of rows) sums.set(key(row), (sums.get(key(row)) ?? 0) + massG(row))
-  return sums
-}
+type IngredientRow = RowOf<typeof ingredientLots>
 
-async function ingredientViews(tables: Tables, names: ReadonlyMap<number, string>, zone: string): Promise<IngredientView[]> {
-  const [ingredients, used, moves, mixed] = await Promise.all([
-    tables.ingredientLots.find({}, { order: [['id', 'DESC']] }), tables.lotIngredients.find(), tables.stockMoves.find(), tables.mixParts.find(),
+/** Ingredient lots with what has been used of them, in the order of the rows given. */
+export async function ingredientViews(tables: Tables, rows: readonly IngredientRow[]): Promise<IngredientView[]> {
+  if (rows.length === 0) return []
+  const mixes = rows.filter(lot => lot.kind === 'mix').map(lot => lot.id)
+  const [sums, parts, files, suppliers, shop] = await Promise.all([
+    ingredientSums(tables, rows.map(lot => lot.id)), mixes.length ? tables.mixParts.find({ mixLotId: mixes }) : [], fileViews(tables, rows.flatMap(lot => lot.certificateFileId ?? [])),
+    tables.parties.pick(['name'], { id: rows.map(lot => lot.supplierId) }), theShop(tables),
   ])
-  const files = await fileViews(tables, ingredients.flatMap(lot => lot.certificateFileId ?? []))
-  const byId = new Map(ingredients.map(lot => [lot.id, lot]))
-  const usedG = sumBy([...used.map(row => ({ ...row, massG: row.weighedG })), ...mixed], row => row.ingredientLotId, row => row.massG)
-  const movedG = sumBy(moves, move => move.ingredientLotId, move => move.kind === 'count' ? -move.massG : move.massG)
-  return ingredients.map(lot => ({
-    code: lot.code, kind: lot.kind, name: lot.name, supplier: names.get(lot.supplierId)!, supplierLot: lot.supplierLot,
-    amountG: lot.amountG, usedG: usedG.get(lot.id) ?? 0, leftG: lot.amountG - (usedG.get(lot.id) ?? 0) - (movedG.get(lot.id) ?? 0),
-    bestBefore: lot.bestBefore, certificate: lot.certificate, certificateFile: files.get(lot.certificateFileId ?? 0) ?? null,
-    agent: agentOf(lot), openedAtMs: lot.openedAtMs, receivedAtMs: lot.receivedAtMs,
-    agentKind: lot.agentKind, composition: { saltFraction: lot.saltFraction, sugarFraction: lot.sugarFraction, waterFraction: lot.waterFraction }, allergens: lot.allergens ?? [], iodised: lot.iodised,
-    parts: mixed.filter(part => part.mixLotId === lot.id).map(part => ({ code: byId.get(part.ingredientLotId)!.code, name: byId.get(part.ingredientLotId)!.name, massG: part.massG })),
-    spicedOn: mixed.some(part => part.mixLotId === lot.id && part.role === 'spice') ? localDay(lot.receivedAtMs, zone) : null,
-  }))
+  const named = new Map((parts.length ? await tables.ingredientLots.pick(['code', 'name'], { id: parts.map(part => part.ingredientLotId) }) : []).map(lot => [lot.id, lot]))
+  const names = new Map(suppliers.map(party => [party.id, party.name]))
+  const partsOf = groupBy(parts, part => part.mixLotId)
+  return rows.map((lot) => {
+    const mine = partsOf.get(lot.id) ?? []
+    return {
+      code: lot.code, kind: lot.kind, name: lot.name, supplier: names.get(lot.supplierId)!, supplierLot: lot.supplierLot,
+      amountG: lot.amountG, usedG: sums.usedG(lot.id), leftG: lot.amountG - sums.outG(lot.id),
+      bestBefore: lot.bestBefore, certificate: lot.certificate, certificateFile: files.get(lot.certificateFileId ?? 0) ?? null,
+      agent: agentOf(lot), openedAtMs: lot.openedAtMs, receivedAtMs: lot.receivedAtMs,
+      agentKind: lot.agentKind, composition: { saltFraction: lot.saltFraction, sugarFraction: lot.sugarFraction, waterFraction: lot.waterFraction }, allergens: lot.allergens ?? [], iodised: lot.iodised,
+      parts: mine.map(part => ({ code: named.get(part.ingredientLotId)!.code, name: named.get(part.ingredientLotId)!.name, massG: part.massG })),
+      spicedOn: mine.some(part => part.role === 'spice') ? localDay(lot.receivedAtMs, shop.zone) : null,
+    }
+  })
 }
 
-/** Everything in the store, newest first, with what has been used of it, and who it comes from and goes to. */
+const NEWEST = [['id', 'DESC']] as const
+/** What is open, should a shop never use anything up, stays a list that a page can show. House. */
+const OPEN_MOST = 300
+
+/** What lies in the store and is not used up, newest first. */
+export async function inStock(tables: Tables): Promise<Pick<StoreView, 'meat' | 'ingredients'>> {
+  const open = { finishedAtMs: null }
+  const [meat, ingredients] = await Promise.all([tables.meatLots.find(open, { order: NEWEST, limit: OPEN_MOST }), tables.ingredientLots.find(open, { order: NEWEST, limit: OPEN_MOST })])
+  const [meatList, ingredientList] = await Promise.all([meatViews(tables, meat), ingredientViews(tables, ingredients)])
+  return { meat: meatList, ingredients: ingredientList }
+}
+
+/** A page of what is used up, newest first, from before a code on. */
+export async function usedUp<K extends 'meat' | 'ingredients'>(tables: Tables, what: K, before: string | undefined): Promise<StorePage[K]> {
+  const [from] = before === undefined ? [] : await (what === 'meat' ? tables.meatLots.pick([], { code: before }) : tables.ingredientLots.pick([], { code: before }))
+  const where = { finishedAtMs: { [present]: null }, ...(from ? { id: { [below]: from.id } } : {}) }
+  // One more than is shown tells whether there are more.
+  const options = { order: NEWEST, limit: STORE_PAGE + 1 }
+  if (what === 'meat') {
+    const rows = await tables.meatLots.find(where, options)
+    return { rows: await meatViews(tables, rows.slice(0, STORE_PAGE)), more: rows.length > STORE_PAGE } as StorePage[K]
+  }
+  const rows = await tables.ingredientLots.find(where, options)
+  return { rows: await ingredientViews(tables, rows.slice(0, STORE_PAGE)), more: rows.length > STORE_PAGE } as StorePage[K]
+}
+
+/** What is in the store, the newest of what is used up, and who it comes from and goes to. */
 export async function storeView(tables: Tables): Promise<StoreView> {
-  const [parties, markAt, shop] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), loadMarks(tables), theShop(tables)])
-  const [meat, ingredients] = await Promise.all([meatViews(tables, markAt), ingredientViews(tables, new Map(parties.map(party => [party.id, party.name])), shop.zone)])
-  return { meat, ingredients, parties, suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name) }
+  const [parties, open, meat, ingredients] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), inStock(tables), usedUp(tables, 'meat', undefined), usedUp(tables, 'ingredients', undefined)])
+  return { ...open, usedUp: { meat, ingredients }, parties, suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name) }
 }

@@ -5,24 +5,17 @@ import { readCode } from '#core/trace/code'
 import type { Problem } from '#shared/contracts/problem'
 import type { ThreadView } from '#shared/contracts/thread'
 import { problemWords, read } from '~/api/client'
-import BookList from '~/components/common/BookList.vue'
-import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
-import BookCheck from '~/components/ledger/BookCheck.vue'
-import LotTable from '~/components/ledger/LotTable.vue'
+import LedgerViews from '~/components/ledger/LedgerViews.vue'
 import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
-import { useBook } from '~/composables/use-book'
-import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 const route = useRoute()
 const session = useSession()
-const floor = useFloor()
 const typed = ref(String(route.query.code ?? ''))
 const thread = ref<ThreadView | null>(null)
 const problem = ref<Problem | null>(null)
 const notCode = ref(false)
-const { events, more, lost, loading, load: loadBook, older } = useBook()
 const words = computed(() => notCode.value ? `“${typed.value.slice(0, 40)}” is not a code. Codes look like L-0042: M meat, N ingredient, L lot, S smoke, P pack.` : problem.value ? problemWords(problem.value, session.notation) : '')
 
 async function find(): Promise<void> {
@@ -41,28 +34,21 @@ async function show(): Promise<void> {
   if (reply.ok) thread.value = reply.value
   else problem.value = reply.problem
 }
-onMounted(async () => {
-  await Promise.all([show(), floor.load()])
-  await loadBook()
-})
+onMounted(show)
 watch(() => route.query.code, show)
 </script>
 
 <template>
   <div class="stack">
     <PageHead title="Ledger" sub="Any code, and its thread both ways: from the supplier's lot to the customer's pack." />
+    <LedgerViews />
     <form class="find no-print" @submit.prevent="find">
       <VTextField v-model="typed" label="Code, typed or scanned" class="code-field" autocomplete="off" autofocus hint="M meat, N ingredient, L lot, S smoke, P pack" persistent-hint />
       <VBtn type="submit" class="floor" color="primary">Show the thread</VBtn>
     </form>
     <p v-if="words" class="caution grave" role="alert">{{ words }}</p>
     <ThreadDrawing v-if="thread" :thread="thread" />
-    <LotTable v-if="floor.view" :lots="floor.lots" />
-    <BookCheck />
-    <p v-if="loading && !events.length" class="empty">Reading the book…</p>
-    <BookList v-if="events.length" :events="events" with-subjects @changed="loadBook" />
-    <LoadProblem v-if="lost" :problem="lost" @again="loadBook" />
-    <div v-if="more"><VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older records</VBtn></div>
+    <p v-else-if="!words" class="empty">Type a code, or scan it from a label or a card. Its thread is drawn here.</p>
   </div>
 </template>
 

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Problem } from '#shared/contracts/problem'
+import type { PackLine, ThreadNodeView } from '#shared/contracts/thread'
+import { problemWords, read } from '~/api/client'
+import LotCode from '~/components/common/LotCode.vue'
+import { useNotation } from '~/composables/use-notation'
+
+/** A bundle of packs of one lot, opened to its packs when somebody asks. */
+const props = defineProps<{ bundle: ThreadNodeView, to: string | null }>()
+const { as, meat } = useNotation()
+const packs = ref<PackLine[] | null>(null)
+const problem = ref<Problem | null>(null)
+const [lot, party] = props.bundle.code.split(' ')
+
+async function open(event: Event): Promise<void> {
+  if (!(event.target as HTMLDetailsElement).open || packs.value) return
+  const of = new URLSearchParams({ lot: lot!, ...(party === 'unsent' ? {} : { party: party!.replace('party-', '') }) })
+  const reply = await read<PackLine[]>(`/api/thread/packs?${of}`)
+  if (reply.ok) packs.value = reply.value
+  problem.value = reply.ok ? null : reply.problem
+}
+</script>
+
+<template>
+  <details @toggle="open">
+    <summary><span class="code">{{ lot }}</span> {{ bundle.packs }} packs, {{ meat(bundle.massG ?? 0) }}, {{ to ?? 'not sent' }}</summary>
+    <p v-if="problem" class="caution grave">{{ problemWords(problem, as) }}</p>
+    <p v-else-if="packs" class="all"><LotCode v-for="pack in packs" :key="pack.code" :code="pack.code" /></p>
+    <p v-else class="soft">Reading the book…</p>
+  </details>
+</template>
+
+<style scoped>
+.all {
+  display: flex;
+  flex-wrap: wrap;
+  gap: .3rem .9rem;
+  max-width: none;
+  padding: .4rem 0 .8rem;
+}
+summary {
+  cursor: pointer;
+  min-height: 32px;
+}
+</style>

@@ -1,0 +1,10 @@
+import { getQuery } from 'h3'
+import { lotListQuery } from '#shared/contracts/lots'
+import { readRoute } from '../../http/read-route'
+import { refuse } from '../../http/reply'
+import { lotList } from '../../services/lots/lot-list'
+
+export default readRoute(async ({ event, tables, nowMs }) => {
+  const query = lotListQuery.safeParse(getQuery(event))
+  return query.success ? lotList(tables, query.data, nowMs) : refuse('no_such_page')
+})
