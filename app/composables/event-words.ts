@@ -84,8 +84,8 @@ const TELL: Record<EventKind, Teller> = {
   fridge_read: t => `${text(t.fridge)} read “${text(t.temperature)}”.`,
   run_started: (t, c, as) => `Into the smoke, ${text(t.smoker)}; target core ${formatTemperature(Number(c.targetCoreC), as)}.`,
   run_read: (t) => {
-    const readings = t.readings as unknown[]
-    return `${readings.length} ${t.phase === 'cool' ? 'cooling' : 'smoke'} ${readings.length === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
+    const count = Number(t.count ?? (t.readings as unknown[]).length)
+    return `${count} ${t.phase === 'cool' ? 'cooling' : 'smoke'} ${count === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
   },
   run_pulled: (_t, c, as) => c.hottestC === null ? 'Taken out, smoked cold.' : `Pulled; hottest core ${formatTemperature(Number(c.hottestC), as)}.`,
   sliced: (t, c, as) => `Sliced: ${(t.packs as unknown[]).length} packs${t.readyWeight ? `, ready to slice “${typedOf(t.readyWeight)}”` : ''}; ${formatMeat(Number(c.outG), as)} in all.`,

@@ -83,6 +83,11 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
 }
 
 describe('records in the book', () => {
+  it('a logger\'s readings are counted, told one by one or not', () => {
+    const told = (typed: unknown) => eventWords({ kind: 'run_read', typed, computed: {} } as EventView, DEFAULT_NOTATION)
+    expect(told({ count: 4800, phase: 'smoke', source: 'csv', fromMs: 0, toMs: 1 })).toBe('4800 smoke readings from CSV.')
+    expect(told({ count: 9000, phase: 'cool', source: 'csv' })).toBe('9000 cooling readings from CSV.')
+  })
   it.each(EVENT_KINDS)('%s', (kind) => {
     const [typed, computed, words] = RECORDS[kind]
     expect(eventWords({ kind, typed, computed } as EventView, DEFAULT_NOTATION)).toBe(words)

@@ -34,10 +34,13 @@ export interface HeatsJudged {
   coolingOpen: string[]
 }
 
+/** A lot's heats: what each group of its pieces came to, and which smokes were cold ones. */
+export interface LotHeats { groups: HeatsJudged[], coldRuns: string[] }
+
 const LUKEWARM = { fromC: 20, toC: 50, curedMs: 6 * MS_PER_HOUR, saltOnlyMs: 4 * MS_PER_HOUR }
 const LONG_WARM_MS = 6 * MS_PER_HOUR
 
-const hottest = (heat: Heat): Celsius => Math.max(-Infinity, ...[...heat.smoke, ...heat.cool].map(reading => reading.coreC))
+const hottest = (heat: Heat): Celsius => [...heat.smoke, ...heat.cool].reduce((most, reading) => Math.max(most, reading.coreC), -Infinity)
 /** The core stayed under 30 °C; without a core reading, a smoke that aimed for no more. */
 export const isCold = (heat: Heat): boolean => heat.smoke.length + heat.cool.length > 0 ? hottest(heat) <= HEAT_FROM_C : heat.targetC <= HEAT_FROM_C
 

@@ -30,7 +30,7 @@ export async function person(address) {
   const ask = (method, path, body) => new Promise((resolve, reject) => {
     const content = body === undefined ? null : JSON.stringify(body)
     const began = performance.now()
-    const headers = { origin: address, 'accept-encoding': 'gzip, br', cookie, ...(content ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(content), 'idempotency-key': randomUUID() } : {}) }
+    const headers = { 'origin': address, 'accept-encoding': 'gzip, br', cookie, ...(content ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(content), 'idempotency-key': randomUUID() } : {}) }
     const request = http.request({ hostname, port, path, method, agent, headers }, (answer) => {
       let bytes = 0
       const parts = []
@@ -57,7 +57,7 @@ const memoryMb = (pid, what = 'VmRSS') => Math.round(Number(new RegExp(`${what}:
 /** What is looked at, by name: the rooms, a lot and a smoke in the middle of the years, the most used ingredient's thread, and the commonest press. */
 async function looks(owner) {
   const one = async sql => (await owner.query(sql))[0].code
-  const lot = await one('SELECT code FROM lots WHERE finished_at IS NOT NULL ORDER BY id DESC LIMIT 1 OFFSET 10')
+  const lot = await one('SELECT code FROM lots WHERE finished_at IS NOT NULL ORDER BY id DESC LIMIT 1 OFFSET 20')
   const run = await one('SELECT code FROM runs ORDER BY id DESC LIMIT 1 OFFSET 12')
   const long = await one('SELECT s.code FROM runs s JOIN run_readings r ON r.run_id = s.id GROUP BY s.id ORDER BY COUNT(*) DESC, s.id LIMIT 1')
   const [{ code: longLot }] = await owner.query('SELECT l.code FROM lots l JOIN pieces p ON p.lot_id = l.id JOIN run_pieces r ON r.piece_id = p.id JOIN runs s ON s.id = r.run_id WHERE s.code = ? LIMIT 1', [long])

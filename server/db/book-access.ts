@@ -18,9 +18,15 @@ export interface BookAccess {
   lockHead: () => Promise<{ lastId: number, hash: string, lastAtMs: number, databaseMs: number }>
   /** Records as a walk reads them, and what the head says of the last. */
   readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[], headHash: string | undefined }>
+  /** What records hold as typed and as computed; a very long text is left out and only its length told. */
+  texts: (ids: readonly number[]) => Promise<RecordTexts[]>
   /** The first number after one that no record has. */
   firstFree: (afterId: number) => Promise<number>
 }
+
+export interface RecordTexts { id: number, typed: string | null, typedBytes: number, readings: number | null, computed: string }
+/** Longer than this a record's text is fetched when somebody opens it. */
+const LONG_BYTES = 6000
 
 export function bookAccess(sequelize: Sequelize, specs: ReadonlyMap<string, TableSpec<Columns>>, transaction?: Transaction): BookAccess {
   /** Per table, a row's digest as it was written, null where it was changed since. */
@@ -55,6 +61,10 @@ export function bookAccess(sequelize: Sequelize, specs: ReadonlyMap<string, Tabl
       const rows = await readBook<{ head: string }>(sequelize, firstId, lastId, { transaction, besides: ', (SELECT hash FROM book_head WHERE id = 1) AS head' })
       return { stored: rows, headHash: rows[0]?.head }
     },
+    texts: async ids => ids.length === 0
+      ? []
+      : await sequelize.query<RecordTexts>(`SELECT id, IF(LENGTH(typed) > ${LONG_BYTES}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
+          IF(LENGTH(typed) > ${LONG_BYTES}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed FROM events WHERE id IN (${ids.map(Number).join(', ')})`, select),
     firstFree: async (afterId) => {
       // Locked, so that what another put there since this transaction began is seen.
       const rows = await sequelize.query<{ id: number }>(`SELECT id FROM events WHERE id > ${Number(afterId)} ORDER BY id FOR UPDATE`, select)

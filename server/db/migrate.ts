@@ -12,6 +12,7 @@ import * as facts from './migrations/2026-11-26-facts'
 import * as door from './migrations/2026-11-26-door'
 import * as doorOnce from './migrations/2026-11-27-door-once'
 import * as openThings from './migrations/2026-11-27-open-things'
+import * as heats from './migrations/2026-11-28-heats'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -19,7 +20,7 @@ const LOCK_SECONDS = 60
 const HISTORY = 'migrations'
 
 /** In order of age; a list, because a bundled server has no folder to search. */
-const MIGRATIONS: readonly Migration[] = [first, chainedBook, stations, voids, instruments, receiving, bench, sealedRows, facts, door, doorOnce, openThings]
+const MIGRATIONS: readonly Migration[] = [first, chainedBook, stations, voids, instruments, receiving, bench, sealedRows, facts, door, doorOnce, openThings, heats]
 
 /** Brings the schema up to date, as a user who may change it. Several may begin at once: one migrates, the others wait. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {

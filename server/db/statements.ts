@@ -60,6 +60,8 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
       const stored = rows.map(row => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined).map(([key, value]) => [known(fields, key), value])))
       return `${generator.bulkInsertQuery(table, stored, {}, byField).replace(/;$/, '')} RETURNING id`
     },
+    /** Marks rows void, each with its own id. */
+    voidAll: (ids: readonly number[]): string => `UPDATE ${name} SET ${known(quoted, 'voided')} = id WHERE id IN (${ids.map(Number).join(', ')})`,
     /** Null when nothing changes. */
     update: (filter: Filter, change: Filter): string | null => {
       const set = Object.entries(change).filter(([, value]) => value !== undefined)

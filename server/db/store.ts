@@ -1,7 +1,9 @@
 import type { Sequelize, Transaction } from 'sequelize'
+import { groupBy } from '#core/lists/group-by'
 import { bookAccess, type BookAccess } from './book-access'
 import { connect } from './connect'
 import { threadReader, type ThreadReader } from './thread-reader'
+import { HeatRows, readHeatRows, type HeatRow } from './heat-reader'
 import { defineModel, tableBinder, type Table, type Touch } from './table'
 import type { Columns, TableSpec } from './table-spec'
 import * as book from './tables/book'
@@ -16,7 +18,10 @@ import * as temperatures from './tables/temperatures'
 export const SPECS = { ...people, ...storeTables, ...lots, ...temperatures, ...instruments, ...recipeTables, ...book }
 type Specs = typeof SPECS
 /** Every table, bound to one transaction: what services get as their repositories. */
-export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & { book: BookAccess, thread: ThreadReader }
+export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & { book: BookAccess, thread: ThreadReader, heatRows: ReadHeats }
+
+/** Readings of runs, in order of time; a write reads them anew, a page may have them kept. */
+export type ReadHeats = (runs: readonly { id: number, readingsVersion: number }[]) => Promise<Map<number, readonly HeatRow[]>>
 
 export interface Store {
   tables: Tables
@@ -36,10 +41,19 @@ export const SPECS_BY_NAME: ReadonlyMap<string, TableSpec<Columns>> = new Map(Ob
 
 type Binders = Record<string, (transaction?: Transaction, touch?: Touch) => unknown>
 
+const keptRows = new WeakMap<Sequelize, HeatRows>()
+
+function heatReader(sequelize: Sequelize, transaction?: Transaction): ReadHeats {
+  if (transaction) return async runs => groupBy(await readHeatRows(sequelize, runs.map(run => run.id), transaction), row => row.runId)
+  const kept = keptRows.get(sequelize) ?? new HeatRows(sequelize)
+  keptRows.set(sequelize, kept)
+  return runs => kept.of(runs)
+}
+
 /** Tables of one transaction, each bound when it is first asked for: most writes touch few. */
 function bindAll(sequelize: Sequelize, binders: Binders, transaction?: Transaction): Tables {
   const book = bookAccess(sequelize, SPECS_BY_NAME, transaction)
-  const bound: Record<string, unknown> = { book, thread: threadReader(sequelize, transaction) }
+  const bound: Record<string, unknown> = { book, thread: threadReader(sequelize, transaction), heatRows: heatReader(sequelize, transaction) }
   return new Proxy({} as Tables, { get: (_none, key: string) => bound[key] ??= binders[key]?.(transaction, transaction && book.touch) })
 }
 

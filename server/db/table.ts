@@ -6,7 +6,7 @@ import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type Tab
 
 type IdOf<T> = keyof RowOf<T> & 'id'
 /** `lock` keeps the rows from others until the transaction ends, and sees what others have written by now. */
-export interface Asked<S, M> { sum?: readonly S[], max?: readonly M[], where?: Filter, lock?: boolean }
+export interface Asked<S, M> { sum?: readonly S[], max?: readonly M[], where?: Filter, lock?: boolean, withVoided?: boolean }
 /** Instants come as milliseconds. */
 export interface Totals<S extends string, M extends string> { count: number, sum: Record<S, number>, max: Record<M, number | null> }
 
@@ -14,7 +14,7 @@ export interface Totals<S extends string, M extends string> { count: number, sum
 export interface Table<T> {
   insert: (row: NewRowOf<T>) => Promise<number>
   /** Rows may bring their id, where the order is theirs to give. */
-  insertMany: (rows: (NewRowOf<T> & { id?: number })[]) => Promise<void>
+  insertMany: (rows: (NewRowOf<T> & { id?: number })[]) => Promise<number[]>
   find: (where?: Filter, options?: FindOptions) => Promise<RowOf<T>[]>
   one: (where: Filter, options?: FindOptions) => Promise<RowOf<T> | null>
   count: (where?: Filter, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
@@ -82,7 +82,7 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
     }
     const withId = (some: readonly string[]) => [...new Set(['id', ...some])]
     const totals = async (by: string | null, asked: Asked<string, string>) => {
-      const text = sql.totals(by, asked.sum ?? [], asked.max ?? [], live(asked.where ?? {}), asked.lock ?? false)
+      const text = sql.totals(by, asked.sum ?? [], asked.max ?? [], asked.withVoided ? asked.where ?? {} : live(asked.where ?? {}), asked.lock ?? false)
       const rows = await sequelize.query<Record<string, unknown>>(text, { type: QueryTypes.SELECT, ...inIt })
       return rows.map(raw => ({
         by: Number(raw.by), count: Number(raw.count),
@@ -114,12 +114,12 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
         const [id] = await insert([row])
         return id!
       },
-      insertMany: async (rows) => {
-        if (rows.length > 0) await insert(rows)
-      },
+      insertMany: async rows => rows.length > 0 ? await insert(rows) : [],
       // A voided row's mark is its own id: unique keys then leave its place to another.
       setVoid: async (ids) => {
-        for (const id of ids) await update(id, { voided: id })
+        if (ids.length === 0) return
+        touched(ids.map(id => ({ id, digest: null })))
+        await sequelize.query(sql.voidAll(ids), { type: QueryTypes.BULKUPDATE, ...inIt })
       },
       update: (id, change) => update(id, change as Filter),
     }

@@ -27,6 +27,8 @@ export interface EventView {
   /** The device it was recorded on. */
   station: string
   typed: unknown
+  /** What was typed is so long that it is fetched when the record is opened. */
+  longBytes?: number
   computed: unknown
   reason: string | null
   subjects: string[]

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Cooling } from '#core/cooling/cooling'
 import type { ColdSmoke } from '#core/smoke/cold-smoke'
 import type { ComeUp } from '#core/smoke/come-up'
+import type { RunFigures } from '#core/smoke/run-figures'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { instantMs, name, temperature } from './fields'
 import { instrumentId, type InstrumentMark } from './instruments'
@@ -22,13 +23,25 @@ export const runReadingsInput = z.strictObject({
 })
 
 export interface RunReadingView { id: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null, typed: string, source: 'hand' | 'csv', coreOffsetC: number, chamberOffsetC: number, core: InstrumentMark | null, chamber: InstrumentMark | null }
+/** A point of the smoke line; `log` is the credit so far, while it smokes. */
+export interface RunPoint { atMs: number, phase: 'smoke' | 'cool', chamberC: number | null, coreC: number | null, log: number | null }
+/** Readings a page, newest page first, each in order of time. */
+export const READINGS_PAGE = 100
+/** Points that a chart is drawn from. */
+export const POINTS_DRAWN = 600
+export const readingsPageQuery = z.strictObject({ skip: z.coerce.number().int().min(0).max(10_000_000).default(0) })
 export interface RunView {
   /** Of the rule set in force: whose practice the heat is judged by. */
   ruleSetId: string
   code: string, smoker: string, targetCoreC: number, startedAtMs: number, pulledAtMs: number | null, outcome: SmokeOutcome | null
   startedBy: string, pulledBy: string | null, zone: string
   lots: { code: string, cut: string, saltOnly: boolean, lowPpm: number | null, ppm: number | null, pieces: number[], held: boolean, rise: ComeUp | null, cooling: Cooling | null, cold: ColdSmoke | null }[]
+  /** The newest page of them, and how many there are in all. */
   readings: RunReadingView[]
+  readingCount: number
+  /** The smoke line, thinned where a logger filled it. */
+  points: RunPoint[]
+  figures: RunFigures
   events: import('./events').EventView[]
   nowMs: number
 }

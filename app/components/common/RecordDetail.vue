@@ -1,19 +1,33 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, ref } from 'vue'
+import type { Problem } from '#shared/contracts/problem'
 import type { EventView } from '#shared/contracts/events'
+import { problemWords, read } from '~/api/client'
 import { exactWords } from '~/composables/date-words'
 import { figuresOf } from '~/composables/record-figures'
+import { useNotation } from '~/composables/use-notation'
 
 /** One record whole, as the book keeps it: what its sentence leaves out, for someone who asks. */
 const props = defineProps<{ event: EventView }>()
+const { as } = useNotation()
+/** A very long one comes when it is opened. */
+const typed = ref(props.event.typed)
+const lost = ref<Problem | null>(null)
+onMounted(async () => {
+  if (props.event.longBytes === undefined) return
+  const reply = await read<{ typed: unknown }>(`/api/events/${props.event.id}/typed`)
+  if (reply.ok) typed.value = reply.value.typed
+  else lost.value = reply.problem
+})
 const parts = computed(() => [
-  { name: 'As typed', figures: figuresOf(props.event.typed) }, { name: 'As computed', figures: figuresOf(props.event.computed) },
+  { name: 'As typed', figures: figuresOf(typed.value) }, { name: 'As computed', figures: figuresOf(props.event.computed) },
 ].filter(part => part.figures.length > 0))
 </script>
 
 <template>
   <div class="record stack-tight">
     <p>{{ exactWords(event.atMs, event.zone) }}. {{ event.who }}, on {{ event.station }}. Computed by version {{ event.arithmetic }} of the arithmetic.</p>
+    <p v-if="lost" class="caution grave">{{ problemWords(lost, as) }}</p>
     <div v-for="part in parts" :key="part.name">
       <h3>{{ part.name }}</h3>
       <dl><div v-for="(figure, i) in part.figures" :key="i"><dt>{{ figure.where }}</dt><dd>{{ figure.what }}</dd></div></dl>

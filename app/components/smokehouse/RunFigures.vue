@@ -12,10 +12,8 @@ import { useNotation } from '~/composables/use-notation'
 import { useRun } from '~/composables/use-run'
 
 const props = defineProps<{ run: RunView }>()
-const { credit, lethal, byP70, p70, p70Reached, rise, heated, cooling, smoke, last } = useRun(toRef(props, 'run'))
+const { figures, byP70, p70Reached, rise, cooling, last } = useRun(toRef(props, 'run'))
 const { temperature, limit, number, ppm, clock } = useNotation()
-const log = computed(() => credit.value.at(-1) ?? 0)
-const hottest = computed(() => smoke.value.length ? Math.max(...smoke.value.map(r => r.coreC)) : null)
 /** A guideline binds where its law holds; elsewhere the shop keeps it as a rule of its own. */
 const source = (guideline: string) => props.run.ruleSetId === 'us' ? guideline : `House rule, from the US guideline: ${guideline}`
 const coldHours = computed(() => props.run.lots.find(lot => lot.cold && lot.cold.status !== 'none')?.cold ?? null)
@@ -30,13 +28,13 @@ const OUTCOMES = { heat_treated: 'heat-treated, cook before eating', raw_smoked:
 
 <template>
   <dl class="figures">
-    <div><dt>Core now</dt><dd><b>{{ last?.coreC != null ? temperature(last.coreC) : '–' }}</b><span class="small soft">{{ last ? `at ${clock(last.atMs)}` : '' }}{{ hottest !== null ? `, hottest ${temperature(hottest)}` : '' }}</span><InstrumentNote v-if="last" :mark="last.core" :offset-c="last.coreOffsetC" :read-c="last.coreC" /></dd></div>
-    <div><dt>Salmonella credit</dt><dd><b>{{ number(Math.min(log, 99), 1) }} log</b><StateMark :tone="lethal ? 'good' : 'watch'">{{ lethal ? `${number(SALMONELLA_LOG, 1)} log reached` : `of ${number(SALMONELLA_LOG, 1)} wanted` }}</StateMark><span class="small soft">{{ source('FSIS cooking guideline, Appendix A (2021)') }}. An estimate by straight lines.</span></dd></div>
-    <div v-if="byP70"><dt>Heating, as at {{ limit(70) }}</dt><dd><b>{{ number(Math.min(p70, 99), 1) }} min</b><StateMark :tone="p70Reached ? 'good' : 'watch'">{{ p70Reached ? '2 min reached' : 'of 2 min wanted' }}</StateMark><span class="small soft">Practice of the rule set in force; counted from {{ limit(60) }}.</span></dd></div>
+    <div><dt>Core now</dt><dd><b>{{ last?.coreC != null ? temperature(last.coreC) : '–' }}</b><span class="small soft">{{ last ? `at ${clock(last.atMs)}` : '' }}{{ figures.hottestC !== null ? `, hottest ${temperature(figures.hottestC)}` : '' }}</span><InstrumentNote v-if="last" :mark="last.core" :offset-c="last.coreOffsetC" :read-c="last.coreC" /></dd></div>
+    <div><dt>Salmonella credit</dt><dd><b>{{ number(Math.min(figures.log, 99), 1) }} log</b><StateMark :tone="figures.lethal ? 'good' : 'watch'">{{ figures.lethal ? `${number(SALMONELLA_LOG, 1)} log reached` : `of ${number(SALMONELLA_LOG, 1)} wanted` }}</StateMark><span class="small soft">{{ source('FSIS cooking guideline, Appendix A (2021)') }}. An estimate by straight lines.</span></dd></div>
+    <div v-if="byP70"><dt>Heating, as at {{ limit(70) }}</dt><dd><b>{{ number(Math.min(figures.p70Min, 99), 1) }} min</b><StateMark :tone="p70Reached ? 'good' : 'watch'">{{ p70Reached ? '2 min reached' : 'of 2 min wanted' }}</StateMark><span class="small soft">Practice of the rule set in force; counted from {{ limit(60) }}.</span></dd></div>
     <div v-if="rise"><dt>Come-up, {{ limit(10) }} to {{ limit(KILL_FROM_C) }}</dt><dd><b>{{ spanWords(rise.elapsedMs) }}</b><StateMark :tone="RISE_TONES[rise.status]">{{ RISE_WORDS[rise.status] }}{{ rise.status === 'not_bound' ? '' : `, ${spanWords(rise.allowedMs)} allowed` }}</StateMark><span class="small soft">{{ source('FSIS cooking guideline, Appendix A (2021)') }}</span></dd></div>
     <div v-if="coldHours"><dt>Smoked cold, all sessions</dt><dd><b>{{ spanWords(coldHours.above[0]!.ms) }}</b><StateMark :tone="COLD_TONES[coldHours.status]">{{ COLD_WORDS[coldHours.status] }}</StateMark><span class="small soft">above {{ limit(5) }}; {{ spanWords(coldHours.above[1]!.ms) }} above {{ limit(15) }}. House rule. It stays raw.</span></dd></div>
     <div v-if="run.outcome"><dt>Outcome for the label</dt><dd><b class="words">{{ OUTCOMES[run.outcome] }}</b><span class="small soft">No humidity option claimed, so not ready to eat.</span></dd></div>
-    <div v-if="run.pulledAtMs && heated && cooling.length" class="wide">
+    <div v-if="run.pulledAtMs && figures.heated && cooling.length" class="wide">
       <dt>Cooling, by each lot's own nitrite</dt>
       <dd>
         <ul>

@@ -8,27 +8,29 @@ import { useNotation } from '~/composables/use-notation'
 import { useSession } from '~/stores/session'
 
 /** The smoke line: chamber and core against the shop's clock, with lethality filling up behind the core. */
-const props = defineProps<{ run: RunView, credit: number[] }>()
+const props = defineProps<{ run: RunView }>()
 const { as, temperature } = useNotation()
 const session = useSession()
 const root = ref<HTMLElement | null>(null)
 const failed = ref(false)
+/** More dots than these run together. */
+const MARKED_MOST = 150
 const shown = (tempC: number | null) => tempC === null ? null : as.value.temperature === 'F' ? celsiusToFahrenheit(tempC) : tempC
 /** Plotly has no zones: the shop's clock is written out as if it were UTC. */
 const wall = (ms: number) => new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone, dateStyle: 'short', timeStyle: 'medium' }).format(ms)
 const ink = (name: string) => getComputedStyle(root.value!).getPropertyValue(name).trim()
-const hasReadings = computed(() => props.run.readings.length > 0)
+const hasReadings = computed(() => props.run.points.length > 0)
 
 function figure() {
-  const { readings, targetCoreC, pulledAtMs } = props.run
-  const chamber = readings.filter(r => r.chamberC !== null)
-  const core = readings.filter(r => r.coreC !== null)
-  const smoke = core.filter(r => r.phase === 'smoke')
+  const { points, targetCoreC, pulledAtMs } = props.run
+  const chamber = points.filter(r => r.chamberC !== null)
+  const core = points.filter(r => r.coreC !== null)
+  const smoke = points.flatMap(r => r.log === null ? [] : [{ atMs: r.atMs, log: r.log }])
   const line = (name: string, color: string, y: number, dash: string) => ({ type: 'line', xref: 'paper', yref: 'y2', x0: 0, x1: 1, y0: y, y1: y, line: { color: ink(color), width: 1.2, dash }, label: { text: name, textposition: 'start', font: { size: 12, color: ink('--soft') }, padding: 3 } })
   const data = [
-    { name: 'Salmonella credit', x: smoke.map(r => wall(r.atMs)), y: props.credit.map(log => Math.min(log, SALMONELLA_LOG) / SALMONELLA_LOG * 100), type: 'scatter', mode: 'lines', fill: 'tozeroy', line: { color: ink('--moss'), width: 1 }, fillcolor: ink('--moss-wash'), hovertemplate: '%{y:.0f} % of 6.5 log<extra></extra>' },
+    { name: 'Salmonella credit', x: smoke.map(r => wall(r.atMs)), y: smoke.map(({ log }) => Math.min(log, SALMONELLA_LOG) / SALMONELLA_LOG * 100), type: 'scatter', mode: 'lines', fill: 'tozeroy', line: { color: ink('--moss'), width: 1 }, fillcolor: ink('--moss-wash'), hovertemplate: '%{y:.0f} % of 6.5 log<extra></extra>' },
     { name: 'Chamber', x: chamber.map(r => wall(r.atMs)), y: chamber.map(r => shown(r.chamberC)), yaxis: 'y2', type: 'scatter', mode: 'lines', line: { color: ink('--straw-ink'), width: 2, dash: 'dot' } },
-    { name: 'Core', x: core.map(r => wall(r.atMs)), y: core.map(r => shown(r.coreC)), yaxis: 'y2', type: 'scatter', mode: 'lines+markers', line: { color: ink('--ember'), width: 3 }, marker: { size: 5 } },
+    { name: 'Core', x: core.map(r => wall(r.atMs)), y: core.map(r => shown(r.coreC)), yaxis: 'y2', type: 'scatter', mode: core.length > MARKED_MOST ? 'lines' : 'lines+markers', line: { color: ink('--ember'), width: 3 }, marker: { size: 5 } },
   ]
   const axis = { gridcolor: ink('--hair'), linecolor: ink('--peat'), tickcolor: ink('--peat'), zeroline: false }
   const layout = {

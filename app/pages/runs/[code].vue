@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from '#imports'
-import { salmonellaLog } from '#core/smoke/salmonella-credit'
 import type { Problem } from '#shared/contracts/problem'
 import type { RunView } from '#shared/contracts/smoke'
 import { read } from '~/api/client'
@@ -29,7 +28,6 @@ const recorded = useRecorded()
 const { save, saving, message } = useSave()
 const run = ref<RunView | null>(null)
 const lost = ref<Problem | null>(null)
-const credit = computed(() => salmonellaLog((run.value?.readings ?? []).flatMap(r => r.phase === 'smoke' && r.coreC !== null ? [{ atMs: r.atMs, coreC: r.coreC }] : [])))
 const sub = computed(() => run.value ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; target core ${temperature(run.value.targetCoreC)}` : '')
 
 async function load(): Promise<void> {
@@ -58,7 +56,7 @@ watch(() => route.params.code, load)
       </PageHead>
       <SaveProblem :message="message" />
       <p class="row lots"><span v-for="lot in run.lots" :key="lot.code"><LotCode :code="lot.code" /> {{ lot.cut }}, pieces {{ lot.pieces.join(', ') }} <StateMark v-if="lot.held" tone="held">held</StateMark></span></p>
-      <SmokeLine :run="run" :credit="credit" />
+      <SmokeLine :run="run" />
       <RunFigures :run="run" />
       <p v-if="!run.pulledAtMs" class="caution">Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under {{ limit(71) }} so that fat does not render out. Probe the thickest lean, not fat, not air.</p>
       <ReadingGrid v-if="session.mayWrite" :key="run.pulledAtMs ? 'cool' : 'smoke'" :run="run" :phase="run.pulledAtMs ? 'cool' : 'smoke'" :now-ms="nowMs" @saved="load" />

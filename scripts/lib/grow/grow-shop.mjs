@@ -99,7 +99,7 @@ export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0,
     }
     const today = copy(Object.fromEntries(GROWN.map(table => [table, all[table]])), 0)
     // The database has numbered the readings of all the others itself.
-    today.rows.run_readings = today.rows.run_readings.map(({ id: _own, ...row }) => row)
+    today.rows.run_readings = today.rows.run_readings.map(row => ({ ...row, id: null }))
     for (const [table, rows] of Object.entries(today.rows)) await insertRows(owner, table, rows)
     const written = new Map()
     for (const event of all.events) {

@@ -3,6 +3,7 @@ import type { InstrumentMark } from '#shared/contracts/instruments'
 import type { Tables } from '../../db/store'
 import type { RowOf } from '../../db/table-spec'
 import type { events as eventsTable } from '../../db/tables/book'
+import { notFound, type Answer } from '../context'
 import { below } from '../../db/where'
 import { loadMarks, type MarkAt } from '../instruments/marks'
 
@@ -16,26 +17,40 @@ function marksOf(markAt: MarkAt, atMs: number, bag: Bag): InstrumentMark[] {
   return [...ids].flatMap(id => markAt(id, atMs) ?? []).filter(mark => mark.state !== 'checked')
 }
 
+const COLUMNS = ['kind', 'userId', 'who', 'station', 'atMs', 'zone', 'arithmetic', 'reason', 'subjects', 'voidsId', 'clockBehindMs', 'hash'] as const
+type RecordRow = Pick<RowOf<typeof eventsTable>, 'id' | (typeof COLUMNS)[number]>
+
+/** What a record holds as typed, however long. */
+export async function typedOf(tables: Tables, id: number): Promise<Answer<{ typed: unknown }>> {
+  const [event] = await tables.events.pick(['typed'], { id })
+  return event ? { ok: true, value: { typed: JSON.parse(event.typed) as unknown } } : notFound('no_such_record')
+}
+
 /** Records about a code, oldest first. */
 export async function eventsAbout(tables: Tables, code: string): Promise<EventView[]> {
-  const ids = (await tables.eventSubjects.find({ code })).map(row => row.eventId)
-  return viewsOf(tables, await tables.events.find({ id: ids }, { order: [['id', 'ASC']] }))
+  const ids = (await tables.eventSubjects.pick(['eventId'], { code })).map(row => row.eventId)
+  return ids.length === 0 ? [] : viewsOf(tables, await tables.events.pick(COLUMNS, { id: ids }, { order: [['id', 'ASC']] }))
 }
 
 /** A page of the whole book, newest first; or of what lies before a record. */
 export const eventPage = async (tables: Tables, before: number | undefined): Promise<EventView[]> =>
-  viewsOf(tables, await tables.events.find(before === undefined ? {} : { id: { [below]: before } }, { order: [['id', 'DESC']], limit: BOOK_PAGE }))
+  viewsOf(tables, await tables.events.pick(COLUMNS, before === undefined ? {} : { id: { [below]: before } }, { order: [['id', 'DESC']], limit: BOOK_PAGE }))
 
-async function viewsOf(tables: Tables, events: readonly RowOf<typeof eventsTable>[]): Promise<EventView[]> {
+async function viewsOf(tables: Tables, events: readonly RecordRow[]): Promise<EventView[]> {
   if (events.length === 0) return []
-  const [users, voids, markAt] = await Promise.all([tables.users.pick(['initials']), tables.events.pick(['voidsId', 'who', 'atMs', 'reason'], { voidsId: events.map(event => event.id) }), loadMarks(tables, Math.min(...events.map(event => event.atMs)))])
+  const [texts, users, voids, markAt] = await Promise.all([
+    tables.book.texts(events.map(event => event.id)), tables.users.pick(['initials']), tables.events.pick(['voidsId', 'who', 'atMs', 'reason'], { voidsId: events.map(event => event.id) }), loadMarks(tables, Math.min(...events.map(event => event.atMs)))])
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const voidOf = new Map(voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]))
+  const textOf = new Map(texts.map(text => [text.id, text]))
   return events.map((event) => {
-    const [typed, computed] = [JSON.parse(event.typed) as Bag, JSON.parse(event.computed) as Bag]
+    const text = textOf.get(event.id)!
+    const computed = JSON.parse(text.computed) as Bag
+    // Left out, all that is told of it is how much it holds.
+    const typed = text.typed === null ? { count: text.readings ?? 0 } : JSON.parse(text.typed) as Bag
     return {
       id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, arithmetic: event.arithmetic, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
-      typed, computed, marks: marksOf(markAt, event.atMs, { ...typed, ...computed }), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
+      typed, ...(text.typed === null ? { longBytes: text.typedBytes } : {}), computed, marks: marksOf(markAt, event.atMs, { ...typed, ...computed }), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
       voidsId: event.voidsId, voided: voidOf.get(event.id) ?? null, clockBehindMs: event.clockBehindMs, hash: event.hash,
     }
   })

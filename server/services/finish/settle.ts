@@ -63,11 +63,20 @@ async function settleIngredients(tables: Tables, nowMs: number): Promise<void> {
   await mark(tables.ingredientLots, rows, nowMs, ({ id: of, amountG }) => isFinishedIngredient({ amountG, leftG: amountG - sums.outG(of) }))
 }
 
+/** Every change of a smoke's readings makes a new version of them. */
+async function countReadings(tables: Tables): Promise<void> {
+  const id = tables.book.touchedIds('runReadings')
+  if (id.length === 0) return
+  const runIds = [...(await tables.runReadings.totals('runId', { where: { id }, withVoided: true })).keys()]
+  for (const run of await tables.runs.pick(['readingsVersion'], { id: runIds }, { lock: true, withVoided: true })) await tables.runs.update(run.id, { readingsVersion: run.readingsVersion + 1 })
+}
+
 /**
  * Marks what the rows of this transaction finished, or opened again: lots packed and sent to the end, meat and ingredients used up.
  * Pages ask for what is open by that mark, however many years lie behind it.
  */
 export async function settle(tables: Tables, nowMs: number): Promise<void> {
+  await countReadings(tables)
   await settleLots(tables, nowMs)
   await settleMeat(tables, nowMs)
   await settleIngredients(tables, nowMs)

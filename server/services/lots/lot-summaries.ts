@@ -1,27 +1,18 @@
-import { THERMOMETER_RIGHT_C } from '#core/instruments/check-instrument'
 import { groupBy } from '#core/lists/group-by'
-import { isCold, judgeHeats } from '#core/smoke/heats'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/store'
 import { waitingForSecond } from './second-due'
-import { groupsOf, heatOf, ruleOf } from '../smoke/heat-groups'
+import { lotHeats } from '../smoke/heat-groups'
 
 type LotRow = RowOf<typeof lots>
 
+/** The runs of some pieces, and which pieces were in which. */
 async function runsOf(tables: Tables, pieceIds: number[]) {
-  const runPieces = await tables.runPieces.find({ pieceId: pieceIds })
-  const runIds = [...new Set(runPieces.map(row => row.runId))]
-  const [runs, readings] = await Promise.all([
-    tables.runs.find({ id: runIds }, { order: [['startedAtMs', 'ASC']] }),
-    tables.runReadings.find({ runId: runIds }, { order: [['atMs', 'ASC']] }),
-  ])
-  const readingsByRun = groupBy(readings, reading => reading.runId)
-  return {
-    ofPiece: groupBy(runPieces, row => row.pieceId),
-    runs, heats: new Map(runs.map(run => [run.id, heatOf(run, readingsByRun.get(run.id) ?? [])])),
-  }
+  const inRuns = pieceIds.length ? await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieceIds }) : []
+  const runs = inRuns.length ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] }) : []
+  return { ofPiece: groupBy(inRuns, row => row.pieceId), runs }
 }
 
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
@@ -35,16 +26,21 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
   const second = groupBy(twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [], part => part.lotId)
   const meat = await tables.meatLots.pick(['code'], { id: [...new Set(pieces.map(piece => piece.meatLotId))] })
-  const { ofPiece, runs, heats } = await runsOf(tables, pieces.map(piece => piece.id))
+  const { ofPiece, runs } = await runsOf(tables, pieces.map(piece => piece.id))
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const of = { pieces: groupBy(pieces, p => p.lotId), turns: groupBy(turns, t => t.lotId), holds: groupBy(holds, h => h.lotId) }
+  const heatsOf = new Map(await Promise.all(rows.map(async (lot) => {
+    const inRuns = (of.pieces.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
+    const ids = new Set(inRuns.map(row => row.runId))
+    return [lot.id, await lotHeats(tables, lot, { inRuns, runs: runs.filter(run => ids.has(run.id)) }, nowMs)] as const
+  })))
   return rows.map((lot): LotSummary => {
     const mine = of.pieces.get(lot.id) ?? []
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
-    const coolingOpen = new Set(groupsOf(mine.flatMap(piece => ofPiece.get(piece.id) ?? []), runs)
-      .flatMap(group => judgeHeats({ heats: group.map(run => heats.get(run.id)!), rule: ruleOf(lot), saltOnly: lot.saltOnly, errorC: THERMOMETER_RIGHT_C, nowMs }).coolingOpen))
+    const { groups, coldRuns } = heatsOf.get(lot.id)!
+    const coolingOpen = new Set(groups.flatMap(group => group.coolingOpen))
     const outG = packsG + (offcuts.get(lot.id)?.sum.massG ?? 0)
     return {
       code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly, method: lot.method,
@@ -59,7 +55,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       openHolds: (of.holds.get(lot.id) ?? []).filter(hold => hold.disposition === null || hold.disposition === 'destroy').map(hold => hold.reason),
       runs: runs.filter(run => runIds.has(run.id)).map(run => ({
         code: run.code, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, outcome: run.outcome,
-        cooled: run.pulledAtMs !== null && !coolingOpen.has(run.code), cold: isCold(heats.get(run.id)!), pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
+        cooled: run.pulledAtMs !== null && !coolingOpen.has(run.code), cold: coldRuns.includes(run.code), pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
       })),
       leftG: lot.readyG === null ? null : Math.max(0, lot.readyG - outG),
       packsG, packs: packed, unsent: unsent.get(lot.id)?.count ?? 0,

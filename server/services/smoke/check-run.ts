@@ -1,5 +1,6 @@
 import { isLate, isNotShown } from '#core/cooling/cooling'
 import { HEAT_FROM_C } from '#core/smoke/come-up'
+import { runFigures } from '#core/smoke/run-figures'
 import type { HeatsJudged } from '#core/smoke/heats'
 import type { WriteContext } from '../context'
 import { holdLot, type HoldCause } from '../holds/holds'
@@ -31,9 +32,9 @@ function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJud
 /** Come-up, target and cooling of every lot in a run, over all its heats and by its own nitrite; places the holds they ask for. */
 export async function checkRun(ctx: WriteContext, runId: number, again = false): Promise<void> {
   const run = (await ctx.tables.runs.one({ id: runId }))!
-  const heat = heatOf(run, await ctx.tables.runReadings.find({ runId }, { order: [['atMs', 'ASC']] }))
+  const heat = heatOf(run, (await ctx.tables.heatRows([run])).get(runId) ?? [])
   const { lots } = await lotsOfRun(ctx, runId)
-  const hottestC = Math.max(...heat.smoke.map(reading => reading.coreC))
+  const hottestC = runFigures(heat.smoke).hottestC ?? Number.NEGATIVE_INFINITY
   // A smoke that aimed for no heat misses none.
   const missed = run.pulledAtMs !== null && run.targetCoreC > HEAT_FROM_C && hottestC < run.targetCoreC
   for (const lot of lots) {

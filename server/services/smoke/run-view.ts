@@ -1,6 +1,6 @@
 import { MS_PER_HOUR } from '#core/units/quantities'
 import { isLate, isNotShown } from '#core/cooling/cooling'
-import type { RunView } from '#shared/contracts/smoke'
+import type { RunReadingView, RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
 import { eventsAbout } from '../book/event-views'
 import { notFound, type Answer } from '../context'
@@ -8,6 +8,7 @@ import { loadMarks } from '../instruments/marks'
 import { theShop } from '../office/office'
 import { lotsOfRun } from './check-run'
 import { judgeLotHeats } from './heat-groups'
+import { readingsPage, runLine } from './run-readings'
 
 /** What a lot's heats say of this one; of several groups of pieces the worse. */
 async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1], code: string, nowMs: number) {
@@ -25,9 +26,8 @@ const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 
 export async function runView(tables: Tables, code: string, nowMs: number): Promise<Answer<RunView>> {
   const run = await tables.runs.one({ code })
   if (!run) return notFound('no_such_run', { code })
-  const [{ pieces, lots }, readings, users, events, shop] = await Promise.all([
-    lotsOfRun({ tables }, run.id), tables.runReadings.find({ runId: run.id }, { order: [['atMs', 'ASC']] }),
-    tables.users.find(), eventsAbout(tables, code), theShop(tables),
+  const [{ pieces, lots }, line, users, events, shop] = await Promise.all([
+    lotsOfRun({ tables }, run.id), runLine(tables, run), tables.users.pick(['name']), eventsAbout(tables, code), theShop(tables),
   ])
   const markAt = await loadMarks(tables, run.startedAtMs - MS_PER_HOUR)
   const judged = new Map(await Promise.all(lots.map(async lot => [lot.id, await judgedOf(tables, lot, code, nowMs)] as const)))
@@ -42,10 +42,15 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
         code: lot.code, cut: lot.cut, saltOnly: lot.saltOnly, ppm: lot.judgement.lot?.ppm ?? null, lowPpm: lot.judgement.lot?.lowPpm ?? null,
         ...judged.get(lot.id)!, pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number), held: holds.some(hold => hold.lotId === lot.id),
       })),
-      readings: readings.map(({ id, phase, atMs, chamberC, coreC, typed, source, coreOffsetC, chamberOffsetC }) => ({
-        id, phase, atMs, chamberC, coreC, typed, source, coreOffsetC, chamberOffsetC, core: markAt(run.coreThermometerId, atMs), chamber: markAt(run.chamberThermometerId, atMs),
-      })),
+      readings: await readingsPage(tables, run, markAt, 0), readingCount: line.count, points: line.points, figures: line.figures,
       events, nowMs,
     },
   }
+}
+
+/** A page of a smoke's readings, exactly as they were taken. */
+export async function olderReadings(tables: Tables, code: string, skip: number): Promise<Answer<RunReadingView[]>> {
+  const run = await tables.runs.one({ code })
+  if (!run) return notFound('no_such_run', { code })
+  return { ok: true, value: await readingsPage(tables, run, await loadMarks(tables, run.startedAtMs - MS_PER_HOUR), skip) }
 }

@@ -2,10 +2,13 @@ import type { z } from 'zod'
 import { withoutOffset } from '#core/instruments/check-instrument'
 import { HEAT_FROM_C } from '#core/smoke/come-up'
 import { isCold } from '#core/smoke/heats'
+import { runFigures } from '#core/smoke/run-figures'
 import { outcomeOf } from '#core/smoke/outcome'
 import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { runInput, runReadingsInput } from '#shared/contracts/smoke'
+import { between } from '../../db/where'
 import { nextCode } from '../book/next-code'
+import { spansOf } from '#core/lists/spans'
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
@@ -37,6 +40,7 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   }
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
+    readingsVersion: 0,
     code, smoker: input.smoker, targetCoreC: input.targetCore.tempC, startedAtMs: ctx.nowMs, startedById: ctx.actor.id,
     coreThermometerId: input.coreThermometerId, chamberThermometerId: input.chamberThermometerId,
   })
@@ -50,13 +54,22 @@ async function lockedRun(ctx: WriteContext, code: string) {
   return run ? { ok: true as const, value: run } : notFound('no_such_run', { code })
 }
 
+/** A logger's rows stand in the smoke, each as it was typed and sealed by this record: told again here they would fill every page of the book. */
+const MOST_TOLD = 40
+function toldReadings({ phase, source, readings }: z.output<typeof runReadingsInput>) {
+  if (readings.length <= MOST_TOLD) return { phase, source, readings }
+  return { phase, source, count: readings.length, fromMs: readings[0]!.atMs, toMs: readings.at(-1)!.atMs }
+}
+
 /** Adds chamber and core readings, all or none. Two at one time in one phase are refused with the row that repeats. */
 export async function addReadings(ctx: WriteContext, code: string, input: z.output<typeof runReadingsInput>): Promise<Answer<{ added: number }>> {
   const found = await lockedRun(ctx, code)
   if (!found.ok) return found
   const run = found.value
   if (input.phase === 'cool' && run.pulledAtMs === null) return refuse('not_pulled', { code })
-  const seen = new Set((await ctx.tables.runReadings.find({ runId: run.id, phase: input.phase })).map(reading => reading.atMs))
+  const times = input.readings.map(reading => reading.atMs)
+  const span = [new Date(times.reduce((a, b) => Math.min(a, b))), new Date(times.reduce((a, b) => Math.max(a, b)))]
+  const seen = new Set((await ctx.tables.runReadings.pick(['atMs'], { runId: run.id, phase: input.phase, atMs: { [between]: span } })).map(reading => reading.atMs))
   for (const [i, reading] of input.readings.entries()) {
     const path = ['readings', i, 'atMs']
     if (reading.atMs > ctx.nowMs + CLOCK_SLACK_MS) return refuse('in_the_future', { row: i + 1 }, path)
@@ -68,13 +81,13 @@ export async function addReadings(ctx: WriteContext, code: string, input: z.outp
   if (!coreOffset.ok) return coreOffset
   if (!chamberOffset.ok) return chamberOffset
   const offsets = { coreOffsetC: coreOffset.value, chamberOffsetC: chamberOffset.value }
-  await ctx.tables.runReadings.insertMany(input.readings.map(({ atMs, chamber, core }) => ({
+  const readingIds = await ctx.tables.runReadings.insertMany(input.readings.map(({ atMs, chamber, core }) => ({
     runId: run.id, phase: input.phase, atMs, ...offsets,
     chamberC: chamber ? withoutOffset(chamber.tempC, offsets.chamberOffsetC) : null, coreC: core ? withoutOffset(core.tempC, offsets.coreOffsetC) : null,
     typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`, source: input.source, byId: ctx.actor.id,
   })))
   const { lots } = await lotsOfRun(ctx, run.id)
-  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { runId: run.id, coreThermometerId: run.coreThermometerId, chamberThermometerId: run.chamberThermometerId, ...offsets } })
+  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: toldReadings(input), computed: { runId: run.id, readings: spansOf(readingIds), coreThermometerId: run.coreThermometerId, chamberThermometerId: run.chamberThermometerId, ...offsets } })
   await checkRun(ctx, run.id)
   return { ok: true, value: { added: input.readings.length } }
 }
@@ -84,10 +97,10 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
   const found = await lockedRun(ctx, code)
   if (!found.ok) return found
   if (found.value.pulledAtMs !== null) return { ...refuse('already_pulled', { code }), status: 409 }
-  const heat = heatOf(found.value, await ctx.tables.runReadings.find({ runId: found.value.id }, { order: [['atMs', 'ASC']] }))
+  const heat = heatOf(found.value, (await ctx.tables.heatRows([found.value])).get(found.value.id) ?? [])
   // Smoked cold it stays raw, and needs no probe to be ended.
   if (heat.smoke.length === 0 && !isCold(heat)) return refuse('no_core_reading', { code })
-  const hottestC = heat.smoke.length > 0 ? Math.max(...heat.smoke.map(reading => reading.coreC)) : null
+  const { hottestC } = runFigures(heat.smoke)
   const outcome = outcomeOf(hottestC ?? HEAT_FROM_C)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
   const { lots } = await lotsOfRun(ctx, found.value.id)

@@ -1,5 +1,6 @@
 import type { EventKind } from '#shared/contracts/events'
 import { refuse, type Refusal, type WriteContext } from '../context'
+import { between } from '../../db/where'
 import { checkFridge } from '../cold-room/read-fridge'
 import { rejudge } from '../lots/rejudge'
 import { checkRun } from '../smoke/check-run'
@@ -26,6 +27,14 @@ const num = (event: Told, key: string): number => {
   return value
 }
 const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
+/** Readings that a record added: it names them, or, before it did, their times. */
+async function readingIds(ctx: WriteContext, event: Told, runId: number): Promise<number[]> {
+  const spans = event.computed.readings as [number, number][] | undefined
+  if (spans) return (await Promise.all(spans.map(span => ctx.tables.runReadings.pick([], { runId, id: { [between]: span } })))).flatMap(ids)
+  const { phase, readings } = event.typed as { phase: string, readings: { atMs: number }[] }
+  const added = new Set(readings.map(reading => reading.atMs))
+  return ids((await ctx.tables.runReadings.pick(['atMs'], { runId, phase })).filter(row => added.has(row.atMs)))
+}
 const lotOf = async (ctx: WriteContext, event: Told) => (await ctx.tables.lots.one({ code: event.subjects[0] }, { lock: true }))!
 
 /** What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not voided. */
@@ -58,10 +67,7 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
     builtOn: ['run_pulled', 'sliced'],
     undo: free(async (ctx, event) => {
       const runId = num(event, 'runId')
-      const { phase, readings } = event.typed as { phase: string, readings: { atMs: number }[] }
-      const rows = await ctx.tables.runReadings.find({ runId, phase })
-      const added = new Set(readings.map(reading => reading.atMs))
-      await ctx.tables.runReadings.setVoid(ids(rows.filter(row => added.has(row.atMs))))
+      await ctx.tables.runReadings.setVoid(await readingIds(ctx, event, runId))
       await checkRun(ctx, runId, true)
     }),
   },

@@ -1,0 +1,11 @@
+import { getQuery, getRouterParam } from 'h3'
+import { readingsPageQuery } from '#shared/contracts/smoke'
+import { readRoute } from '../../../http/read-route'
+import { refuse } from '../../../http/reply'
+import { olderReadings } from '../../../services/smoke/run-view'
+
+/** Earlier readings of a smoke, a page at a time. */
+export default readRoute(async ({ event, tables }) => {
+  const query = readingsPageQuery.safeParse(getQuery(event))
+  return query.success ? olderReadings(tables, getRouterParam(event, 'code')!, query.data.skip) : refuse('no_such_page')
+})
