@@ -7,7 +7,11 @@ export interface ThreadNodeView {
   code: string, kind: NodeKind, title: string, detail: string, massG: number | null, held: boolean
   packs?: number, firstCode?: string, lastCode?: string
 }
-export interface ThreadView { code: string, nodes: ThreadNodeView[], links: { from: string, to: string }[] }
+export interface OutlineRow { code: string, title: string, held: boolean, packs: number, massG: number }
+/** A thread of many lots, told in lists: which lots, and who has how many packs of them. */
+export interface ThreadOutline { lots: OutlineRow[], customers: OutlineRow[], unsent: { packs: number, massG: number } }
+/** `outline` in place of what would be too much to follow by eye. */
+export interface ThreadView { code: string, nodes: ThreadNodeView[], links: { from: string, to: string }[], outline: ThreadOutline | null }
 
 /** A bundle of packs, opened: by its lot and who has it. */
 export const packListQuery = z.strictObject({ lot: code(), party: z.coerce.number().int().min(1).optional() })

@@ -5,7 +5,7 @@ import type { ThreadView } from '#shared/contracts/thread'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
 import PackBundle from './PackBundle.vue'
-import { COLUMN_NAMES, KNOTS_DRAWN, layOut, type KnotNode } from './thread-layout'
+import { COLUMN_NAMES, layOut, type KnotNode } from './thread-layout'
 import ThreadOutline from './ThreadOutline.vue'
 
 /** The thread: one drawn line with branches from supplier to customer, the code asked for in the middle of it. */
@@ -18,9 +18,6 @@ const UNDER_WORDS = 0.78
 const { meat } = useNotation()
 const box = ref<HTMLElement | null>(null)
 const boxWidth = useWidth(box, 1200)
-/** Too much to follow by eye: lists first, the drawing when it is asked for. */
-const large = computed(() => props.thread.nodes.length > KNOTS_DRAWN)
-const drawn = ref(false)
 const drawing = computed(() => layOut(props.thread, Math.max(LEAST_W, boxWidth.value), ROW_H))
 const columnW = computed(() => drawing.value.width / COLUMN_NAMES.length)
 const path = (from: KnotNode, to: KnotNode) => {
@@ -31,18 +28,21 @@ const path = (from: KnotNode, to: KnotNode) => {
 }
 const isParty = (node: KnotNode) => node.kind === 'supplier' || node.kind === 'customer'
 const linkOf = (node: KnotNode) => node.kind === 'lot' ? `/lots/${node.code}` : node.kind === 'run' ? `/runs/${node.code}` : `/ledger?code=${node.code}`
-const isOne = (node: KnotNode) => !isParty(node) && (node.packs ?? 1) === 1
+const isOne = (node: KnotNode) => !isParty(node) && !node.code.includes(' ')
+const below = (node: KnotNode) => isOne(node) ? node.title : node.firstCode ? `${node.firstCode} to ${node.lastCode!.slice(2)}` : node.code.split(' ')[0]!
 const packs = computed(() => props.thread.nodes.filter(node => node.kind === 'pack'))
-const packCount = computed(() => packs.value.reduce((sum, pack) => sum + (pack.packs ?? 0), 0))
-const packsG = computed(() => packs.value.reduce((sum, pack) => sum + (pack.massG ?? 0), 0))
-const customers = computed(() => props.thread.nodes.filter(node => node.kind === 'customer'))
+/** Whatever packs are told of: bundles, or lots in an outline. */
+const counted = computed(() => props.thread.outline?.lots ?? packs.value)
+const packCount = computed(() => counted.value.reduce((sum, one) => sum + (one.packs ?? 0), 0))
+const packsG = computed(() => counted.value.reduce((sum, one) => sum + (one.massG ?? 0), 0))
+const customers = computed(() => props.thread.outline?.customers ?? props.thread.nodes.filter(node => node.kind === 'customer'))
 const NAMED = 4
 const whose = computed(() => customers.value.length === 0
   ? ', none sent'
   : customers.value.length > NAMED ? `, with ${customers.value.length} customers` : `, with ${customers.value.map(c => c.title).join(' and ')}`)
 const bundles = computed(() => {
   const names = new Map(customers.value.map(node => [node.code, node.title]))
-  return packs.value.filter(pack => (pack.packs ?? 1) > 1).map(pack => ({ pack, to: names.get(pack.code.split(' ')[1] ?? '') ?? null }))
+  return packs.value.filter(pack => pack.code.includes(' ')).map(pack => ({ pack, to: names.get(pack.code.split(' ')[1] ?? '') ?? null }))
 })
 </script>
 
@@ -50,9 +50,9 @@ const bundles = computed(() => {
   <section aria-labelledby="thread-head" class="stack-tight">
     <h2 id="thread-head">Thread of <span class="code">{{ thread.code }}</span></h2>
     <p>{{ packCount }} packs, {{ meat(packsG) }}{{ whose }}.</p>
-    <ThreadOutline v-if="large" :thread="thread" />
-    <div v-if="large && !drawn" class="no-print"><VBtn class="floor" variant="outlined" @click="drawn = true">Draw all {{ thread.nodes.length }} knots</VBtn></div>
-    <div v-if="!large || drawn" ref="box" class="scroll-x" tabindex="0" role="group" aria-label="Thread drawing, scrolls sideways">
+    <p v-if="thread.outline">It is in {{ thread.outline.lots.length }} lots. Open one, and its own thread is drawn.</p>
+    <ThreadOutline v-if="thread.outline" :outline="thread.outline" />
+    <div v-else ref="box" class="scroll-x" tabindex="0" role="group" aria-label="Thread drawing, scrolls sideways">
       <div class="drawing" :style="{ width: `${drawing.width}px`, height: `${drawing.height + TOP}px` }">
         <svg :width="drawing.width" :height="drawing.height + TOP" aria-hidden="true">
           <text v-for="(name, c) in COLUMN_NAMES" :key="name" :x="c * columnW + 4" y="16">{{ name }}</text>
@@ -65,11 +65,11 @@ const bundles = computed(() => {
             <strong v-else>{{ node.title }}</strong>
             <span v-if="node.held" class="small held">held</span>
           </span>
-          <span v-if="!isParty(node)" class="below small soft">{{ isOne(node) ? node.title : `${node.firstCode} to ${node.lastCode!.slice(2)}` }}{{ node.massG === null ? '' : `, ${meat(node.massG)}` }}</span>
+          <span v-if="!isParty(node)" class="below small soft">{{ below(node) }}{{ node.massG === null ? '' : `, ${meat(node.massG)}` }}</span>
         </div>
       </div>
     </div>
-    <section v-if="bundles.length && !large" class="no-print" aria-label="Packs by code">
+    <section v-if="bundles.length" class="no-print" aria-label="Packs by code">
       <PackBundle v-for="{ pack, to: customer } in bundles" :key="pack.code" :bundle="pack" :to="customer" />
     </section>
   </section>

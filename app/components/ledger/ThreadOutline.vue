@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { ThreadView } from '#shared/contracts/thread'
+import type { ThreadOutline } from '#shared/contracts/thread'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
-import { outlineOf } from './thread-outline'
 
 /** A large thread in lists: who is to be told, and which lots they come from. */
-const props = defineProps<{ thread: ThreadView }>()
+defineProps<{ outline: ThreadOutline }>()
 const { meat } = useNotation()
-const outline = computed(() => outlineOf(props.thread))
 </script>
 
 <template>

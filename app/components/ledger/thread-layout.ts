@@ -5,8 +5,6 @@ import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
 /** Columns in the order matter moves. */
 const COLUMN_OF: Record<NodeKind, number> = { supplier: 0, meat: 1, ingredient: 1, lot: 2, run: 3, pack: 4, customer: 5 }
 export const COLUMN_NAMES = ['Supplier', 'Came in', 'Lot', 'Smoke', 'Packs', 'Customer'] as const
-/** More knots than this are told in an outline first: nobody follows so many lines. */
-export const KNOTS_DRAWN = 120
 
 export interface KnotNode extends ThreadNodeView { column: number, x: number, y: number }
 export interface ThreadLayout { nodes: KnotNode[], links: { from: KnotNode, to: KnotNode }[], width: number, height: number }

@@ -83,6 +83,8 @@ export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0,
     for (let n = 0; n < pairs; n++) {
       const days = -Math.round((pairs - n) * DAYS / Math.max(pairs, 1)) - 30
       if (n * 2 % LOTS_A_SALT_BAG === 0) {
+        // The ones before are empty by now.
+        await owner.query('UPDATE ingredient_lots SET finished_at = received_at')
         const bag = copy({ ingredient_lots: bags.map(lot => ({ ...lot, amount_g: '60000.0000', finished_at: null, certificate_file_id: null })) }, days)
         await insertRows(owner, 'ingredient_lots', bag.rows.ingredient_lots)
         salts = new Map(bags.map((lot, i) => [lot.id, bag.rows.ingredient_lots[i].id]))

@@ -38,20 +38,19 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
   const [unpulled, latest] = await Promise.all([tables.runs.find({ pulledAtMs: null }), tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST })])
   const runs = [...new Map([...unpulled, ...latest].map(run => [run.id, run])).values()].toSorted((a, b) => b.id - a.id)
   const runId = runs.map(run => run.id)
-  const inRuns = runId.length ? await tables.runPieces.pick(['runId', 'pieceId'], { runId }) : []
-  const pieces = new Map((await tables.pieces.pick(['lotId'], { id: inRuns.map(row => row.pieceId) })).map(piece => [piece.id, piece.lotId]))
-  const [codes, last] = await Promise.all([
-    tables.lots.pick(['code'], { id: [...new Set(pieces.values())] }), tables.runReadings.totals('runId', { max: ['atMs'], where: { runId } }),
-  ])
+  const newest = { by: 'runId', order: [['atMs', 'DESC']], limit: 1 } as const
+  const [inRuns, lastRead] = await Promise.all([tables.thread.lotsOfRuns(runId), tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, keys: runId })])
+  const last = new Map(lastRead.map(reading => [reading.runId, reading.atMs]))
+  const codes = await tables.lots.pick(['code'], { id: [...new Set(inRuns.map(row => row.lotId))] })
   const waiting = new Set(runs.filter(run => run.pulledAtMs === null).map(run => run.id))
-  const cores = new Map((await tables.runReadings.pickEach(['runId', 'coreC'], { by: 'runId', keys: [...waiting], where: { coreC: { [present]: null } }, order: [['atMs', 'DESC']], limit: 1 }))
+  const cores = new Map((await tables.runReadings.pickEach(['runId', 'coreC'], { ...newest, keys: [...waiting], where: { coreC: { [present]: null } } }))
     .map(reading => [reading.runId, reading.coreC]))
   const codeOf = new Map(codes.map(lot => [lot.id, lot.code]))
   const lotsOf = groupBy(inRuns, row => row.runId)
   const stillWarm = new Set(openLots.flatMap(lot => lot.runs.filter(run => !run.cooled).map(run => run.code)))
   return runs.map(run => ({
-    code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last.get(run.id)?.max.atMs ?? null, lastCoreC: cores.get(run.id) ?? null,
-    cooled: !stillWarm.has(run.code), lots: [...new Set((lotsOf.get(run.id) ?? []).map(row => codeOf.get(pieces.get(row.pieceId)!)!))],
+    code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last.get(run.id) ?? null, lastCoreC: cores.get(run.id) ?? null,
+    cooled: !stillWarm.has(run.code), lots: (lotsOf.get(run.id) ?? []).flatMap(row => codeOf.get(row.lotId) ?? []),
   }))
 }
 

@@ -3,21 +3,23 @@ import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
 import type { Tables } from '../../db/store'
 import { notFound, type Answer } from '../context'
 import { lotsThrough } from './lots-through'
+import { LOTS_DRAWN, threadOutline } from './thread-outline'
 
 const partyCode = (id: number): string => `party-${id}`
 const byId = <R extends { id: number }>(rows: readonly R[]): Map<number, R> => new Map(rows.map(row => [row.id, row]))
 
 /** Packs as knots: bundled by lot and customer; one that was asked for stands by itself. */
-async function packNodes(tables: Tables, lotIds: readonly number[], lotCode: (id: number) => string, asked: string) {
+async function packNodes(tables: Tables, lotIds: readonly number[], asked: string) {
   const [single] = await tables.packs.pick(['lotId', 'kind', 'netG', 'packedOn', 'dispatchId'], { code: asked })
   if (single) {
     const dispatch = single.dispatchId === null ? null : await tables.dispatches.one({ id: single.dispatchId })
     const node: ThreadNodeView = { code: asked, kind: 'pack', title: single.kind, detail: `packed ${single.packedOn}`, massG: single.netG, held: false, packs: 1 }
-    return [{ node, lotId: single.lotId, customerId: dispatch?.customerId ?? null }]
+    return [{ node: () => node, lotId: single.lotId, customerId: dispatch?.customerId ?? null }]
   }
   return (await tables.thread.bundlesOf(lotIds)).map(({ lotId, customerId, packs, massG, firstCode, lastCode }) => {
-    const code = packs === 1 ? firstCode : `${lotCode(lotId)} ${customerId === null ? 'unsent' : partyCode(customerId)}`
-    const node: ThreadNodeView = { code, kind: 'pack', title: packs === 1 ? 'pack' : `${packs} packs`, detail: '', massG, held: false, packs, firstCode, lastCode }
+    const node = (lotCode: string): ThreadNodeView => ({
+      code: packs === 1 && firstCode ? firstCode : `${lotCode} ${customerId === null ? 'unsent' : partyCode(customerId)}`, kind: 'pack', title: packs === 1 ? 'one pack' : `${packs} packs`, detail: '', massG, held: false, packs, ...(firstCode && lastCode ? { firstCode, lastCode } : {}),
+    })
     return { node, lotId, customerId }
   })
 }
@@ -45,12 +47,13 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   const through = await lotsThrough(tables, code)
   if (through === null) return notFound('no_such_code', { code })
   const lotIds = [...new Set(through)]
-  const [lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
-    tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }), cameIn(tables, lotIds, code), tables.thread.runsOf(lotIds), tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
+  if (lotIds.length > LOTS_DRAWN) return { ok: true, value: { code, nodes: [], links: [], outline: await threadOutline(tables, lotIds) } }
+  const [bundles, lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
+    packNodes(tables, lotIds, code), tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }), cameIn(tables, lotIds, code), tables.thread.runsOf(lotIds), tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
   ])
   const lot = byId(lots)
   const lotCode = (id: number) => lot.get(id)!.code
-  const packs = await packNodes(tables, lotIds, lotCode, code)
+  const packs = bundles.map(bundle => ({ ...bundle, node: bundle.node(lotCode(bundle.lotId)) }))
   const [runs, parties] = await Promise.all([
     tables.runs.pick(['code', 'smoker', 'outcome'], { id: [...new Set(inRuns.map(row => row.runId))] }),
     tables.parties.pick(['kind', 'name'], { id: [...new Set([...[...meat, ...ingredients].map(row => row.supplierId), ...packs.flatMap(pack => pack.customerId ?? [])])] }),
@@ -86,7 +89,7 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
     ok: true,
     value: {
       code, nodes: nodes.filter(node => reached.has(node.code)),
-      links: [...unique.values()].filter(link => reached.has(link.from) && reached.has(link.to)),
+      outline: null, links: [...unique.values()].filter(link => reached.has(link.from) && reached.has(link.to)),
     },
   }
 }

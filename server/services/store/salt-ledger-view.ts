@@ -9,6 +9,8 @@ import { saltEntries } from './salt-entries'
 /** Accounts a page, and lines of one that are shown before all are asked for. */
 const ACCOUNTS_SHOWN = 3
 const LINES_SHOWN = 40
+/** Open accounts shown at once; the rest come with the earlier ones. */
+const OPEN_MOST = 6
 
 /** Which accounts: the newest, those from before a code on, or one with all its lines. */
 export interface WhichAccounts { before?: string | undefined, code?: string | undefined }
@@ -19,7 +21,7 @@ async function saltsOf(tables: Tables, { before, code }: WhichAccounts) {
   const older = from ? { id: { [below]: from.id } } : {}
   // Whatever is open, and a page of the rest.
   const [open, rest] = await Promise.all([
-    from ? [] : tables.ingredientLots.find({ kind: 'curing_salt', finishedAtMs: null }, { order: [['id', 'DESC']] }),
+    from ? [] : tables.ingredientLots.find({ kind: 'curing_salt', finishedAtMs: null }, { order: [['id', 'DESC']], limit: OPEN_MOST }),
     tables.ingredientLots.find({ kind: 'curing_salt', ...older }, { order: [['id', 'DESC']], limit: ACCOUNTS_SHOWN + 1 }),
   ])
   const shown = new Map([...open, ...rest.slice(0, ACCOUNTS_SHOWN)].map(lot => [lot.id, lot]))
