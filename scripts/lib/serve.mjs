@@ -55,8 +55,8 @@ async function applicationUser(entry, demo) {
   throw new Advice(`The application is not run as root, and its own user (${user.name}) cannot read ${entry}. Put the program where every user may read it, /srv say, or start it as an ordinary user. In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.`)
 }
 
-/** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock. */
-export async function serve({ name, demo, options, databaseUrl = null, adminUrl = null, sessionSecret = null, env = {}, announce }) {
+/** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock; `fill` puts something into a new one. */
+export async function serve({ name, demo, options, databaseUrl = null, adminUrl = null, sessionSecret = null, env = {}, fill = null, announce }) {
   const folder = join(stateFolder(), name)
   mkdirSync(folder, { recursive: true })
   const lock = join(folder, 'lock')
@@ -83,6 +83,7 @@ export async function serve({ name, demo, options, databaseUrl = null, adminUrl 
     if (database) keepers.push({ name: 'MariaDB', server: database, start: () => startMariadb(folder, { port: database.port }) })
     // Without the owner's address, another process has brought the schema up to date, or the application says what it lacks.
     if (database || adminUrl) await step('schema', () => prepare(database ?? { adminUrl, url: databaseUrl }))
+    if (fill && database) await step('years', () => fill(database))
     const user = await applicationUser(build.entry, demo)
     const start = () => startApp({
       entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,

@@ -128,13 +128,13 @@ export interface IngredientView {
   parts: { code: string, name: string, massG: number }[]
 }
 export const saltLedgerQuery = z.strictObject({ before: codeText().optional(), code: codeText().optional() })
-/** Deliveries and bags a page of what is used up. */
+/** Deliveries and bags a page. */
 export const STORE_PAGE = 20
 export const storePageQuery = z.strictObject({ before: codeText().optional() })
-/** What is used up, newest first, a page at a time. */
+/** What came in, newest first, a page at a time. */
 export interface StorePage { meat: { rows: MeatView[], more: boolean }, ingredients: { rows: IngredientView[], more: boolean } }
-/** What is left of what came in, and the first page of what is used up. */
-export interface StoreView { meat: MeatView[], ingredients: IngredientView[], usedUp: StorePage, suppliers: string[], parties: PartyView[] }
+/** What is not used up, and the first page of all that came in: some of it is in both. */
+export interface StoreView { meat: MeatView[], ingredients: IngredientView[], newest: StorePage, suppliers: string[], parties: PartyView[] }
 
 export interface SaltLineView {
   atMs: number, kind: 'received' | 'used' | StockMoveKind, lot: string | null, inG: number, outG: number, balanceG: number

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { partyInput, type PartyView } from '#shared/contracts/store'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotice } from '~/composables/use-notice'
@@ -7,12 +7,17 @@ import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 /** Who it comes from and who it goes to: whom to call when something is wrong. */
-defineProps<{ parties: PartyView[] }>()
+const props = defineProps<{ parties: PartyView[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { say } = useNotice()
 /** The one that is open; 0 is one to be added. */
 const open = ref<number | null>(null)
+/** More than these are looked for by name. */
+const SHOWN = 20
+const find = ref('')
+const found = computed(() => props.parties.filter(party => party.name.toLowerCase().includes(find.value.trim().toLowerCase())))
+const shown = computed(() => found.value.slice(0, SHOWN))
 const form = reactive({ kind: 'supplier' as PartyView['kind'], name: '', contact: '', approval: '', note: '' })
 const { save, saving, errorAt, message, forget } = useSave(partyInput)
 function begin(party: PartyView | null): void {
@@ -44,11 +49,13 @@ const change = useSave(partyInput.omit({ kind: true }))
       <SaveProblem class="full" :message="message || change.message.value" />
     </form>
     <p v-if="!parties.length" class="empty">Nobody yet. Whoever is named in a delivery or a sending stands here from then on.</p>
-    <div v-else class="scroll-x">
+    <VTextField v-if="parties.length > SHOWN" v-model="find" label="Find by name" autocomplete="off" class="find-party" />
+    <p v-if="found.length > shown.length" class="soft">{{ shown.length }} of {{ found.length }} shown.</p>
+    <div v-if="parties.length" class="scroll-x">
       <table class="ruled">
         <thead><tr><th scope="col">Name</th><th scope="col">Is a</th><th scope="col">Telephone, address</th><th scope="col">Approval number</th><th scope="col">Note</th><th v-if="session.mayWrite" scope="col"><span class="visually-hidden">Change</span></th></tr></thead>
         <tbody>
-          <tr v-for="party in parties" :key="party.id">
+          <tr v-for="party in shown" :key="party.id">
             <td><strong>{{ party.name }}</strong></td><td>{{ party.kind }}</td><td>{{ party.contact ?? '–' }}</td><td>{{ party.approval ?? '–' }}</td><td>{{ party.note ?? '' }}</td>
             <td v-if="session.mayWrite" class="num"><VBtn variant="outlined" :aria-label="`Change ${party.name}`" @click="begin(party)">Change</VBtn></td>
           </tr>
@@ -59,6 +66,7 @@ const change = useSave(partyInput.omit({ kind: true }))
 </template>
 
 <style scoped>
+.find-party { max-width: 26rem; }
 .fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: .6rem; align-items: start; }
 .full { grid-column: 1 / -1; }
 @media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }

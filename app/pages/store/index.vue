@@ -16,12 +16,12 @@ import { useSession } from '~/stores/session'
 
 const session = useSession()
 const view = ref<StoreView | null>(null)
-/** Used up; more of it is asked for a page at a time. */
-const usedMeat = usePages<MeatView>(before => `/api/store/meat?before=${before}`)
-const usedIngredients = usePages<IngredientView>(before => `/api/store/ingredients?before=${before}`)
-const newestFirst = <R extends { code: string }>(rows: R[]): R[] => rows.toSorted((a, b) => b.code.length - a.code.length || (a.code < b.code ? 1 : -1))
-const meat = computed(() => newestFirst([...view.value?.meat ?? [], ...usedMeat.rows.value]))
-const ingredients = computed(() => newestFirst([...view.value?.ingredients ?? [], ...usedIngredients.rows.value]))
+/** All that came in; more of it is asked for a page at a time. */
+const allMeat = usePages<MeatView>(before => `/api/store/meat?before=${before}`)
+const allIngredients = usePages<IngredientView>(before => `/api/store/ingredients?before=${before}`)
+const newestFirst = <R extends { code: string }>(rows: R[]): R[] => [...new Map(rows.map(row => [row.code, row])).values()].toSorted((a, b) => b.code.length - a.code.length || (a.code < b.code ? 1 : -1))
+const meat = computed(() => newestFirst([...view.value?.meat ?? [], ...allMeat.rows.value]))
+const ingredients = computed(() => newestFirst([...view.value?.ingredients ?? [], ...allIngredients.rows.value]))
 const lost = ref<Problem | null>(null)
 const route = useRoute()
 const RECEIVE = ['meat', 'ingredient'] as const
@@ -31,8 +31,8 @@ async function load(): Promise<void> {
   const reply = await read<StoreView>('/api/store')
   if (reply.ok) {
     view.value = reply.value
-    usedMeat.begin(reply.value.usedUp.meat)
-    usedIngredients.begin(reply.value.usedUp.ingredients)
+    allMeat.begin(reply.value.newest.meat)
+    allIngredients.begin(reply.value.newest.ingredients)
   }
   lost.value = reply.ok ? null : reply.problem
 }
@@ -60,13 +60,13 @@ onMounted(load)
         <h2 id="meat-list">Meat</h2>
         <p v-if="!meat.length" class="empty">No delivery yet. Press “Receive meat” when the first one is at the door.</p>
         <MeatTable v-else :meat="meat" @changed="load" />
-        <VBtn v-if="usedMeat.more.value" variant="outlined" class="floor mt-3" :loading="usedMeat.loading.value" @click="usedMeat.older">Older deliveries</VBtn>
+        <VBtn v-if="allMeat.more.value" variant="outlined" class="floor mt-3" :loading="allMeat.loading.value" @click="allMeat.older">Older deliveries</VBtn>
       </section>
       <section aria-labelledby="dry-list">
         <div class="ruled-head"><h2 id="dry-list">Salts, sugars, spices</h2><div class="row"><VBtn v-if="session.mayWrite" class="floor" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div></div>
         <p v-if="!ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
         <IngredientTable v-else :ingredients="ingredients" @changed="load" />
-        <VBtn v-if="usedIngredients.more.value" variant="outlined" class="floor mt-3" :loading="usedIngredients.loading.value" @click="usedIngredients.older">Older bags</VBtn>
+        <VBtn v-if="allIngredients.more.value" variant="outlined" class="floor mt-3" :loading="allIngredients.loading.value" @click="allIngredients.older">Older bags</VBtn>
       </section>
       <PartyList :parties="view.parties" @saved="load" />
     </div>

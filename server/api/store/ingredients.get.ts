@@ -2,10 +2,10 @@ import { getQuery } from 'h3'
 import { storePageQuery } from '#shared/contracts/store'
 import { readRoute } from '../../http/read-route'
 import { refuse } from '../../http/reply'
-import { usedUp } from '../../services/store/store-view'
+import { cameIn } from '../../services/store/store-view'
 
-/** Salts, sugars and spices that are used up, a page at a time. */
+/** Salts, sugars and spices that came in, a page at a time. */
 export default readRoute(async ({ event, tables }) => {
   const query = storePageQuery.safeParse(getQuery(event))
-  return query.success ? usedUp(tables, 'ingredients', query.data.before) : refuse('no_such_page')
+  return query.success ? cameIn(tables, 'ingredients', query.data.before) : refuse('no_such_page')
 })

@@ -5,7 +5,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
-import { below, present } from '../../db/where'
+import { below } from '../../db/where'
 import { fileViews } from '../files/keep-file'
 import { theShop } from '../office/office'
 import { ingredientSums } from './ingredient-sums'
@@ -47,21 +47,21 @@ export async function ingredientViews(tables: Tables, rows: readonly IngredientR
 }
 
 const NEWEST = [['id', 'DESC']] as const
-/** What is open, should a shop never use anything up, stays a list that a page can show. House. */
-const OPEN_MOST = 300
+/** What is open, should a shop never use anything up, stays a list that a page can show; older ones come with the pages. House. */
+const OPEN_MOST = { meat: 60, ingredients: 200 }
 
 /** What lies in the store and is not used up, newest first. */
 export async function inStock(tables: Tables): Promise<Pick<StoreView, 'meat' | 'ingredients'>> {
   const open = { finishedAtMs: null }
-  const [meat, ingredients] = await Promise.all([tables.meatLots.find(open, { order: NEWEST, limit: OPEN_MOST }), tables.ingredientLots.find(open, { order: NEWEST, limit: OPEN_MOST })])
+  const [meat, ingredients] = await Promise.all([tables.meatLots.find(open, { order: NEWEST, limit: OPEN_MOST.meat }), tables.ingredientLots.find(open, { order: NEWEST, limit: OPEN_MOST.ingredients })])
   const [meatList, ingredientList] = await Promise.all([meatViews(tables, meat), ingredientViews(tables, ingredients)])
   return { meat: meatList, ingredients: ingredientList }
 }
 
-/** A page of what is used up, newest first, from before a code on. */
-export async function usedUp<K extends 'meat' | 'ingredients'>(tables: Tables, what: K, before: string | undefined): Promise<StorePage[K]> {
+/** A page of what came in, newest first, from before a code on, whatever is left of it. */
+export async function cameIn<K extends 'meat' | 'ingredients'>(tables: Tables, what: K, before: string | undefined): Promise<StorePage[K]> {
   const [from] = before === undefined ? [] : await (what === 'meat' ? tables.meatLots.pick([], { code: before }) : tables.ingredientLots.pick([], { code: before }))
-  const where = { finishedAtMs: { [present]: null }, ...(from ? { id: { [below]: from.id } } : {}) }
+  const where = from ? { id: { [below]: from.id } } : {}
   // One more than is shown tells whether there are more.
   const options = { order: NEWEST, limit: STORE_PAGE + 1 }
   if (what === 'meat') {
@@ -72,8 +72,8 @@ export async function usedUp<K extends 'meat' | 'ingredients'>(tables: Tables, w
   return { rows: await ingredientViews(tables, rows.slice(0, STORE_PAGE)), more: rows.length > STORE_PAGE } as StorePage[K]
 }
 
-/** What is in the store, the newest of what is used up, and who it comes from and goes to. */
+/** What is in the store, the newest of what came in, and who it comes from and goes to. */
 export async function storeView(tables: Tables): Promise<StoreView> {
-  const [parties, open, meat, ingredients] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), inStock(tables), usedUp(tables, 'meat', undefined), usedUp(tables, 'ingredients', undefined)])
-  return { ...open, usedUp: { meat, ingredients }, parties, suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name) }
+  const [parties, open, meat, ingredients] = await Promise.all([tables.parties.find({}, { order: [['name', 'ASC']] }), inStock(tables), cameIn(tables, 'meat', undefined), cameIn(tables, 'ingredients', undefined)])
+  return { ...open, newest: { meat, ingredients }, parties, suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name) }
 }
