@@ -2,13 +2,33 @@ import withNuxt from './.nuxt/eslint.config.mjs'
 
 const NO_CLOCK = ['Date', 'fetch', 'performance', 'window', 'document', 'process', 'setTimeout', 'localStorage']
 
+/** Sentences and statements of SQL are not broken for width. */
+const MAX_WIDTH = 140
+const WORDS_APART = { ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true }
+
 export default withNuxt(
   { ignores: ['.output/**', '.veldmoor/**', 'docs/**'] },
   {
     rules: {
-      '@stylistic/max-statements-per-line': 'off', '@stylistic/member-delimiter-style': 'off',
-      'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/html-self-closing': 'off', 'vue/first-attribute-linebreak': 'off', 'vue/multi-word-component-names': 'off',
+      '@stylistic/member-delimiter-style': 'off',
+      '@stylistic/max-statements-per-line': ['error', { max: 1 }],
+      '@stylistic/max-len': ['error', { code: MAX_WIDTH, ...WORDS_APART }],
+      'vue/first-attribute-linebreak': ['error', { singleline: 'ignore', multiline: 'below' }],
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/multi-word-component-names': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    rules: {
+      '@stylistic/max-len': 'off',
+      'vue/max-len': [
+        'error',
+        { code: MAX_WIDTH, template: MAX_WIDTH, ...WORDS_APART, ignoreHTMLTextContents: true, ignoreHTMLAttributeValues: true },
+      ],
     },
   },
   {

@@ -17,11 +17,18 @@ const BENCHES = { core: benchCore, book: benchBook, beam: benchBeam, pages: benc
 async function benchCore() {
   const folder = mkdtempSync(join(os.tmpdir(), 'veldmoor-bench-'))
   const report = join(folder, 'bench.json')
-  await run('npx', ['vitest', 'bench', '--run', '--project', 'unit', `--outputJson=${report}`], { cwd: ROOT, env: { FORCE_COLOR: '0' } })
+  await run('npx', ['vitest', 'bench', '--run', '--project', 'unit', `--outputJson=${report}`], {
+    cwd: ROOT,
+    env: { FORCE_COLOR: '0' },
+  })
   const { files } = JSON.parse(readFileSync(report, 'utf8'))
   rmSync(folder, { recursive: true })
-  for (const { name, median, p99, sampleCount } of files.flatMap(file => file.groups).flatMap(group => group.benchmarks)) {
-    console.log(`  ${name.padEnd(40)} median ${median.toFixed(3).padStart(9)} ms   p99 ${p99.toFixed(3).padStart(9)} ms   ${sampleCount} runs`)
+  for (const { name, median, p99, sampleCount } of files
+    .flatMap(file => file.groups)
+    .flatMap(group => group.benchmarks)) {
+    console.log(
+      `  ${name.padEnd(40)} median ${median.toFixed(3).padStart(9)} ms   p99 ${p99.toFixed(3).padStart(9)} ms   ${sampleCount} runs`,
+    )
   }
 }
 

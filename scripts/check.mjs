@@ -8,5 +8,7 @@ import { main, step } from './lib/steps.mjs'
 await main(async () => {
   await step('packages', ensureNodePackages)
   for (const check of [prepare, ...checks]) await step(check.name, () => check.run().then(() => 'clean'))
-  await step('unit tests', () => run('npx', ['vitest', 'run', '--project', 'unit'], { cwd: ROOT, env: { FORCE_COLOR: '0' } }).then(() => 'passed'))
+  await step('unit tests', () =>
+    run('npx', ['vitest', 'run', '--project', 'unit'], { cwd: ROOT, env: { FORCE_COLOR: '0' } }).then(() => 'passed'),
+  )
 })

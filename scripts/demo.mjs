@@ -4,7 +4,9 @@ import { main } from './lib/steps.mjs'
 await main(() => {
   console.log('Veldmoor, demo shop')
   return serve({
-    name: 'demo', demo: true, options: readOptions(process.argv.slice(2)),
+    name: 'demo',
+    demo: true,
+    options: readOptions(process.argv.slice(2)),
     announce: (address) => {
       console.log(`\n  ${address}\n`)
       console.log('  sign in as  marit (owner), tam (maker) or quill (inspector, reads only)')

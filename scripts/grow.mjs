@@ -13,7 +13,10 @@ function count(argv, flag, usual, least) {
 
 /** Fills a new shop with made-up years; one that is there already is kept. */
 async function grow(database, options) {
-  const [{ growShop }, { openStore }] = await Promise.all([import('./lib/grow/grow-shop.mjs'), import('./lib/typescript.mjs').then(({ importSource }) => importSource('server/db/store.ts'))])
+  const [{ growShop }, { openStore }] = await Promise.all([
+    import('./lib/grow/grow-shop.mjs'),
+    import('./lib/typescript.mjs').then(({ importSource }) => importSource('server/db/store.ts')),
+  ])
   const store = openStore(database.url)
   const there = await store.tables.lots.count().finally(() => store.close())
   if (there > 0) return `${there} lots, kept as they were`
@@ -26,7 +29,13 @@ await main(() => {
   const [lots, readingsARun] = [count(argv, '--lots', USUAL.lots, 20), count(argv, '--readings', USUAL.readings, 1)]
   console.log('Veldmoor, a made-up shop of ten years')
   return serve({
-    name: 'grown', demo: true, options: readOptions(argv), fill: database => grow(database, { lots, readingsARun }),
-    announce: address => console.log(`\n  ${address}\n\n  sign in as  marit, password  bacon-and-brine\n\n  Ctrl-C stops it; --fresh grows another.`),
+    name: 'grown',
+    demo: true,
+    options: readOptions(argv),
+    fill: database => grow(database, { lots, readingsARun }),
+    announce: address =>
+      console.log(
+        `\n  ${address}\n\n  sign in as  marit, password  bacon-and-brine\n\n  Ctrl-C stops it; --fresh grows another.`,
+      ),
   })
 })

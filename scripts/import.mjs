@@ -8,29 +8,40 @@ import { tellFindings } from './lib/walk-book.mjs'
 const WHY = {
   not_json: ({ detail }, path) => `${path} is no JSON (${detail}).`,
   not_an_export: ({ detail }) => `This is not a whole shop as exported (${detail}).`,
-  not_empty: () => 'There is a shop in this database already. Import into an empty one: name another folder with VELDMOOR_FOLDER, or another DATABASE_URL.',
+  not_empty: () =>
+    'There is a shop in this database already. Import into an empty one: name another folder with VELDMOOR_FOLDER, or another DATABASE_URL.',
   end_differs: ({ detail }) => `The book in the file is not whole: ${detail}.`,
   not_whole: () => 'The shop in the file is not what its book says.',
 }
 
-/** `npm run import FILE`: an exported shop into an empty database, all of it or nothing, its chain walked and its rows held against it. */
+/**
+ * `npm run import FILE`: an exported shop into an empty database, all of it or nothing, its chain walked and its rows
+ * held against it.
+ */
 await main(async () => {
   const path = process.argv.slice(2).find(arg => !arg.startsWith('--'))
   if (!path || !existsSync(path)) throw new Advice('Name the export: npm run import veldmoor-shop-….json')
-  await withDatabase(process.argv.slice(2), async (urls) => {
-    await prepare(urls)
-    const [{ connect }, { importShop }] = await Promise.all([importSource('server/db/connect.ts'), importSource('server/db/portable/import-shop.ts')])
-    const admin = connect(urls.adminUrl, 1)
-    try {
-      const done = await importShop(admin, createReadStream(path), Date.now())
-      if (!done.ok) {
-        if (done.findings) await tellFindings(done)
-        throw new Advice(`${WHY[done.why](done, path)} Nothing was changed.`)
+  await withDatabase(
+    process.argv.slice(2),
+    async (urls) => {
+      await prepare(urls)
+      const [{ connect }, { importShop }] = await Promise.all([
+        importSource('server/db/connect.ts'),
+        importSource('server/db/portable/import-shop.ts'),
+      ])
+      const admin = connect(urls.adminUrl, 1)
+      try {
+        const done = await importShop(admin, createReadStream(path), Date.now())
+        if (!done.ok) {
+          if (done.findings) await tellFindings(done)
+          throw new Advice(`${WHY[done.why](done, path)} Nothing was changed.`)
+        }
+        console.log(`Imported: ${done.rows} rows, ${done.records} records in the book, unbroken.`)
       }
-      console.log(`Imported: ${done.rows} rows, ${done.records} records in the book, unbroken.`)
-    }
-    finally {
-      await admin.close()
-    }
-  }, { resting: true, create: true })
+      finally {
+        await admin.close()
+      }
+    },
+    { resting: true, create: true },
+  )
 })

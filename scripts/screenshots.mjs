@@ -37,7 +37,11 @@ const VIEWS = [
   { file: 'sign-tablet', path: '/cold-room', size: TABLET, shared: true, before: askWhoSigns },
 ]
 
-const pressButton = (page, words) => page.evaluate(text => [...document.querySelectorAll('button')].find(button => button.textContent.includes(text)).click(), words)
+const pressButton = (page, words) =>
+  page.evaluate(
+    text => [...document.querySelectorAll('button')].find(button => button.textContent.includes(text)).click(),
+    words,
+  )
 
 async function openDelivery(page) {
   await pressButton(page, 'Receive meat')
@@ -46,12 +50,17 @@ async function openDelivery(page) {
 }
 
 async function openOrchard(page) {
-  await page.evaluate(() => [...document.querySelectorAll('.name')].find(one => one.textContent.includes('Orchard')).click())
+  await page.evaluate(() =>
+    [...document.querySelectorAll('.name')].find(one => one.textContent.includes('Orchard')).click(),
+  )
 }
 
 async function toTheBook(page) {
   await page.evaluate(() => {
-    [...document.querySelectorAll('tr')].find(row => row.textContent.includes('Corrected')).querySelector('button').click()
+    ;[...document.querySelectorAll('tr')]
+      .find(row => row.textContent.includes('Corrected'))
+      .querySelector('button')
+      .click()
     document.querySelector('#book-head').scrollIntoView()
   })
 }
@@ -73,7 +82,7 @@ async function weighPieces(page) {
 }
 
 async function signIn(page, address, shared = false) {
-  await page.deleteCookie(...await page.cookies(address))
+  await page.deleteCookie(...(await page.cookies(address)))
   await page.goto(address, { waitUntil: 'networkidle0' })
   await page.type('input[autocomplete=username]', 'marit')
   await page.type('input[type=password]', 'bacon-and-brine')
@@ -94,9 +103,28 @@ await main(async () => {
   const build = await step('build', ensureBuild)
   const database = await startMariadb(join(folder, 'db'))
   await step('schema', () => prepare(database))
-  const app = await startApp({ entry: build.entry, port: await freePort(), databaseUrl: database.url, sessionSecret: database.sessionSecret, demo: true })
+  const app = await startApp({
+    entry: build.entry,
+    port: await freePort(),
+    databaseUrl: database.url,
+    sessionSecret: database.sessionSecret,
+    demo: true,
+  })
   const { default: puppeteer } = await import('puppeteer-core')
-  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'], userDataDir: join(folder, 'profile') })
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    headless: true,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+    userDataDir: join(folder, 'profile'),
+  })
   try {
     const page = await browser.newPage()
     await signIn(page, app.address)

@@ -13,11 +13,21 @@ import { ROOT } from './lib/paths.mjs'
 /** Runs one project of tests; its failures are printed whole, its counts returned. */
 async function suite(project, env = {}) {
   const report = join(env.REPORTS, `${project}.json`)
-  const failed = await run('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { cwd: ROOT, env: { ...env, FORCE_COLOR: '0' } })
-    .then(() => null, error => error)
+  const failed = await run(
+    'npx',
+    ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+    { cwd: ROOT, env: { ...env, FORCE_COLOR: '0' } },
+  ).then(
+    () => null,
+    error => error,
+  )
   const counts = readSummary(report)
   if (failed) console.error(failed.message)
-  return { ...counts, failed: Math.max(counts.failed, failed ? 1 : 0), words: `${counts.passed} passed, ${counts.failed} failed` }
+  return {
+    ...counts,
+    failed: Math.max(counts.failed, failed ? 1 : 0),
+    words: `${counts.passed} passed, ${counts.failed} failed`,
+  }
 }
 
 await main(async () => {
@@ -25,20 +35,37 @@ await main(async () => {
   const reports = mkdtempSync(join(tmpdir(), 'veldmoor-test-'))
   let database = null
   const totals = { passed: 0, failed: 0 }
-  const count = (result) => { totals.passed += result.passed; totals.failed += result.failed }
+  const count = (result) => {
+    totals.passed += result.passed
+    totals.failed += result.failed
+  }
   const check = async (one) => {
-    const outcome = await step(one.name, () => one.run().then(() => 'clean', (error) => { console.error(error.message); return 'faults found' }))
+    const outcome = await step(one.name, () =>
+      one.run().then(
+        () => 'clean',
+        (error) => {
+          console.error(error.message)
+          return 'faults found'
+        },
+      ),
+    )
     count(outcome === 'clean' ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
   }
   try {
     await step('packages', ensureNodePackages)
     await step('MariaDB', ensureMariadb)
     await step('Chromium', ensureChromium)
-    // Two lanes, for two cores; neither reads what the other writes. The build comes first, as in a clone that was never tested.
+    // Two lanes, for two cores; neither reads what the other writes. The build comes first, as in a clone that was
+    // never tested.
     const built = step('build', ensureBuild)
     const prepared = built.then(async ({ entry }) => {
       database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { durable: false }))
-      return { REPORTS: reports, TEST_DATABASE_URL: database.url, TEST_ADMIN_URL: database.adminUrl, TEST_APP_ENTRY: entry }
+      return {
+        REPORTS: reports,
+        TEST_DATABASE_URL: database.url,
+        TEST_ADMIN_URL: database.adminUrl,
+        TEST_APP_ENTRY: entry,
+      }
     })
     const lanes = await Promise.allSettled([
       prepared.then(async env => count(await step('browser tests', () => suite('browser', env)))),

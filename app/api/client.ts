@@ -2,15 +2,32 @@ import { wordsFor } from '#shared/messages/en'
 import type { Problem } from '#shared/contracts/problem'
 import type { Notation } from '#core/units/format'
 
-export type Reply<T> = { ok: true, value: T } | { ok: false, problem: Problem }
+export type Reply<T> = { ok: true; value: T } | { ok: false; problem: Problem }
 
-const offline = (): Problem => ({ type: 'urn:veldmoor:problem:offline', title: 'Not reached', status: 0, code: 'offline', detail: '' })
-
-const call = <T>(method: string, path: string, body?: unknown, key?: string, headers: Record<string, string> = {}): Promise<Reply<T>> => ask<T>(path, {
-  method,
-  headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(key ? { 'idempotency-key': key } : {}), ...headers },
-  ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+const offline = (): Problem => ({
+  type: 'urn:veldmoor:problem:offline',
+  title: 'Not reached',
+  status: 0,
+  code: 'offline',
+  detail: '',
 })
+
+const call = <T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  key?: string,
+  headers: Record<string, string> = {},
+): Promise<Reply<T>> =>
+  ask<T>(path, {
+    method,
+    headers: {
+      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(key ? { 'idempotency-key': key } : {}),
+      ...headers,
+    },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  })
 
 async function ask<T>(path: string, init: RequestInit): Promise<Reply<T>> {
   let answer: Response
@@ -28,8 +45,13 @@ async function ask<T>(path: string, init: RequestInit): Promise<Reply<T>> {
 }
 
 export const read = <T>(path: string): Promise<Reply<T>> => call('GET', path)
-export const send = <T>(method: 'POST' | 'PUT' | 'DELETE', path: string, body: unknown, key?: string, headers?: Record<string, string>): Promise<Reply<T>> =>
-  call(method, path, body, key, headers)
+export const send = <T>(
+  method: 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body: unknown,
+  key?: string,
+  headers?: Record<string, string>,
+): Promise<Reply<T>> => call(method, path, body, key, headers)
 
 /** A file's bytes as they are. */
 export const upload = <T>(path: string, file: Blob): Promise<Reply<T>> => ask<T>(path, { method: 'POST', body: file })
@@ -39,5 +61,7 @@ export const problemWords = (problem: Problem, as: Notation): string => {
   const params = problem.errors?.find(error => error.code === problem.code)?.params ?? problem.errors?.[0]?.params
   return problem.code === 'invalid_input' && problem.errors?.[0]
     ? wordsFor(problem.errors[0].code, problem.errors[0].params, as)
-    : problem.errors?.length || !problem.detail ? wordsFor(problem.code, params, as) : problem.detail.replace(/ Nothing was saved\.$/, '')
+    : problem.errors?.length || !problem.detail
+      ? wordsFor(problem.code, params, as)
+      : problem.detail.replace(/ Nothing was saved\.$/, '')
 }

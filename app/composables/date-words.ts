@@ -10,7 +10,8 @@ export const momentWords = (ms: number, zone: string, dates: Notation['dates']):
 export const clockWords = (ms: number, zone: string): string => localTime(ms, zone)
 
 /** To the second, with its zone, and the same in UTC: as a record was made. */
-export const exactWords = (ms: number, zone: string): string => `${localSecond(ms, zone)} ${zone}, ${localSecond(ms, 'UTC')} UTC`
+export const exactWords = (ms: number, zone: string): string =>
+  `${localSecond(ms, zone)} ${zone}, ${localSecond(ms, 'UTC')} UTC`
 
 /** Two days, in minutes: from there on days are enough. */
 const LONGEST_IN_HOURS = 2 * 24 * 60

@@ -3,7 +3,17 @@ import type { LotSummary } from '#shared/contracts/lots'
 import { lotStage } from './lot-stage'
 
 const run = { code: 'S-0001', startedAtMs: 1, pulledAtMs: 2, cooled: true, outcome: null, cold: false, pieces: 1 }
-const stage = (more: Partial<LotSummary>) => lotStage({ cureEndedAtMs: 1, openHolds: [], runs: [], packs: 0, unsent: 0, readyG: 1000, leftG: 0, ...more } as LotSummary).words
+const stage = (more: Partial<LotSummary>) =>
+  lotStage({
+    cureEndedAtMs: 1,
+    openHolds: [],
+    runs: [],
+    packs: 0,
+    unsent: 0,
+    readyG: 1000,
+    leftG: 0,
+    ...more,
+  } as LotSummary).words
 
 it('follows a lot from the cure to the customer', () => {
   expect(stage({ cureEndedAtMs: null })).toBe('in the cure')

@@ -1,10 +1,15 @@
 import { isLeft } from '#core/lots/finished'
 import type { LotRow } from '#shared/contracts/lots'
 
-export interface Stage { words: string, tone: 'good' | 'watch' | 'act' | 'held' | 'plain' }
+export interface Stage {
+  words: string
+  tone: 'good' | 'watch' | 'act' | 'held' | 'plain'
+}
 
 /** Where a lot is in its life, in a word or two. A hold comes before everything. */
-export function lotStage(lot: Pick<LotRow, 'openHolds' | 'cureEndedAtMs' | 'packs' | 'unsent' | 'runs' | 'readyG' | 'leftG'>): Stage {
+export function lotStage(
+  lot: Pick<LotRow, 'openHolds' | 'cureEndedAtMs' | 'packs' | 'unsent' | 'runs' | 'readyG' | 'leftG'>,
+): Stage {
   if (lot.openHolds.length > 0) return { words: 'held', tone: 'held' }
   if (lot.cureEndedAtMs === null) return { words: 'in the cure', tone: 'watch' }
   if (lot.packs > 0) {

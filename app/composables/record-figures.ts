@@ -1,12 +1,19 @@
 /** One figure of a record: where it stands, in words, and what it is, as it was stored. */
-export interface Figure { where: string, what: string }
+export interface Figure {
+  where: string
+  what: string
+}
 
 /** "weightTyped" is "weight typed". */
 const spaced = (name: string): string => name.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
 
-const told = (value: unknown): string => value === null || value === '' ? '–' : typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value)
+const told = (value: unknown): string =>
+  value === null || value === '' ? '–' : typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value)
 
-/** Everything in a record, however deep, one figure a line in its own order; lists are counted from 1. Nothing is rounded. */
+/**
+ * Everything in a record, however deep, one figure a line in its own order; lists are counted from 1. Nothing is
+ * rounded.
+ */
 export function figuresOf(value: unknown, where: readonly string[] = []): Figure[] {
   if (typeof value !== 'object' || value === null) return [{ where: where.join(' '), what: told(value) }]
   const parts = Array.isArray(value)

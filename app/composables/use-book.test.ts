@@ -15,7 +15,10 @@ const answer = (url: string) => {
 
 beforeEach(() => {
   broken = false
-  vi.stubGlobal('fetch', vi.fn((url: string) => Promise.resolve().then(() => answer(url))))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn((url: string) => Promise.resolve().then(() => answer(url))),
+  )
 })
 afterEach(() => vi.unstubAllGlobals())
 

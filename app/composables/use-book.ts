@@ -26,5 +26,12 @@ export function useBook() {
     if (lost.value === null) pages.value = found
     loading.value = false
   }
-  return { events, more, lost, loading, load: () => load(Math.max(1, pages.value.length)), older: () => load(pages.value.length + 1) }
+  return {
+    events,
+    more,
+    lost,
+    loading,
+    load: () => load(Math.max(1, pages.value.length)),
+    older: () => load(pages.value.length + 1),
+  }
 }

@@ -9,7 +9,9 @@ export function useClock(): Ref<number> {
   const nowMs = ref(Date.now() + session.clockOffsetMs)
   let timer: ReturnType<typeof setInterval> | undefined
   onMounted(() => {
-    timer = setInterval(() => { nowMs.value = Date.now() + session.clockOffsetMs }, TICK_MS)
+    timer = setInterval(() => {
+      nowMs.value = Date.now() + session.clockOffsetMs
+    }, TICK_MS)
   })
   onBeforeUnmount(() => clearInterval(timer))
   return nowMs

@@ -5,7 +5,11 @@ import { useDraft } from './use-draft'
 const kept = new Map<string, string>()
 beforeEach(() => {
   kept.clear()
-  vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value), removeItem: (key: string) => kept.delete(key) })
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => kept.set(key, value),
+    removeItem: (key: string) => kept.delete(key),
+  })
 })
 const form = () => useDraft('form', () => ({ weight: '', pieces: [] as string[] }))
 
@@ -29,7 +33,11 @@ it('two forms do not mix, and a new field of a form is not lost on an old draft'
   draft.value.weight = '2 kg'
   await nextTick()
   expect(useDraft('other', () => ({ weight: '' })).draft.value.weight).toBe('')
-  expect(useDraft('form', () => ({ weight: '', pieces: [] as string[], note: 'none' })).draft.value).toEqual({ weight: '2 kg', pieces: [], note: 'none' })
+  expect(useDraft('form', () => ({ weight: '', pieces: [] as string[], note: 'none' })).draft.value).toEqual({
+    weight: '2 kg',
+    pieces: [],
+    note: 'none',
+  })
 })
 it('an unreadable draft is set aside, not thrown away', () => {
   kept.set('veldmoor-draft:form', '{"weight": "2 k')

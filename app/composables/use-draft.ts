@@ -8,15 +8,15 @@ export function forgetDrafts(): void {
 }
 
 /**
- * What is being typed, kept on this device until it is saved: a reload, a dead battery or a signed-out session lose nothing.
- * `clear` is called when the save was acknowledged.
+ * What is being typed, kept on this device until it is saved: a reload, a dead battery or a signed-out session lose
+ * nothing. `clear` is called when the save was acknowledged.
  */
-export function useDraft<T>(name: string, empty: () => T): { draft: Ref<T>, clear: () => void } {
+export function useDraft<T>(name: string, empty: () => T): { draft: Ref<T>; clear: () => void } {
   const key = PREFIX + name
   const draft = ref(empty()) as Ref<T>
   try {
     const kept = localStorage.getItem(key)
-    if (kept) draft.value = { ...empty(), ...JSON.parse(kept) as T }
+    if (kept) draft.value = { ...empty(), ...(JSON.parse(kept) as T) }
   }
   catch {
     // An unreadable draft is set aside, not thrown away.

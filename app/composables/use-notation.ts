@@ -1,6 +1,14 @@
 import { computed } from 'vue'
 import {
-  formatIngredient, formatLength, formatLimit, formatMeat, formatNumber, formatOffset, formatPercent, formatPpm, formatTemperature,
+  formatIngredient,
+  formatLength,
+  formatLimit,
+  formatMeat,
+  formatNumber,
+  formatOffset,
+  formatPercent,
+  formatPpm,
+  formatTemperature,
 } from '#core/units/format'
 import { formatDate, formatDateInYear } from '#core/units/format-date'
 import { useSession } from '~/stores/session'

@@ -2,7 +2,10 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Problem } from '#shared/contracts/problem'
 import { read } from '~/api/client'
 
-/** A list that the server gives a page at a time, newest first. `path` makes the address of the page that follows a row, or of the first. */
+/**
+ * A list that the server gives a page at a time, newest first. `path` makes the address of the page that follows a row,
+ * or of the first.
+ */
 export function usePages<R extends { code: string }>(path: (before: string | undefined) => string) {
   const rows = shallowRef<R[]>([])
   const more = ref(false)
@@ -15,7 +18,7 @@ export function usePages<R extends { code: string }>(path: (before: string | und
   async function ask(before: string | undefined): Promise<void> {
     const mine = ++asked
     loading.value = true
-    const reply = await read<{ rows: R[], more: boolean }>(path(before))
+    const reply = await read<{ rows: R[]; more: boolean }>(path(before))
     if (mine !== asked) return
     loading.value = false
     problem.value = reply.ok ? null : reply.problem
@@ -25,11 +28,20 @@ export function usePages<R extends { code: string }>(path: (before: string | und
     loaded.value = true
   }
   /** The first page came along with something else. */
-  function begin(first: { rows: R[], more: boolean }): void {
+  function begin(first: { rows: R[]; more: boolean }): void {
     asked++
     rows.value = first.rows
     more.value = first.more
     loaded.value = true
   }
-  return { begin, rows, more, problem, loading: computed(() => loading.value), loaded, load: () => ask(undefined), older: () => ask(rows.value.at(-1)?.code) }
+  return {
+    begin,
+    rows,
+    more,
+    problem,
+    loading: computed(() => loading.value),
+    loaded,
+    load: () => ask(undefined),
+    older: () => ask(rows.value.at(-1)?.code),
+  }
 }

@@ -8,12 +8,19 @@ export function useRecorded() {
   const { say } = useNotice()
   const session = useSession()
   return (words: string, eventId: number | null, again: () => Promise<unknown>): void => {
-    say(words, eventId === null
-      ? undefined
-      : async () => {
-        const undone = await sendSigned('POST', `/api/events/${eventId}/undo`, {}, crypto.randomUUID())
-        await again()
-        say(undone.ok ? 'Voided. The record stays in the book as such.' : problemWords(undone.problem, session.notation))
-      })
+    say(
+      words,
+      eventId === null
+        ? undefined
+        : async () => {
+          const undone = await sendSigned('POST', `/api/events/${eventId}/undo`, {}, crypto.randomUUID())
+          await again()
+          say(
+            undone.ok
+              ? 'Voided. The record stays in the book as such.'
+              : problemWords(undone.problem, session.notation),
+          )
+        },
+    )
   }
 }

@@ -9,9 +9,26 @@ const UNJUDGED = { rise: null, cooling: null, cold: null }
 const run = (smoke: [minute: number, coreC: number][] = []): RunView => {
   const { credit: _along, ...figures } = runFigures(smoke.map(([minute, coreC]) => ({ atMs: minute * MINUTE, coreC })))
   return {
-    ruleSetId: 'us', code: 'S-0001', smoker: 'A', targetCoreC: 63, startedAtMs: 0, pulledAtMs: null, outcome: null, startedBy: 'A', pulledBy: null, zone: 'UTC', events: [], nowMs: 0,
-    lots: [{ code: 'L-0001', cut: 'belly', saltOnly: false, ppm: 150, lowPpm: 143, pieces: [1], held: false, ...UNJUDGED }, { code: 'L-0002', cut: 'belly', saltOnly: true, ppm: null, lowPpm: null, pieces: [1], held: false, ...UNJUDGED }],
-    readings: [], readingCount: 0, points: [], figures,
+    ruleSetId: 'us',
+    code: 'S-0001',
+    smoker: 'A',
+    targetCoreC: 63,
+    startedAtMs: 0,
+    pulledAtMs: null,
+    outcome: null,
+    startedBy: 'A',
+    pulledBy: null,
+    zone: 'UTC',
+    events: [],
+    nowMs: 0,
+    lots: [
+      { code: 'L-0001', cut: 'belly', saltOnly: false, ppm: 150, lowPpm: 143, pieces: [1], held: false, ...UNJUDGED },
+      { code: 'L-0002', cut: 'belly', saltOnly: true, ppm: null, lowPpm: null, pieces: [1], held: false, ...UNJUDGED },
+    ],
+    readings: [],
+    readingCount: 0,
+    points: [],
+    figures,
   }
 }
 
@@ -25,7 +42,12 @@ it('a lot without nitrite in the load sets the stricter come-up', () => {
   expect(useRun(ref(view)).rise.value?.status).toBe('not_shown')
 })
 it('minutes at 70 °C are told where they are the practice, counted from 60 °C', () => {
-  const view = run([[0, 59.9], [20, 59.9], [21, 70], [24, 70]])
+  const view = run([
+    [0, 59.9],
+    [20, 59.9],
+    [21, 70],
+    [24, 70],
+  ])
   expect(useRun(ref(view)).byP70.value).toBe(false)
   const { byP70, figures, p70Reached } = useRun(ref({ ...view, ruleSetId: 'uk' }))
   expect([byP70.value, p70Reached.value]).toEqual([true, true])

@@ -5,8 +5,13 @@ import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import { useSave } from './use-save'
 
 const body = { temperature: { typed: '3.4', unit: 'C' } }
-const answer = (status: number, json: unknown) => new Response(JSON.stringify(json), { status, headers: { 'content-type': status < 300 ? 'application/json' : 'application/problem+json' } })
-const keys = () => vi.mocked(fetch).mock.calls.map(([, init]) => (init!.headers as Record<string, string>)['idempotency-key'])
+const answer = (status: number, json: unknown) =>
+  new Response(JSON.stringify(json), {
+    status,
+    headers: { 'content-type': status < 300 ? 'application/json' : 'application/problem+json' },
+  })
+const keys = () =>
+  vi.mocked(fetch).mock.calls.map(([, init]) => (init!.headers as Record<string, string>)['idempotency-key'])
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -23,7 +28,9 @@ describe('one save button', () => {
     expect(message.value).toContain('all you typed is still here')
   })
   it('counts the fields that are marked, not the rules they broke', async () => {
-    const { save, faults, message } = useSave(z.strictObject({ weight: z.string().min(3).regex(/g$/), scale: z.string().min(1) }))
+    const { save, faults, message } = useSave(
+      z.strictObject({ weight: z.string().min(3).regex(/g$/), scale: z.string().min(1) }),
+    )
     await save('/x', { weight: '4', scale: '' })
     expect(faults.value).toHaveLength(3)
     expect(message.value).toContain('2 entries need another look')
@@ -32,7 +39,10 @@ describe('one save button', () => {
   })
   it('keeps its key until an answer is sure, then takes another', async () => {
     const { save, message } = useSave(fridgeReadingInput)
-    vi.mocked(fetch).mockRejectedValueOnce(new TypeError('no network')).mockResolvedValueOnce(answer(200, { ok: 1 })).mockResolvedValueOnce(answer(200, { ok: 2 }))
+    vi.mocked(fetch)
+      .mockRejectedValueOnce(new TypeError('no network'))
+      .mockResolvedValueOnce(answer(200, { ok: 1 }))
+      .mockResolvedValueOnce(answer(200, { ok: 2 }))
     expect(await save('/x', body)).toBeNull()
     expect(message.value).toContain('cannot be reached')
     expect(await save('/x', body)).toEqual({ ok: 1 })
@@ -43,7 +53,20 @@ describe('one save button', () => {
   })
   it('shows the server\'s fault beside its field, worded for the person', async () => {
     const { save, errorAt, message } = useSave()
-    vi.mocked(fetch).mockResolvedValueOnce(answer(422, { status: 422, code: 'rub_above_limit', detail: '', errors: [{ path: ['agent', 'weighed'], code: 'rub_above_limit', params: { ppm: 212, maxPpm: 200, source: 'rule', takeOffG: 1.9, addMeatG: 530 } }] }))
+    vi.mocked(fetch).mockResolvedValueOnce(
+      answer(422, {
+        status: 422,
+        code: 'rub_above_limit',
+        detail: '',
+        errors: [
+          {
+            path: ['agent', 'weighed'],
+            code: 'rub_above_limit',
+            params: { ppm: 212, maxPpm: 200, source: 'rule', takeOffG: 1.9, addMeatG: 530 },
+          },
+        ],
+      }),
+    )
     await save('/api/lots', {})
     expect(errorAt('agent.weighed')).toContain('Take off 1.9 g')
     expect(errorAt('agent')).toContain('Take off')
@@ -59,7 +82,11 @@ describe('one save button', () => {
   it('a second press while the first is on its way sends nothing', async () => {
     const { save } = useSave()
     let release = (_: Response) => {}
-    vi.mocked(fetch).mockReturnValueOnce(new Promise<Response>((done) => { release = done }))
+    vi.mocked(fetch).mockReturnValueOnce(
+      new Promise<Response>((done) => {
+        release = done
+      }),
+    )
     const first = save('/x', {})
     expect(await save('/x', {})).toBeNull()
     release(answer(200, { done: true }))

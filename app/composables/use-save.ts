@@ -8,11 +8,13 @@ import { sendSigned } from '~/api/signed-send'
 import { useSession } from '~/stores/session'
 
 /** Every write's answer names its record in the book, by which it can be undone; null when it made none. */
-export interface Recorded { eventId: number | null }
+export interface Recorded {
+  eventId: number | null
+}
 
 /**
- * One save button. Checks with the same contract as the server, sends under a key that stays the same until an answer is
- * sure, and keeps the problem beside the fields. Nothing typed is touched on failure.
+ * One save button. Checks with the same contract as the server, sends under a key that stays the same until an answer
+ * is sure, and keeps the problem beside the fields. Nothing typed is touched on failure.
  */
 export function useSave<T = object>(contract?: z.ZodType) {
   const session = useSession()
@@ -51,9 +53,16 @@ export function useSave<T = object>(contract?: z.ZodType) {
   }
   /** Fields, not faults: one field may break two rules, and is marked once. */
   const marked = computed(() => new Set(faults.value.map(fault => fault.path.join('.'))).size)
-  const message = computed(() => problem.value
-    ? problemWords(problem.value, session.notation)
-    : marked.value ? `${marked.value === 1 ? 'One entry needs' : `${marked.value} entries need`} another look. Nothing was saved; all you typed is still here.` : '')
-  const forget = () => { problem.value = null; faults.value = [] }
+  const message = computed(() =>
+    problem.value
+      ? problemWords(problem.value, session.notation)
+      : marked.value
+        ? `${marked.value === 1 ? 'One entry needs' : `${marked.value} entries need`} another look. Nothing was saved; all you typed is still here.`
+        : '',
+  )
+  const forget = () => {
+    problem.value = null
+    faults.value = []
+  }
   return { save, saving, problem, faults, errorAt, message, forget }
 }

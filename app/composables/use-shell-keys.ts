@@ -5,8 +5,11 @@ import { useNotice } from '~/composables/use-notice'
 
 const SECOND_KEY_MS = 1500
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement
-  && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.getAttribute('role') === 'combobox')
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement
+  && (target.isContentEditable
+    || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)
+    || target.getAttribute('role') === 'combobox')
 
 /** Up and down in a table: to the first link or button of the next row. True when it moved. */
 function walkTable(key: string): boolean {

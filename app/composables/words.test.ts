@@ -8,21 +8,40 @@ import { eventWords } from './event-words'
 const at = (iso: string) => Date.parse(iso)
 
 describe('dates and spans as people read them', () => {
-  it.each([['dmy', '3 Nov'], ['mdy', 'Nov 3'], ['iso', '2026-11-03']] as const)('%s: %s', (dates, words) => expect(formatDate('2026-11-03', dates)).toBe(words))
-  it.each([['dmy', '3 Nov 2026'], ['mdy', 'Nov 3, 2026'], ['iso', '2026-11-03']] as const)('with its year, %s: %s', (dates, words) => expect(formatDateInYear('2026-11-03', dates)).toBe(words))
+  it.each([
+    ['dmy', '3 Nov'],
+    ['mdy', 'Nov 3'],
+    ['iso', '2026-11-03'],
+  ] as const)('%s: %s', (dates, words) => expect(formatDate('2026-11-03', dates)).toBe(words))
+  it.each([
+    ['dmy', '3 Nov 2026'],
+    ['mdy', 'Nov 3, 2026'],
+    ['iso', '2026-11-03'],
+  ] as const)('with its year, %s: %s', (dates, words) => expect(formatDateInYear('2026-11-03', dates)).toBe(words))
   it('show the shop\'s wall, not the tablet\'s', () => {
     expect(momentWords(at('2026-11-03T03:30Z'), 'America/Chicago', 'dmy')).toBe('2 Nov 21:30')
     expect(clockWords(at('2026-11-03T03:30Z'), 'Asia/Kolkata')).toBe('09:00')
   })
-  it.each([[0, '0 min'], [45, '45 min'], [60, '1 h'], [200, '3 h 20 min'], [47 * 60 + 59, '47 h 59 min'], [48 * 60, '2 days'], [199.75 * 60, '8 days']])(
-    '%d minutes: %s', (minutes, words) => expect(spanWords(minutes * 60_000)).toBe(words))
+  it.each([
+    [0, '0 min'],
+    [45, '45 min'],
+    [60, '1 h'],
+    [200, '3 h 20 min'],
+    [47 * 60 + 59, '47 h 59 min'],
+    [48 * 60, '2 days'],
+    [199.75 * 60, '8 days'],
+  ])('%d minutes: %s', (minutes, words) => expect(spanWords(minutes * 60_000)).toBe(words))
 })
 
 /** One record of each kind, as the services write them. */
 const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: string]> = {
   shop_opened: [{ shopName: 'Shed' }, {}, 'Shop opened: Shed.'],
   person_added: [{ name: 'Ben', role: 'maker' }, {}, 'Account added: Ben, maker.'],
-  person_changed: [{ name: 'Ben', role: 'owner', active: true }, { before: { name: 'Ben', role: 'maker' } }, 'Account of Ben (maker) changed: Ben, owner, open.'],
+  person_changed: [
+    { name: 'Ben', role: 'owner', active: true },
+    { before: { name: 'Ben', role: 'maker' } },
+    'Account of Ben (maker) changed: Ben, owner, open.',
+  ],
   password_reset: [{ person: 'Ben' }, {}, 'New password given to Ben.'],
   password_changed: [{ person: 'Ben' }, {}, 'Ben changed their password.'],
   pin_chosen: [{ person: 'Ben' }, {}, 'Ben chose a PIN.'],
@@ -30,31 +49,89 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   recovery_code_used: [{ person: 'Ada' }, { left: 7 }, 'Ada signed in with a recovery code; 7 left.'],
   second_factor_set: [{ person: 'Ada' }, {}, 'Ada signs in with a second factor from now on.'],
   second_factor_dropped: [{ person: 'Ada' }, {}, 'Ada signs in without a second factor from now on.'],
-  name_closed: [{ signIn: 'ada' }, { address: '10.0.0.7', minutes: 15 }, 'Too many wrong passwords for ada from 10.0.0.7: closed there for 15 minutes.'],
+  name_closed: [
+    { signIn: 'ada' },
+    { address: '10.0.0.7', minutes: 15 },
+    'Too many wrong passwords for ada from 10.0.0.7: closed there for 15 minutes.',
+  ],
   shop_exported: [{}, {}, 'The whole shop was taken along as a file.'],
   own_device_ended: [{ station: 'old phone' }, {}, 'Signed out from elsewhere: old phone.'],
   device_ended: [{ station: 'Wall' }, {}, 'Signed out by the owner: Wall.'],
-  rules_confirmed: [{ confirmedBy: 'Ada', confirmedOn: '2026-11-01', reference: 'folder' }, {}, 'Rule set confirmed by Ada on 2026-11-01 (folder).'],
+  rules_confirmed: [
+    { confirmedBy: 'Ada', confirmedOn: '2026-11-01', reference: 'folder' },
+    {},
+    'Rule set confirmed by Ada on 2026-11-01 (folder).',
+  ],
   scale_added: [{ name: 'Fine', readabilityG: 0.1 }, {}, 'Scale added: Fine, reads to 0.1 g.'],
   instrument_added: [{ kind: 'thermometer', name: 'Probe' }, {}, 'Thermometer added: Probe.'],
-  instrument_changed: [{ name: 'Probe', everyDays: 14, inUse: false }, {}, 'Instrument changed: Probe, checked every 14 days, out of use.'],
-  instrument_checked: [{}, { instrument: 'Probe', is: 'thermometer', error: 0.8, passed: true, offsetC: 0.8 }, 'Probe checked: off by +0.8 °C, passed; from now on the offset is taken off.'],
+  instrument_changed: [
+    { name: 'Probe', everyDays: 14, inUse: false },
+    {},
+    'Instrument changed: Probe, checked every 14 days, out of use.',
+  ],
+  instrument_checked: [
+    {},
+    { instrument: 'Probe', is: 'thermometer', error: 0.8, passed: true, offsetC: 0.8 },
+    'Probe checked: off by +0.8 °C, passed; from now on the offset is taken off.',
+  ],
   fridge_changed: [{ name: 'Big' }, {}, 'Fridge changed: Big.'],
   fridge_added: [{ name: 'Big' }, {}, 'Fridge added: Big.'],
-  meat_received: [{ cut: 'belly', weight: { typed: '4 lb 6 oz' }, temperature: { typed: '38 F' }, supplier: 'North', supplierLot: 'N1' }, {}, 'Received belly, “4 lb 6 oz”, at “38 F”, from North, their lot N1.'],
+  meat_received: [
+    {
+      cut: 'belly',
+      weight: { typed: '4 lb 6 oz' },
+      temperature: { typed: '38 F' },
+      supplier: 'North',
+      supplierLot: 'N1',
+    },
+    {},
+    'Received belly, “4 lb 6 oz”, at “38 F”, from North, their lot N1.',
+  ],
   delivery_received: [
-    { supplier: 'North', document: 'N 12', lines: [{ cut: 'belly', weight: { typed: '8 kg' }, temperature: { typed: '3 °C' } }, { cut: 'jowl', weight: { typed: '2 kg' }, temperature: { typed: '9 °C' }, reason: 'sour' }] },
-    { meat: [{ code: 'M-0001', state: 'in' }, { code: 'M-0002', state: 'refused' }] },
+    {
+      supplier: 'North',
+      document: 'N 12',
+      lines: [
+        { cut: 'belly', weight: { typed: '8 kg' }, temperature: { typed: '3 °C' } },
+        { cut: 'jowl', weight: { typed: '2 kg' }, temperature: { typed: '9 °C' }, reason: 'sour' },
+      ],
+    },
+    {
+      meat: [
+        { code: 'M-0001', state: 'in' },
+        { code: 'M-0002', state: 'refused' },
+      ],
+    },
     'Delivery from North, N 12: M-0001 belly “8 kg” at “3 °C”; M-0002 jowl “2 kg” at “9 °C”, sent back: sour.',
   ],
-  meat_cut: [{ kind: 'bone', pieces: [{ typed: '3 kg' }, { typed: '2.9 kg' }], bone: { typed: '700' } }, { from: '1', labels: ['1.1', '1.2'], unaccountedG: 30 }, 'Boned 1: 1.1 “3 kg”, 1.2 “2.9 kg”; bone “700”; 30 g unaccounted.'],
+  meat_cut: [
+    { kind: 'bone', pieces: [{ typed: '3 kg' }, { typed: '2.9 kg' }], bone: { typed: '700' } },
+    { from: '1', labels: ['1.1', '1.2'], unaccountedG: 30 },
+    'Boned 1: 1.1 “3 kg”, 1.2 “2.9 kg”; bone “700”; 30 g unaccounted.',
+  ],
   ingredient_opened: [{}, {}, 'Opened.'],
   stock_moved: [{ kind: 'unassigned', amount: { typed: '6 g' } }, {}, 'Used without a lot: “6 g”.'],
-  stock_counted: [{ counted: { typed: '240 g' } }, { bookG: 243.8, differenceG: -3.8, off: true }, 'Counted “240 g”; the book said 243.8 g, off by −3.8 g, more than the scales explain.'],
+  stock_counted: [
+    { counted: { typed: '240 g' } },
+    { bookG: 243.8, differenceG: -3.8, off: true },
+    'Counted “240 g”; the book said 243.8 g, off by −3.8 g, more than the scales explain.',
+  ],
   party_added: [{ kind: 'customer', name: 'Corner' }, {}, 'Customer added: Corner.'],
-  party_changed: [{ name: 'Corner Shop', contact: '12 Lane', approval: null, note: null }, { before: { name: 'Corner' } }, 'Corner changed: Corner Shop, 12 Lane.'],
-  ingredient_received: [{ name: 'No. 1', amount: { typed: '1 kg' }, supplier: 'Dry', supplierLot: 'D1' }, {}, 'Received No. 1, “1 kg”, from Dry, their lot D1.'],
-  lot_rubbed: [{ pieces: [{ weight: { typed: '1840' } }, { weight: { typed: '2 kg' } }] }, { judgement: { lot: { ppm: 149.7 } } }, 'Rubbed: 2 pieces (1840, 2 kg), 150 ppm.'],
+  party_changed: [
+    { name: 'Corner Shop', contact: '12 Lane', approval: null, note: null },
+    { before: { name: 'Corner' } },
+    'Corner changed: Corner Shop, 12 Lane.',
+  ],
+  ingredient_received: [
+    { name: 'No. 1', amount: { typed: '1 kg' }, supplier: 'Dry', supplierLot: 'D1' },
+    {},
+    'Received No. 1, “1 kg”, from Dry, their lot D1.',
+  ],
+  lot_rubbed: [
+    { pieces: [{ weight: { typed: '1840' } }, { weight: { typed: '2 kg' } }] },
+    { judgement: { lot: { ppm: 149.7 } } },
+    'Rubbed: 2 pieces (1840, 2 kg), 150 ppm.',
+  ],
   turned: [{}, {}, 'Turned, all pieces.'],
   turn_voided: [{}, {}, 'A turn was voided.'],
   drained: [{}, {}, 'Drained.'],
@@ -63,29 +140,64 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   run_started: [{ smoker: 'Brick' }, { targetCoreC: 63 }, 'Into the smoke, Brick; target core 63.0 °C.'],
   run_read: [{ readings: [1, 2], phase: 'cool', source: 'csv' }, {}, '2 cooling readings from CSV.'],
   run_pulled: [{}, { hottestC: 64.2 }, 'Pulled; hottest core 64.2 °C.'],
-  sliced: [{ packs: [1, 2], readyWeight: { typed: '3.5 kg' } }, { outG: 3400 }, 'Sliced: 2 packs, ready to slice “3.5 kg”; 3.400 kg in all.'],
+  sliced: [
+    { packs: [1, 2], readyWeight: { typed: '3.5 kg' } },
+    { outG: 3400 },
+    'Sliced: 2 packs, ready to slice “3.5 kg”; 3.400 kg in all.',
+  ],
   sent: [{ packCodes: ['P-1', 'P-2'], customer: 'Corner' }, {}, '2 packs sent to Corner.'],
-  second_applied: [{}, { judgement: { lot: { ppm: 148.2 }, meaning: 'upper_bound' } }, 'Second application; now up to 148 ppm.'],
-  weighed_after: [{ weight: { typed: '210 g' } }, { method: 'excess', judgement: { lot: { ppm: 131 }, meaning: 'upper_bound' } }, 'Weighed back: “210 g”; now up to 131 ppm.'],
-  lab_result: [{ residual: 48, laboratory: 'Fen Lab', report: 'F-12' }, { maxPpm: 200 }, 'Laboratory: 48 ppm left in the product (Fen Lab, F-12), 200 ppm allowed.'],
-  mix_made: [{ name: 'House mix', forKg: 30 }, { massG: 1042, ppm: 150 }, 'Mixed House mix, 1.042 kg, for 30 kg at 150 ppm.'],
-  recipe_written: [{ recipe: { name: 'House streaky' }, note: 'less sugar' }, { number: 2 }, 'Recipe House streaky, revision 2: less sugar.'],
+  second_applied: [
+    {},
+    { judgement: { lot: { ppm: 148.2 }, meaning: 'upper_bound' } },
+    'Second application; now up to 148 ppm.',
+  ],
+  weighed_after: [
+    { weight: { typed: '210 g' } },
+    { method: 'excess', judgement: { lot: { ppm: 131 }, meaning: 'upper_bound' } },
+    'Weighed back: “210 g”; now up to 131 ppm.',
+  ],
+  lab_result: [
+    { residual: 48, laboratory: 'Fen Lab', report: 'F-12' },
+    { maxPpm: 200 },
+    'Laboratory: 48 ppm left in the product (Fen Lab, F-12), 200 ppm allowed.',
+  ],
+  mix_made: [
+    { name: 'House mix', forKg: 30 },
+    { massG: 1042, ppm: 150 },
+    'Mixed House mix, 1.042 kg, for 30 kg at 150 ppm.',
+  ],
+  recipe_written: [
+    { recipe: { name: 'House streaky' }, note: 'less sugar' },
+    { number: 2 },
+    'Recipe House streaky, revision 2: less sugar.',
+  ],
   recipe_retired: [{ retired: true }, {}, 'Recipe put away.'],
   recipes_imported: [{}, { codes: ['R-0011', 'R-0012'] }, '2 recipes from a file.'],
   card_laid: [{}, {}, 'Bench laid out.'],
   rules_chosen: [{ targetPpm: 110 }, { jurisdiction: 'Canada' }, 'Rule set in force: Canada; target 110 ppm.'],
   rules_written: [{ jurisdiction: 'Valley code', rows: [1, 2] }, {}, 'Own rule set written: Valley code, 2 rows.'],
-  corrected: [{}, { about: 'L-0001 / 2', from: '2.98 kg', to: '2.89 kg' }, 'Corrected L-0001 / 2: “2.98 kg” to “2.89 kg”.'],
+  corrected: [
+    {},
+    { about: 'L-0001 / 2', from: '2.98 kg', to: '2.89 kg' },
+    'Corrected L-0001 / 2: “2.98 kg” to “2.89 kg”.',
+  ],
   voided: [{ kind: 'turned' }, {}, 'Voided: the turn.'],
   held: [{}, { reason: 'fridge_warm' }, 'Held: fridge above 7 °C for over 2 h.'],
-  rows_sealed: [{}, { rows: 812, found: 2 }, '812 rows of the shop sealed as they stand; 2 were not as the book said before.'],
+  rows_sealed: [
+    {},
+    { rows: 812, found: 2 },
+    '812 rows of the shop sealed as they stand; 2 were not as the book said before.',
+  ],
   disposed: [{ disposition: 'release' }, { hold: 'cooling_late' }, 'Owner decided on “cooled too slowly”: release.'],
 }
 
 describe('records in the book', () => {
   it('a logger\'s readings are counted, told one by one or not', () => {
-    const told = (typed: unknown) => eventWords({ kind: 'run_read', typed, computed: {} } as EventView, DEFAULT_NOTATION)
-    expect(told({ count: 4800, phase: 'smoke', source: 'csv', fromMs: 0, toMs: 1 })).toBe('4800 smoke readings from CSV.')
+    const told = (typed: unknown) =>
+      eventWords({ kind: 'run_read', typed, computed: {} } as EventView, DEFAULT_NOTATION)
+    expect(told({ count: 4800, phase: 'smoke', source: 'csv', fromMs: 0, toMs: 1 })).toBe(
+      '4800 smoke readings from CSV.',
+    )
     expect(told({ count: 9000, phase: 'cool', source: 'csv' })).toBe('9000 cooling readings from CSV.')
   })
   it.each(EVENT_KINDS)('%s', (kind) => {
@@ -94,7 +206,10 @@ describe('records in the book', () => {
   })
   it('a long lot names its first pieces and says that there are more', () => {
     const pieces = Array.from({ length: 40 }, (_, i) => ({ weight: { typed: String(1000 + i) } }))
-    const words = eventWords({ kind: 'lot_rubbed', typed: { pieces }, computed: { judgement: { lot: null } } } as unknown as EventView, DEFAULT_NOTATION)
+    const words = eventWords(
+      { kind: 'lot_rubbed', typed: { pieces }, computed: { judgement: { lot: null } } } as unknown as EventView,
+      DEFAULT_NOTATION,
+    )
     expect(words).toBe('Rubbed: 40 pieces (1000, 1001, 1002, 1003, 1004, 1005, …), salt only.')
   })
 })

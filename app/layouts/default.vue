@@ -19,12 +19,19 @@ const night = ref(localStorage.getItem('veldmoor-night') === '1')
 const inside = computed(() => session.user !== null)
 const { showKeys } = useShellKeys()
 
-watch(night, (on) => {
-  theme.change(on ? 'night' : 'day')
-  localStorage.setItem('veldmoor-night', on ? '1' : '')
-}, { immediate: true })
+watch(
+  night,
+  (on) => {
+    theme.change(on ? 'night' : 'day')
+    localStorage.setItem('veldmoor-night', on ? '1' : '')
+  },
+  { immediate: true },
+)
 onMounted(() => document.documentElement.style.setProperty('color-scheme', 'light dark'))
-watch(() => route.path, () => document.getElementById('room')?.focus({ preventScroll: true }))
+watch(
+  () => route.path,
+  () => document.getElementById('room')?.focus({ preventScroll: true }),
+)
 </script>
 
 <template>
@@ -44,9 +51,32 @@ watch(() => route.path, () => document.getElementById('room')?.focus({ preventSc
 </template>
 
 <style scoped>
-.shell { min-height: 100vh; background: var(--bone); color: var(--peat); }
-main { max-width: 1320px; margin: 0 auto; padding: 1.25rem 1.5rem 5rem; outline: none; }
-.skip { position: absolute; left: -999px; top: 0; background: var(--peat); color: var(--bone); padding: .7rem 1rem; z-index: 9; }
-.skip:focus { left: 0; }
-@media (max-width: 700px) { main { padding: .9rem .9rem 5rem; } }
+.shell {
+  min-height: 100vh;
+  background: var(--bone);
+  color: var(--peat);
+}
+main {
+  max-width: 1320px;
+  margin: 0 auto;
+  padding: 1.25rem 1.5rem 5rem;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 0;
+  background: var(--peat);
+  color: var(--bone);
+  padding: 0.7rem 1rem;
+  z-index: 9;
+}
+.skip:focus {
+  left: 0;
+}
+@media (max-width: 700px) {
+  main {
+    padding: 0.9rem 0.9rem 5rem;
+  }
+}
 </style>

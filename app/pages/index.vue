@@ -19,33 +19,58 @@ const floor = useFloor()
 const session = useSession()
 const nowMs = useClock()
 const { date, clock } = useNotation()
-const tasks = computed(() => floor.view ? tasksNow(floor.view, nowMs.value) : [])
+const tasks = computed(() => (floor.view ? tasksNow(floor.view, nowMs.value) : []))
 const week = computed(() => comingDays(floor.lots, nowMs.value, session.zone, DAYS_SHOWN))
-const heading = computed(() => new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: session.zone }).format(nowMs.value))
+const heading = computed(() =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: session.zone }).format(nowMs.value),
+)
 onMounted(floor.load)
 </script>
 
 <template>
   <div>
-    <PageHead title="Today" :sub="`${heading}, ${date(localDay(nowMs, session.zone))}, ${clock(nowMs)} on the shop's clock`" />
+    <PageHead
+      title="Today"
+      :sub="`${heading}, ${date(localDay(nowMs, session.zone))}, ${clock(nowMs)} on the shop's clock`"
+    />
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <FirstSteps v-if="!floor.view.first.packed && session.mayWrite" :view="floor.view" />
-      <p v-if="!floor.view.first.lot && !session.mayWrite" class="empty">No lot yet. The makers begin in the Store and on the Bench.</p>
+      <p v-if="!floor.view.first.lot && !session.mayWrite" class="empty">
+        No lot yet. The makers begin in the Store and on the Bench.
+      </p>
       <div v-if="floor.view.first.lot" class="today">
         <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" />
         <div class="stack">
-          <NotRight :free-bytes="floor.view.freeBytes" :instruments="floor.view.instruments" :store="floor.view.store" :lots="floor.lots" :fridges="floor.view.fridges" :now-ms="nowMs" />
+          <NotRight
+            :free-bytes="floor.view.freeBytes"
+            :instruments="floor.view.instruments"
+            :store="floor.view.store"
+            :lots="floor.lots"
+            :fridges="floor.view.fridges"
+            :now-ms="nowMs"
+          />
           <ComingWeek :week="week" />
         </div>
       </div>
-      <p v-if="floor.view.freeBytes !== null && session.isOwner" class="small soft">{{ freeWords(floor.view.freeBytes) }} free on the shop's disk.</p>
+      <p v-if="floor.view.freeBytes !== null && session.isOwner" class="small soft">
+        {{ freeWords(floor.view.freeBytes) }} free on the shop's disk.
+      </p>
     </div>
   </div>
 </template>
 
 <style scoped>
-.today { display: grid; grid-template-columns: minmax(0, 7fr) minmax(0, 5fr); gap: 2.5rem; }
-@media (max-width: 900px) { .today { grid-template-columns: minmax(0, 1fr); gap: 1.6rem; } }
+.today {
+  display: grid;
+  grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
+  gap: 2.5rem;
+}
+@media (max-width: 900px) {
+  .today {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.6rem;
+  }
+}
 </style>

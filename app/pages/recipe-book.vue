@@ -28,7 +28,7 @@ const recorded = useRecorded()
 const recipes = ref<RecipeView[] | null>(null)
 const lost = ref<Problem | null>(null)
 const code = ref<string | null>(null)
-const editing = ref<{ from: Recipe, code: string | null } | null>(null)
+const editing = ref<{ from: Recipe; code: string | null } | null>(null)
 const withRetired = ref(false)
 const fault = ref('')
 const { save, message } = useSave<{ codes: string[] }>()
@@ -41,6 +41,10 @@ async function load(): Promise<void> {
   const reply = await read<RecipeView[]>('/api/recipes')
   if (reply.ok) recipes.value = reply.value
   lost.value = reply.ok ? null : reply.problem
+}
+function show(which: string): void {
+  code.value = which
+  editing.value = null
 }
 async function saved(made: string): Promise<void> {
   editing.value = null
@@ -67,10 +71,14 @@ async function fromFile(event: Event): Promise<void> {
     if (!(error instanceof SyntaxError)) throw error
     fault.value = wordsFor('not_a_recipe_file', {}, as.value)
   }
-  (event.target as HTMLInputElement).value = ''
+  ;(event.target as HTMLInputElement).value = ''
 }
 function toFile(list: readonly Recipe[], name: string): void {
-  const url = URL.createObjectURL(new Blob([`${JSON.stringify({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: list }, null, 2)}\n`], { type: 'application/json' }))
+  const url = URL.createObjectURL(
+    new Blob([`${JSON.stringify({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: list }, null, 2)}\n`], {
+      type: 'application/json',
+    }),
+  )
   Object.assign(document.createElement('a'), { href: url, download: name }).click()
   URL.revokeObjectURL(url)
 }
@@ -83,7 +91,10 @@ async function toBench(): Promise<void> {
     lost.value = view.problem
     return
   }
-  bench.draft.value = applyRecipe(bench.draft.value, open.value!, latest.value!.id, { ingredients: view.value.ingredients, today: view.value.today })
+  bench.draft.value = applyRecipe(bench.draft.value, open.value!, latest.value!.id, {
+    ingredients: view.value.ingredients,
+    today: view.value.today,
+  })
   await navigateTo('/bench')
 }
 onMounted(load)
@@ -91,12 +102,34 @@ onMounted(load)
 
 <template>
   <div>
-    <PageHead title="Recipe book" sub="On green weight, for any meat. A change is the next revision; what was used stays as it was.">
+    <PageHead
+      title="Recipe book"
+      sub="On green weight, for any meat. A change is the next revision; what was used stays as it was."
+    >
       <template v-if="session.mayWrite && recipes">
-        <VBtn data-key="n" class="floor" color="primary" @click="editing = { from: { ...STARTERS[0]!, name: '', note: null }, code: null }">New recipe</VBtn>
-        <label class="file floor">Take in a file<input type="file" accept="application/json,.json" class="visually-hidden" @change="fromFile"></label>
+        <VBtn
+          data-key="n"
+          class="floor"
+          color="primary"
+          @click="editing = { from: { ...STARTERS[0]!, name: '', note: null }, code: null }"
+        >
+          New recipe
+        </VBtn>
+        <label class="file floor">Take in a file<input type="file" accept="application/json,.json" class="visually-hidden" @change="fromFile" /></label>
       </template>
-      <VBtn v-if="recipes?.length" class="floor" variant="outlined" @click="toFile(shown.map(one => one.revisions[0]!.recipe), 'recipes.json')">All to a file</VBtn>
+      <VBtn
+        v-if="recipes?.length"
+        class="floor"
+        variant="outlined"
+        @click="
+          toFile(
+            shown.map(one => one.revisions[0]!.recipe),
+            'recipes.json',
+          )
+        "
+      >
+        All to a file
+      </VBtn>
     </PageHead>
     <p v-if="fault" class="caution grave" role="alert">{{ fault }} Nothing was taken over.</p>
     <SaveProblem :message="message" />
@@ -104,26 +137,74 @@ onMounted(load)
     <p v-else-if="!recipes" class="empty">Turning the pages…</p>
     <div v-else-if="!recipes.length" class="empty">
       <p>No recipe yet.</p>
-      <VBtn v-if="session.mayWrite" class="floor" color="primary" @click="take({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: STARTERS })">Begin with the ten starters</VBtn>
+      <VBtn
+        v-if="session.mayWrite"
+        class="floor"
+        color="primary"
+        @click="take({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: STARTERS })"
+      >
+        Begin with the ten starters
+      </VBtn>
     </div>
     <div v-else class="book">
       <nav class="names no-print" aria-label="Recipes">
-        <button v-for="one in shown" :key="one.code" type="button" class="plain name" :aria-current="one === open" @click="code = one.code; editing = null">
-          <strong>{{ one.name }}</strong><span class="small soft">{{ one.code }}, {{ one.revisions[0]!.recipe.cut }}, {{ METHOD_WORDS[one.revisions[0]!.recipe.method].name.toLowerCase() }}<template v-if="one.revisions.length > 1">, {{ one.revisions.length }} revisions</template><template v-if="one.retired">, put away</template></span>
+        <button
+          v-for="one in shown"
+          :key="one.code"
+          type="button"
+          class="plain name"
+          :aria-current="one === open"
+          @click="show(one.code)"
+        >
+          <strong>{{ one.name }}</strong><span class="small soft">{{ one.code }}, {{ one.revisions[0]!.recipe.cut }},
+            {{ METHOD_WORDS[one.revisions[0]!.recipe.method].name.toLowerCase()
+            }}<template v-if="one.revisions.length > 1">, {{ one.revisions.length }} revisions</template><template v-if="one.retired">, put away</template></span>
         </button>
-        <VCheckbox v-if="recipes.some(one => one.retired)" v-model="withRetired" label="Those put away too" hide-details />
+        <VCheckbox
+          v-if="recipes.some(one => one.retired)"
+          v-model="withRetired"
+          label="Those put away too"
+          hide-details
+        />
       </nav>
       <div class="stack">
-        <RecipeEdit v-if="editing" :key="editing.code ?? 'new'" :from="editing.from" :code="editing.code" :next-number="(latest?.number ?? 0) + 1" @saved="saved" @close="editing = null" />
+        <RecipeEdit
+          v-if="editing"
+          :key="editing.code ?? 'new'"
+          :from="editing.from"
+          :code="editing.code"
+          :next-number="(latest?.number ?? 0) + 1"
+          @saved="saved"
+          @close="editing = null"
+        />
         <template v-else-if="open && latest">
           <div class="ruled-head">
-            <h2>{{ open.name }} <span class="code small">{{ open.code }}</span></h2>
+            <h2>
+              {{ open.name }} <span class="code small">{{ open.code }}</span>
+            </h2>
             <div class="row no-print">
               <template v-if="session.mayWrite">
                 <VBtn class="floor" color="primary" @click="toBench">Lay it on the Bench</VBtn>
-                <VBtn class="floor" variant="outlined" @click="editing = { from: latest.recipe, code: open.code }">Revise</VBtn>
-                <VBtn class="floor" variant="outlined" @click="editing = { from: { ...latest.recipe, name: `${latest.recipe.name.slice(0, 70)}, copy` }, code: null }">Duplicate</VBtn>
-                <VBtn class="floor" variant="text" @click="retire">{{ open.retired ? 'Take out again' : 'Put away' }}</VBtn>
+                <VBtn class="floor" variant="outlined" @click="editing = { from: latest.recipe, code: open.code }">
+                  Revise
+                </VBtn>
+                <VBtn
+                  class="floor"
+                  variant="outlined"
+                  @click="
+                    editing = {
+                      from: { ...latest.recipe, name: `${latest.recipe.name.slice(0, 70)}, copy` },
+                      code: null,
+                    }
+                  "
+                >
+                  Duplicate
+                </VBtn>
+                <VBtn class="floor" variant="text" @click="retire">
+                  {{
+                    open.retired ? 'Take out again' : 'Put away'
+                  }}
+                </VBtn>
               </template>
               <VBtn class="floor" variant="text" @click="toFile([latest.recipe], `${open.code}.json`)">To a file</VBtn>
             </div>
@@ -136,10 +217,47 @@ onMounted(load)
 </template>
 
 <style scoped>
-.book { display: grid; grid-template-columns: minmax(0, 17rem) minmax(0, 1fr); gap: 2.4rem; align-items: start; }
-.names { display: grid; border-top: 2px solid var(--peat); }
-.name { text-align: left; display: grid; gap: .1rem; padding: .7rem .4rem .7rem .7rem; border: 0; border-bottom: 1px solid var(--hair); background: none; min-height: 56px; cursor: pointer; color: inherit; }
-.name[aria-current='true'] { box-shadow: inset 4px 0 0 var(--heather); }
-.file { display: inline-flex; align-items: center; padding: 0 1.1rem; border: 1px solid var(--hair-strong); cursor: pointer; min-height: 56px; font-weight: 500; } .file:focus-within { outline: 3px solid var(--heather); outline-offset: 2px; }
-@media (max-width: 860px) { .book { grid-template-columns: minmax(0, 1fr); } }
+.book {
+  display: grid;
+  grid-template-columns: minmax(0, 17rem) minmax(0, 1fr);
+  gap: 2.4rem;
+  align-items: start;
+}
+.names {
+  display: grid;
+  border-top: 2px solid var(--peat);
+}
+.name {
+  text-align: left;
+  display: grid;
+  gap: 0.1rem;
+  padding: 0.7rem 0.4rem 0.7rem 0.7rem;
+  border: 0;
+  border-bottom: 1px solid var(--hair);
+  background: none;
+  min-height: 56px;
+  cursor: pointer;
+  color: inherit;
+}
+.name[aria-current='true'] {
+  box-shadow: inset 4px 0 0 var(--heather);
+}
+.file {
+  display: inline-flex;
+  align-items: center;
+  padding: 0 1.1rem;
+  border: 1px solid var(--hair-strong);
+  cursor: pointer;
+  min-height: 56px;
+  font-weight: 500;
+}
+.file:focus-within {
+  outline: 3px solid var(--heather);
+  outline-offset: 2px;
+}
+@media (max-width: 860px) {
+  .book {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -17,8 +17,15 @@ const session = useSession()
 const { meat } = useNotation()
 const chosen = ref<string>(String(route.query.lot ?? ''))
 const lot = ref<LotView | null>(null)
-const open = computed(() => floor.lots.filter(l => l.cureEndedAtMs !== null && !l.openHolds.length
-  && l.runs.every(run => run.pulledAtMs !== null && run.cooled) && (l.packs === 0 || l.unsent > 0)))
+const open = computed(() =>
+  floor.lots.filter(
+    l =>
+      l.cureEndedAtMs !== null
+      && !l.openHolds.length
+      && l.runs.every(run => run.pulledAtMs !== null && run.cooled)
+      && (l.packs === 0 || l.unsent > 0),
+  ),
+)
 const toSend = computed(() => floor.lots.filter(l => l.unsent > 0))
 
 async function loadLot(): Promise<void> {
@@ -39,14 +46,27 @@ watch(chosen, loadLot)
 
 <template>
   <div>
-    <PageHead title="Slicing table" sub="Weigh the slabs first, then every pack. One pack holds pieces of one lot only." />
+    <PageHead
+      title="Slicing table"
+      sub="Weigh the slabs first, then every pack. One pack holds pieces of one lot only."
+    />
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="stack">
-      <p v-if="!open.length" class="empty">No lot is ready to slice. A lot comes here when its cooling is recorded to the end and nothing holds it.</p>
+      <p v-if="!open.length" class="empty">
+        No lot is ready to slice. A lot comes here when its cooling is recorded to the end and nothing holds it.
+      </p>
       <template v-else>
         <div class="row" role="group" aria-label="Lot on the table">
-          <VBtn v-for="l in open" :key="l.code" class="floor" :variant="l.code === chosen ? 'flat' : 'outlined'" :color="l.code === chosen ? 'secondary' : undefined" :aria-pressed="l.code === chosen" @click="chosen = l.code">
+          <VBtn
+            v-for="l in open"
+            :key="l.code"
+            class="floor"
+            :variant="l.code === chosen ? 'flat' : 'outlined'"
+            :color="l.code === chosen ? 'secondary' : undefined"
+            :aria-pressed="l.code === chosen"
+            @click="chosen = l.code"
+          >
             <span class="code">{{ l.code }}</span>&nbsp; {{ l.cut }}, {{ meat(l.greenG) }}
           </VBtn>
         </div>

@@ -19,34 +19,73 @@ const nowMs = useClock()
 const { moment } = useNotation()
 const starting = ref(false)
 /** Whatever has some of its slab left; a heat followed by another blocks nothing. */
-const ready = computed(() => floor.lots.filter(lot => lot.cureEndedAtMs !== null && (!lot.packs || isLeft(lot)) && lot.runs.every(run => run.pulledAtMs !== null)))
+const ready = computed(() =>
+  floor.lots.filter(
+    lot => lot.cureEndedAtMs !== null && (!lot.packs || isLeft(lot)) && lot.runs.every(run => run.pulledAtMs !== null),
+  ),
+)
 const smokers = computed(() => [...new Set((floor.view?.runs ?? []).map(run => run.smoker))])
-const state = (run: { pulledAtMs: number | null, cooled: boolean }) => run.pulledAtMs === null ? { tone: 'watch', words: 'in the smoke' } as const : run.cooled ? { tone: 'good', words: 'cooled' } as const : { tone: 'act', words: 'cooling, keep reading' } as const
+const state = (run: { pulledAtMs: number | null; cooled: boolean }) =>
+  run.pulledAtMs === null
+    ? ({ tone: 'watch', words: 'in the smoke' } as const)
+    : run.cooled
+      ? ({ tone: 'good', words: 'cooled' } as const)
+      : ({ tone: 'act', words: 'cooling, keep reading' } as const)
 onMounted(floor.load)
 </script>
 
 <template>
   <div>
-    <PageHead title="Smokehouse" sub="Chamber and core every quarter of an hour or so. Heating goes by the coldest core, cooling by the warmest.">
-      <VBtn v-if="session.mayWrite" data-key="n" class="floor" :color="starting ? undefined : 'primary'" :variant="starting ? 'outlined' : 'flat'" @click="starting = !starting">{{ starting ? 'Put aside' : 'Start a smoke' }}</VBtn>
+    <PageHead
+      title="Smokehouse"
+      sub="Chamber and core every quarter of an hour or so. Heating goes by the coldest core, cooling by the warmest."
+    >
+      <VBtn
+        v-if="session.mayWrite"
+        data-key="n"
+        class="floor"
+        :color="starting ? undefined : 'primary'"
+        :variant="starting ? 'outlined' : 'flat'"
+        @click="starting = !starting"
+      >
+        {{ starting ? 'Put aside' : 'Start a smoke' }}
+      </VBtn>
     </PageHead>
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <StartRun v-if="starting" :lots="ready" :smokers="smokers" />
-      <p v-if="!floor.view.runs.length" class="empty">No smoke yet. Take a lot out of the cure, dry it until it is tacky, then start one.</p>
+      <p v-if="!floor.view.runs.length" class="empty">
+        No smoke yet. Take a lot out of the cure, dry it until it is tacky, then start one.
+      </p>
       <div v-else class="scroll-x">
         <table class="ruled">
-          <thead><tr><th scope="col">Smoke</th><th scope="col">Smoker</th><th scope="col">Lots</th><th scope="col">Started</th><th scope="col">Pulled</th><th scope="col">Last reading</th><th scope="col">State</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Smoke</th>
+              <th scope="col">Smoker</th>
+              <th scope="col">Lots</th>
+              <th scope="col">Started</th>
+              <th scope="col">Pulled</th>
+              <th scope="col">Last reading</th>
+              <th scope="col">State</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="run in floor.view.runs" :key="run.code">
-              <td class="tall"><NuxtLink class="code" :to="`/runs/${run.code}`">{{ run.code }}</NuxtLink></td>
+              <td class="tall">
+                <NuxtLink class="code" :to="`/runs/${run.code}`">{{ run.code }}</NuxtLink>
+              </td>
               <td>{{ run.smoker }}</td>
-              <td><span v-for="code in run.lots" :key="code" class="mr-3"><LotCode :code="code" /></span></td>
+              <td>
+                <span v-for="code in run.lots" :key="code" class="mr-3"><LotCode :code="code" /></span>
+              </td>
               <td>{{ moment(run.startedAtMs) }}</td>
               <td>{{ run.pulledAtMs ? moment(run.pulledAtMs) : '–' }}</td>
               <td>{{ run.lastReadingMs ? `${spanWords(Math.max(0, nowMs - run.lastReadingMs))} ago` : 'none yet' }}</td>
-              <td><StateMark :tone="state(run).tone">{{ state(run).words }}</StateMark></td>
+              <td>
+                <StateMark :tone="state(run).tone">{{ state(run).words }}</StateMark>
+              </td>
             </tr>
           </tbody>
         </table>
@@ -56,5 +95,10 @@ onMounted(floor.load)
 </template>
 
 <style scoped>
-.tall a { display: inline-flex; align-items: center; min-height: 48px; font-size: 1.1rem; }
+.tall a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 48px;
+  font-size: 1.1rem;
+}
 </style>

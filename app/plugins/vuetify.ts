@@ -4,22 +4,52 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
 /** Behaviour is Vuetify's; ground, ink and shapes are ours. */
 export default defineNuxtPlugin((nuxt) => {
-  nuxt.vueApp.use(createVuetify({
-    icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
-    theme: {
-      defaultTheme: 'day',
-      themes: {
-        day: { dark: false, colors: { 'background': '#F7F2E8', 'surface': '#FFFDF7', 'on-background': '#2A2320', 'on-surface': '#2A2320', 'primary': '#6B4E8A', 'secondary': '#2E6C72', 'success': '#4F6B3A', 'error': '#A63D17', 'warning': '#7A5A0B', 'info': '#2E6C72' } },
-        night: { dark: true, colors: { 'background': '#1B1714', 'surface': '#26201C', 'on-background': '#F3EADB', 'on-surface': '#F3EADB', 'primary': '#C3A6E0', 'secondary': '#84C3C8', 'success': '#A5C486', 'error': '#F08C5E', 'warning': '#E5BC5A', 'info': '#84C3C8' } },
+  nuxt.vueApp.use(
+    createVuetify({
+      icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+      theme: {
+        defaultTheme: 'day',
+        themes: {
+          day: {
+            dark: false,
+            colors: {
+              'background': '#F7F2E8',
+              'surface': '#FFFDF7',
+              'on-background': '#2A2320',
+              'on-surface': '#2A2320',
+              'primary': '#6B4E8A',
+              'secondary': '#2E6C72',
+              'success': '#4F6B3A',
+              'error': '#A63D17',
+              'warning': '#7A5A0B',
+              'info': '#2E6C72',
+            },
+          },
+          night: {
+            dark: true,
+            colors: {
+              'background': '#1B1714',
+              'surface': '#26201C',
+              'on-background': '#F3EADB',
+              'on-surface': '#F3EADB',
+              'primary': '#C3A6E0',
+              'secondary': '#84C3C8',
+              'success': '#A5C486',
+              'error': '#F08C5E',
+              'warning': '#E5BC5A',
+              'info': '#84C3C8',
+            },
+          },
+        },
       },
-    },
-    defaults: {
-      VBtn: { variant: 'flat', rounded: 'sm', ripple: false },
-      VTextField: { variant: 'filled', hideDetails: 'auto', color: 'primary' },
-      VSelect: { variant: 'filled', hideDetails: 'auto', color: 'primary' },
-      VCombobox: { variant: 'filled', hideDetails: 'auto', color: 'primary' },
-      VTextarea: { variant: 'filled', hideDetails: 'auto', color: 'primary', rows: 2, autoGrow: true },
-      VDialog: { maxWidth: 520 },
-    },
-  }))
+      defaults: {
+        VBtn: { variant: 'flat', rounded: 'sm', ripple: false },
+        VTextField: { variant: 'filled', hideDetails: 'auto', color: 'primary' },
+        VSelect: { variant: 'filled', hideDetails: 'auto', color: 'primary' },
+        VCombobox: { variant: 'filled', hideDetails: 'auto', color: 'primary' },
+        VTextarea: { variant: 'filled', hideDetails: 'auto', color: 'primary', rows: 2, autoGrow: true },
+        VDialog: { maxWidth: 520 },
+      },
+    }),
+  )
 })

@@ -2,7 +2,10 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { Problem } from '#shared/contracts/problem'
 
-/** The question "is the clock right?", asked before a record that would be dated by a doubtful one. Answered once for a day. */
+/**
+ * The question "is the clock right?", asked before a record that would be dated by a doubtful one. Answered once for a
+ * day.
+ */
 export const useClockQuestion = defineStore('clock-question', () => {
   const asking = ref<Problem | null>(null)
   /** The day that somebody said is today, in the shop's zone. */
@@ -13,7 +16,9 @@ export const useClockQuestion = defineStore('clock-question', () => {
   function ask(problem: Problem): Promise<boolean> {
     settle?.(false)
     asking.value = problem
-    return new Promise((resolve) => { settle = resolve })
+    return new Promise((resolve) => {
+      settle = resolve
+    })
   }
   function answer(day: string | null): void {
     if (day !== null) seenDay.value = day

@@ -10,7 +10,9 @@ export const usePasswordQuestion = defineStore('password-question', () => {
   function ask(): Promise<boolean> {
     settle?.(false)
     asking.value = true
-    return new Promise((resolve) => { settle = resolve })
+    return new Promise((resolve) => {
+      settle = resolve
+    })
   }
   function answer(given: boolean): void {
     asking.value = false

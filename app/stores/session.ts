@@ -28,7 +28,7 @@ export const useSession = defineStore('session', () => {
   }
   async function chooseNotation(next: Notation): Promise<boolean> {
     const reply = await send('PUT', '/api/me/notation', next, crypto.randomUUID())
-    return reply.ok && await load()
+    return reply.ok && (await load())
   }
   return { view, user, notation, zone, mayWrite, isOwner, clockOffsetMs, load, leave, chooseNotation }
 })

@@ -10,7 +10,9 @@ export const useSigning = defineStore('signing', () => {
   function ask(): Promise<boolean> {
     settle?.(false)
     asking.value = true
-    return new Promise((resolve) => { settle = resolve })
+    return new Promise((resolve) => {
+      settle = resolve
+    })
   }
   function answer(signed: boolean): void {
     asking.value = false

@@ -6,7 +6,13 @@ export const PURPOSES = ['bacon', 'dried'] as const
 /** `bacon` is smoked or fried; `dried` is hung until it has lost 30 to 40 %. */
 export type Purpose = (typeof PURPOSES)[number]
 
-export type AgentCode = 'agent_no_nitrite' | 'agent_no_certificate' | 'agent_expired' | 'agent_long_dried_only' | 'nitrate_refused' | 'mix_spiced_stored'
+export type AgentCode
+  = | 'agent_no_nitrite'
+    | 'agent_no_certificate'
+    | 'agent_expired'
+    | 'agent_long_dried_only'
+    | 'nitrate_refused'
+    | 'mix_spiced_stored'
 
 export interface AgentQuestion {
   kind: AgentKind
@@ -25,14 +31,15 @@ export interface AgentQuestion {
 }
 
 /**
- * Whether an agent may be put on this meat at all, before any weight. Every refusal says what to use instead (its words do).
- * Rules: no certificate, no ppm; no. 2 only for what is long dried; nitrate only where a row allows it; nitrite mixed with spices is not
- * stored (21 CFR 170.60). A mix is asked about as the kind of its agent.
+ * Whether an agent may be put on this meat at all, before any weight. Every refusal says what to use instead (its words
+ * do). Rules: no certificate, no ppm; no. 2 only for what is long dried; nitrate only where a row allows it; nitrite
+ * mixed with spices is not stored (21 CFR 170.60). A mix is asked about as the kind of its agent.
  */
 export function agentFault(q: AgentQuestion): Result<null, AgentCode> {
   const said = { name: q.name, jurisdiction: q.jurisdiction }
   if (q.certificate === null) return fail('agent_no_certificate', said)
-  if (q.bestBefore !== null && q.bestBefore < q.today) return fail('agent_expired', { ...said, bestBefore: q.bestBefore })
+  if (q.bestBefore !== null && q.bestBefore < q.today)
+    return fail('agent_expired', { ...said, bestBefore: q.bestBefore })
   if (q.spicedOn !== null && q.spicedOn !== q.today) return fail('mix_spiced_stored', { ...said, spicedOn: q.spicedOn })
   if (agentType(q.kind).use === 'long_dried' && q.purpose !== 'dried') return fail('agent_long_dried_only', said)
   if (q.agent.nitrateFraction > 0 && q.nitrateMaxPpm === 0) return fail('nitrate_refused', said)

@@ -1,4 +1,7 @@
-/** One record of the book as its hash sees it. `typed`, `computed` and `subjects` are the JSON texts as stored, byte for byte. */
+/**
+ * One record of the book as its hash sees it. `typed`, `computed` and `subjects` are the JSON texts as stored, byte for
+ * byte.
+ */
 export interface BookRow {
   /** 1, 2, 3 … without a gap. */
   id: number
@@ -26,11 +29,26 @@ export interface BookRow {
 export const FIRST_HASH = '0'.repeat(64)
 
 /**
- * The text whose SHA-256, in lower-case hex, is a record's hash: a JSON array without spaces that begins with the hash of
- * the record before, so that no record can be changed, taken out or put in without every later hash showing it.
- * An array keeps the fields apart whatever they hold. House.
+ * The text whose SHA-256, in lower-case hex, is a record's hash: a JSON array without spaces that begins with the hash
+ * of the record before, so that no record can be changed, taken out or put in without every later hash showing it. An
+ * array keeps the fields apart whatever they hold. House.
  */
-export const chainText = (hashBefore: string, row: BookRow): string => JSON.stringify([
-  hashBefore, row.id, row.kind, row.userId, row.who, row.station, row.atMs, row.zone, row.arithmetic,
-  row.typed, row.computed, row.reason, row.subjects, row.voidsId, row.clockBehindMs, ...(row.touched === null ? [] : [row.touched]),
-])
+export const chainText = (hashBefore: string, row: BookRow): string =>
+  JSON.stringify([
+    hashBefore,
+    row.id,
+    row.kind,
+    row.userId,
+    row.who,
+    row.station,
+    row.atMs,
+    row.zone,
+    row.arithmetic,
+    row.typed,
+    row.computed,
+    row.reason,
+    row.subjects,
+    row.voidsId,
+    row.clockBehindMs,
+    ...(row.touched === null ? [] : [row.touched]),
+  ])

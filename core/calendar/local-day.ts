@@ -10,20 +10,24 @@ export const localDay = (instantMs: Milliseconds, zone: string): IsoDate =>
 
 /** The clock on the shop's wall, "07:45". */
 export const localTime = (instantMs: Milliseconds, zone: string): string =>
-  Temporal.Instant.fromEpochMilliseconds(instantMs).toZonedDateTimeISO(zone).toPlainTime()
+  Temporal.Instant.fromEpochMilliseconds(instantMs)
+    .toZonedDateTimeISO(zone)
+    .toPlainTime()
     .toString({ smallestUnit: 'minute' })
 
 /** Date and clock on the shop's wall to the second, "2026-03-08 07:45:09". */
 export const localSecond = (instantMs: Milliseconds, zone: string): string =>
-  Temporal.Instant.fromEpochMilliseconds(instantMs).toZonedDateTimeISO(zone).toPlainDateTime()
-    .toString({ smallestUnit: 'second' }).replace('T', ' ')
+  Temporal.Instant.fromEpochMilliseconds(instantMs)
+    .toZonedDateTimeISO(zone)
+    .toPlainDateTime()
+    .toString({ smallestUnit: 'second' })
+    .replace('T', ' ')
 
 /** Whole calendar days from one date to another; negative when `to` is earlier. Clock changes do not count. */
 export const daysBetween = (from: IsoDate, to: IsoDate): number =>
   Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to), { largestUnit: 'days' }).days
 
-export const addDays = (date: IsoDate, days: number): IsoDate =>
-  Temporal.PlainDate.from(date).add({ days }).toString()
+export const addDays = (date: IsoDate, days: number): IsoDate => Temporal.PlainDate.from(date).add({ days }).toString()
 
 /**
  * The instant at which the shop's clock shows a time on a date, ms since 1970 UTC. A time that the clock skips

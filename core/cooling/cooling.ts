@@ -25,12 +25,17 @@ export const coolingRuleFor = (ingoingPpm: Ppm | null): CoolingRule =>
   ingoingPpm !== null && ingoingPpm >= CURED_COOLING_PPM ? COOLING_RULES.cured : COOLING_RULES.not_cured
 
 /**
- * `in_time`: every stage is shown to have been short enough, whatever happened between readings. `late_…`: it was too long even at its
- * shortest. `not_shown_…`: nobody measured often enough to tell. Late comes before not shown, the first stage before the second.
+ * `in_time`: every stage is shown to have been short enough, whatever happened between readings. `late_…`: it was too
+ * long even at its shortest. `not_shown_…`: nobody measured often enough to tell. Late comes before not shown, the
+ * first stage before the second.
  */
-export type CoolingStatus = 'no_reading' | 'under_way' | 'in_time' | 'late_first' | 'late_second' | 'not_shown_first' | 'not_shown_second'
+export type CoolingStatus
+  = 'no_reading' | 'under_way' | 'in_time' | 'late_first' | 'late_second' | 'not_shown_first' | 'not_shown_second'
 
-export interface Stage { shortestMs: Milliseconds, longestMs: Milliseconds | null }
+export interface Stage {
+  shortestMs: Milliseconds
+  longestMs: Milliseconds | null
+}
 
 export interface Cooling {
   status: CoolingStatus
@@ -46,15 +51,18 @@ export interface Cooling {
 const NO_STAGE: Stage = { shortestMs: 0, longestMs: null }
 
 /**
- * Was it cooled fast enough? Core readings in order of time, from the last one in the heat on; `errorC` is the thermometer's error either
- * way. A stage is as long as its bounds allow: a night without readings shows nothing. Late is said as soon as the last reading is past a
- * stage's time. A heat that peaked under 54.4 °C begins its first stage at its peak. Source: FSIS Appendix B (2021).
+ * Was it cooled fast enough? Core readings in order of time, from the last one in the heat on; `errorC` is the
+ * thermometer's error either way. A stage is as long as its bounds allow: a night without readings shows nothing. Late
+ * is said as soon as the last reading is past a stage's time. A heat that peaked under 54.4 °C begins its first stage
+ * at its peak. Source: FSIS Appendix B (2021).
  */
 export function judgeCooling(readings: readonly CoreReading[], rule: CoolingRule, errorC: Celsius = 0): Cooling {
-  if (readings.length === 0) return { status: 'no_reading', startMs: null, middleMs: null, endMs: null, first: NO_STAGE, second: NO_STAGE, rule }
+  if (readings.length === 0)
+    return { status: 'no_reading', startMs: null, middleMs: null, endMs: null, first: NO_STAGE, second: NO_STAGE, rule }
   const peakC = Math.max(...readings.map(reading => reading.coreC))
   const peakMs = readings.find(reading => reading.coreC === peakC)!.atMs
-  const start = peakC < KILL_FROM_C ? { earliestMs: peakMs, latestMs: peakMs } : fallBounds(readings, KILL_FROM_C, errorC)
+  const start
+    = peakC < KILL_FROM_C ? { earliestMs: peakMs, latestMs: peakMs } : fallBounds(readings, KILL_FROM_C, errorC)
   const middle = fallBounds(readings, COOLING_MIDDLE_C, errorC)
   const end = fallBounds(readings, rule.endC, errorC)
   const stage = (from: typeof start, to: typeof start): Stage => ({
@@ -76,4 +84,5 @@ function statusOf({ startMs, middleMs, endMs, first, second, rule }: Omit<Coolin
 }
 
 export const isLate = (status: CoolingStatus): boolean => status === 'late_first' || status === 'late_second'
-export const isNotShown = (status: CoolingStatus): boolean => status === 'not_shown_first' || status === 'not_shown_second'
+export const isNotShown = (status: CoolingStatus): boolean =>
+  status === 'not_shown_first' || status === 'not_shown_second'

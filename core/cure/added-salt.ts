@@ -1,6 +1,9 @@
 import type { Fraction, Grams } from '../units/quantities'
 
-export interface Seasoning { massG: Grams, saltFraction: Fraction }
+export interface Seasoning {
+  massG: Grams
+  saltFraction: Fraction
+}
 
 export interface SaltQuestion {
   greenWeightG: Grams
@@ -13,8 +16,7 @@ export interface SaltQuestion {
 
 /** Salt that comes in without being asked for: with the curing salt and the seasonings, grams. */
 export const carriedSaltG = (q: Omit<SaltQuestion, 'targetShare' | 'greenWeightG'>): Grams =>
-  q.agentG * q.agentSaltFraction
-  + (q.seasonings ?? []).reduce((sum, s) => sum + s.massG * s.saltFraction, 0)
+  q.agentG * q.agentSaltFraction + (q.seasonings ?? []).reduce((sum, s) => sum + s.massG * s.saltFraction, 0)
 
 /**
  * Plain salt to weigh for a wanted *total* salt share, counting what the curing salt and seasonings carry.

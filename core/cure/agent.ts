@@ -10,8 +10,7 @@ export const NITRATE_MOLAR_MASS = { NaNO3: 84.995, KNO3: 101.103 } as const
 export type NitrateCompound = keyof typeof NITRATE_MOLAR_MASS
 
 /** Factor from a mass of the compound to the same moles of sodium nitrite: KNO2 0.81071, ion 1.49973. */
-export const asSodiumNitrite = (compound: NitriteCompound): number =>
-  MOLAR_MASS.NaNO2 / MOLAR_MASS[compound]
+export const asSodiumNitrite = (compound: NitriteCompound): number => MOLAR_MASS.NaNO2 / MOLAR_MASS[compound]
 
 /** A curing agent as its label and certificate describe it. All shares are mass fractions, 0 to 1. */
 export interface CuringAgent {
@@ -33,10 +32,13 @@ export const nitriteShare = (agent: Pick<CuringAgent, 'nitriteFraction' | 'nitri
 
 /** Nitrate share counted as NaNO3: 1 g of KNO3 is 0.84067 g. */
 export const nitrateShare = (agent: Pick<CuringAgent, 'nitrateFraction' | 'nitrateAs'>): Fraction =>
-  agent.nitrateFraction * NITRATE_MOLAR_MASS.NaNO3 / NITRATE_MOLAR_MASS[agent.nitrateAs ?? 'NaNO3']
+  (agent.nitrateFraction * NITRATE_MOLAR_MASS.NaNO3) / NITRATE_MOLAR_MASS[agent.nitrateAs ?? 'NaNO3']
 
 /** Curing salt no. 1: 6.25 % sodium nitrite in salt; common specification 6.0 to 6.5 %. */
 export const CURING_SALT_NO_1: CuringAgent = {
-  nitriteFraction: 0.0625, nitriteAs: 'NaNO2', nitrateFraction: 0,
-  saltFraction: 0.9375, labelTolerance: 0.0025,
+  nitriteFraction: 0.0625,
+  nitriteAs: 'NaNO2',
+  nitrateFraction: 0,
+  saltFraction: 0.9375,
+  labelTolerance: 0.0025,
 }

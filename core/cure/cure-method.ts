@@ -7,7 +7,14 @@
  * - `wet_pick_up`: brine, taken out before; counted by the weight picked up
  * - `salt_only`: no nitrite
  */
-export const CURE_METHODS = ['dry', 'two_applications', 'excess', 'wet_equilibrium', 'wet_pick_up', 'salt_only'] as const
+export const CURE_METHODS = [
+  'dry',
+  'two_applications',
+  'excess',
+  'wet_equilibrium',
+  'wet_pick_up',
+  'salt_only',
+] as const
 export type CureMethod = (typeof CURE_METHODS)[number]
 
 /** The ways a law tells apart. The shop does not pump; the word is there because laws have rows for it. */
@@ -15,7 +22,7 @@ export const LEGAL_METHODS = ['dry', 'immersion', 'pumped'] as const
 export type LegalMethod = (typeof LEGAL_METHODS)[number]
 
 export const isWet = (method: CureMethod): boolean => method === 'wet_equilibrium' || method === 'wet_pick_up'
-export const legalMethod = (method: CureMethod): LegalMethod => isWet(method) ? 'immersion' : 'dry'
+export const legalMethod = (method: CureMethod): LegalMethod => (isWet(method) ? 'immersion' : 'dry')
 
 /** What a ppm figure says: what went in, the most that can have gone in, or nothing because no nitrite is used. */
 export type PpmMeaning = 'exact' | 'upper_bound' | 'none'

@@ -1,7 +1,11 @@
 import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
 
 /** A mass as a scale showed it. A net weight from gross and tare rests on two readings. */
-export interface ScaleReading { massG: Grams, readabilityG: Grams, readings: number }
+export interface ScaleReading {
+  massG: Grams
+  readabilityG: Grams
+  readings: number
+}
 
 export interface PpmInterval {
   lowPpm: Ppm
@@ -16,7 +20,7 @@ const UNIFORM_SD = 1 / Math.sqrt(12)
 
 /** Worst case: how far a net weight may be from the truth, grams. */
 export const worstCaseG = (r: Pick<ScaleReading, 'readabilityG' | 'readings'>): Grams =>
-  r.readings * r.readabilityG / 2
+  (r.readings * r.readabilityG) / 2
 
 /**
  * What the ppm can be, given how finely things were weighed and what the label allows.
@@ -26,7 +30,10 @@ export const worstCaseG = (r: Pick<ScaleReading, 'readabilityG' | 'readings'>): 
  * If the meat's worst case reaches its weight, the high end is Infinity: nothing has been shown.
  */
 export function ppmInterval(
-  agent: ScaleReading, meat: ScaleReading, share: Fraction, shareTolerance: Fraction,
+  agent: ScaleReading,
+  meat: ScaleReading,
+  share: Fraction,
+  shareTolerance: Fraction,
 ): PpmInterval {
   const agentOffG = worstCaseG(agent)
   const meatOffG = worstCaseG(meat)
@@ -34,14 +41,17 @@ export function ppmInterval(
   const high = (agent.massG + agentOffG) * (share + shareTolerance)
   const meatLeastG = meat.massG - meatOffG
   const perMeat = PPM_PER_UNIT / meat.massG
-  const standardPpm = perMeat * UNIFORM_SD * Math.hypot(
-    Math.sqrt(agent.readings) * agent.readabilityG * share,
-    Math.sqrt(meat.readings) * meat.readabilityG * agent.massG * share / meat.massG,
-    2 * shareTolerance * agent.massG,
-  )
+  const standardPpm
+    = perMeat
+      * UNIFORM_SD
+      * Math.hypot(
+        Math.sqrt(agent.readings) * agent.readabilityG * share,
+        (Math.sqrt(meat.readings) * meat.readabilityG * agent.massG * share) / meat.massG,
+        2 * shareTolerance * agent.massG,
+      )
   return {
-    lowPpm: PPM_PER_UNIT * low / (meat.massG + meatOffG),
-    highPpm: meatLeastG > 0 ? PPM_PER_UNIT * high / meatLeastG : Infinity,
+    lowPpm: (PPM_PER_UNIT * low) / (meat.massG + meatOffG),
+    highPpm: meatLeastG > 0 ? (PPM_PER_UNIT * high) / meatLeastG : Infinity,
     expandedPpm: COVERAGE_K * standardPpm,
   }
 }

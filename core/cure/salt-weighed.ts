@@ -1,7 +1,10 @@
 import type { Fraction, Grams } from '../units/quantities'
 import type { CureMethod } from './cure-method'
 
-/** A measured nitrite cure outside this is a slip of the key or of the scale, not a cure: as the target is, so is the weight. */
+/**
+ * A measured nitrite cure outside this is a slip of the key or of the scale, not a cure: as the target is, so is the
+ * weight.
+ */
 export const LEAST_MEASURED_SALT: Fraction = 0.01
 export const MOST_MEASURED_SALT: Fraction = 0.06
 /** Off from the plan by more than this share of it, the weight is said and typed a second time. */
@@ -12,21 +15,30 @@ const MEASURED: readonly CureMethod[] = ['dry', 'two_applications', 'wet_equilib
 
 export interface SaltQuestion {
   method: CureMethod
-  /** Salt in everything that goes on, curing salt and seasonings with it, as planned and as weighed. Planned more than 0. */
+  /**
+   * Salt in everything that goes on, curing salt and seasonings with it, as planned and as weighed. Planned more than
+   * 0.
+   */
   plannedG: Grams
   weighedG: Grams
   /** Total salt that the plan comes to, as a share of what it is counted over. */
   plannedShare: Fraction
 }
 
-export interface SaltVerdict { status: 'as_planned' | 'off' | 'slip', share: Fraction, plannedShare: Fraction }
+export interface SaltVerdict {
+  status: 'as_planned' | 'off' | 'slip'
+  share: Fraction
+  plannedShare: Fraction
+}
 
 /**
- * The salt as weighed beside the plan. `slip`: a measured nitrite cure under 1 % or over 6 % total salt, which is refused like too much
- * nitrite. `off`: by more than a fifth of the plan. A cure without nitrite has a floor of its own.
+ * The salt as weighed beside the plan. `slip`: a measured nitrite cure under 1 % or over 6 % total salt, which is
+ * refused like too much nitrite. `off`: by more than a fifth of the plan. A cure without nitrite has a floor of its
+ * own.
  */
 export function judgeSalt({ method, plannedG, weighedG, plannedShare }: SaltQuestion): SaltVerdict {
-  const share = plannedShare * weighedG / plannedG
-  if (MEASURED.includes(method) && (share < LEAST_MEASURED_SALT || share > MOST_MEASURED_SALT)) return { status: 'slip', share, plannedShare }
+  const share = (plannedShare * weighedG) / plannedG
+  if (MEASURED.includes(method) && (share < LEAST_MEASURED_SALT || share > MOST_MEASURED_SALT))
+    return { status: 'slip', share, plannedShare }
   return { status: Math.abs(weighedG / plannedG - 1) > SALT_OFF_SHARE ? 'off' : 'as_planned', share, plannedShare }
 }

@@ -2,7 +2,11 @@ import { GRAMS_PER_KILOGRAM, type Fraction, type Grams } from '../units/quantiti
 import { shareByWeight } from './share-by-weight'
 
 /** What is in a composite seasoning, as mass fractions: soy sauce is about 0.16 salt. */
-export interface Composition { saltFraction: Fraction, sugarFraction: Fraction, waterFraction: Fraction }
+export interface Composition {
+  saltFraction: Fraction
+  sugarFraction: Fraction
+  waterFraction: Fraction
+}
 export const PLAIN: Composition = { saltFraction: 0, sugarFraction: 0, waterFraction: 0 }
 
 export const AMOUNT_KINDS = ['percent', 'g_per_kg', 'g_per_piece'] as const
@@ -18,18 +22,40 @@ export interface SeasoningWanted {
   composition: Composition
 }
 
-export interface SeasoningPlanned { key: string, massG: Grams, perPieceG: Grams[], shared: boolean, composition: Composition }
+export interface SeasoningPlanned {
+  key: string
+  massG: Grams
+  perPieceG: Grams[]
+  shared: boolean
+  composition: Composition
+}
 
-const exactG = (wanted: SeasoningWanted, pieceG: Grams): Grams => wanted.per === 'g_per_piece'
-  ? wanted.amount
-  : wanted.amount / (wanted.per === 'percent' ? 100 : GRAMS_PER_KILOGRAM) * pieceG
+const exactG = (wanted: SeasoningWanted, pieceG: Grams): Grams =>
+  wanted.per === 'g_per_piece'
+    ? wanted.amount
+    : (wanted.amount / (wanted.per === 'percent' ? 100 : GRAMS_PER_KILOGRAM)) * pieceG
 
-/** Grams of one seasoning for each piece and in all; `round` takes the whole to what the scale shows, and pieces share the difference. */
-export function planSeasoning(wanted: SeasoningWanted, piecesG: readonly Grams[], round: (massG: Grams) => Grams): SeasoningPlanned {
-  const exact = piecesG.map((pieceG, i) => wanted.pieces === null || wanted.pieces.includes(i) ? exactG(wanted, pieceG) : 0)
+/**
+ * Grams of one seasoning for each piece and in all; `round` takes the whole to what the scale shows, and pieces share
+ * the difference.
+ */
+export function planSeasoning(
+  wanted: SeasoningWanted,
+  piecesG: readonly Grams[],
+  round: (massG: Grams) => Grams,
+): SeasoningPlanned {
+  const exact = piecesG.map((pieceG, i) =>
+    wanted.pieces === null || wanted.pieces.includes(i) ? exactG(wanted, pieceG) : 0,
+  )
   const totalG = exact.reduce((sum, g) => sum + g, 0)
   const massG = round(totalG)
-  return { key: wanted.key, massG, perPieceG: totalG > 0 ? shareByWeight(massG, exact) : exact, shared: wanted.pieces === null && wanted.per !== 'g_per_piece', composition: wanted.composition }
+  return {
+    key: wanted.key,
+    massG,
+    perPieceG: totalG > 0 ? shareByWeight(massG, exact) : exact,
+    shared: wanted.pieces === null && wanted.per !== 'g_per_piece',
+    composition: wanted.composition,
+  }
 }
 
 export const carriedBy = (planned: readonly SeasoningPlanned[], what: 'saltFraction' | 'sugarFraction'): Grams =>

@@ -5,8 +5,15 @@ export const SIDES = ['flesh', 'fat', 'edges'] as const
 export type SideShares = Record<(typeof SIDES)[number], Fraction>
 export const USUAL_SIDES: SideShares = { flesh: 0.6, fat: 0.3, edges: 0.1 }
 
-/** A piece's mix over its faces; the shares are taken in proportion, so they need not add up to 1. At least one more than 0. */
+/**
+ * A piece's mix over its faces; the shares are taken in proportion, so they need not add up to 1. At least one more
+ * than 0.
+ */
 export function shareBySide(massG: Grams, shares: SideShares): Record<(typeof SIDES)[number], Grams> {
   const total = shares.flesh + shares.fat + shares.edges
-  return { flesh: massG * shares.flesh / total, fat: massG * shares.fat / total, edges: massG * shares.edges / total }
+  return {
+    flesh: (massG * shares.flesh) / total,
+    fat: (massG * shares.fat) / total,
+    edges: (massG * shares.edges) / total,
+  }
 }

@@ -6,5 +6,5 @@ import type { Grams } from '../units/quantities'
  */
 export function shareByWeight(massG: Grams, weightsG: readonly Grams[]): Grams[] {
   const totalG = weightsG.reduce((sum, weightG) => sum + weightG, 0)
-  return weightsG.map(weightG => massG * weightG / totalG)
+  return weightsG.map(weightG => (massG * weightG) / totalG)
 }

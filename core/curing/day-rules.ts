@@ -3,7 +3,12 @@ import { daysToCentre } from '../diffusion/days-to-centre'
 
 /** Ways makers count the days of a cure, each by name. */
 export const DAY_RULES = [
-  'fixed_week', 'per_half_inch', 'three_per_inch_plus_one', 'seven_per_inch', 'three_per_500_g', 'model',
+  'fixed_week',
+  'per_half_inch',
+  'three_per_inch_plus_one',
+  'seven_per_inch',
+  'three_per_500_g',
+  'model',
 ] as const
 export type DayRule = (typeof DAY_RULES)[number]
 
@@ -17,14 +22,14 @@ const WEEK = 7
 export const daysByRule = (thicknessMm: Millimetres, weightG: Grams): Record<DayRule, Days> => ({
   fixed_week: WEEK,
   per_half_inch: thicknessMm / HALF_INCH_MM,
-  three_per_inch_plus_one: 3 * thicknessMm / MILLIMETRES_PER_INCH + 1,
-  seven_per_inch: WEEK * thicknessMm / MILLIMETRES_PER_INCH,
-  three_per_500_g: 3 * weightG / 500,
+  three_per_inch_plus_one: (3 * thicknessMm) / MILLIMETRES_PER_INCH + 1,
+  seven_per_inch: (WEEK * thicknessMm) / MILLIMETRES_PER_INCH,
+  three_per_500_g: (3 * weightG) / 500,
   model: daysToCentre(thicknessMm),
 })
 
 /** A plain suggestion for a measured cure: not before a week, nor before the model, and a week of grace. */
-export function suggestedSpan(thicknessMm: Millimetres): { readyFromDay: number, bestByDay: number } {
+export function suggestedSpan(thicknessMm: Millimetres): { readyFromDay: number; bestByDay: number } {
   const readyFromDay = Math.max(WEEK, Math.ceil(daysToCentre(thicknessMm)))
   return { readyFromDay, bestByDay: readyFromDay + WEEK }
 }

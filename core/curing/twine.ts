@@ -35,22 +35,43 @@ export interface TwineQuestion {
 const NOON = '12:00'
 const MIDNIGHT = '00:00'
 
-interface Slot { day: number, fromMs: Milliseconds, dueDayMs: Milliseconds, dueMs: Milliseconds, untilMs: Milliseconds }
+interface Slot {
+  day: number
+  fromMs: Milliseconds
+  dueDayMs: Milliseconds
+  dueMs: Milliseconds
+  untilMs: Milliseconds
+}
 
 function slots(q: TwineQuestion): Slot[] {
   const at = (day: number, time: string) => instantOf(addDays(q.rubbedOn, day), time, q.zone)
   const found: Slot[] = []
   if (q.turnEveryDays < 1) {
     for (let day = 1; day <= q.lastDay; day++) {
-      found.push({ day, fromMs: at(day, MIDNIGHT), dueDayMs: at(day, MIDNIGHT), dueMs: at(day, NOON), untilMs: at(day, NOON) })
-      found.push({ day, fromMs: at(day, NOON), dueDayMs: at(day, NOON), dueMs: at(day, q.turnBy), untilMs: at(day + 1, MIDNIGHT) })
+      found.push({
+        day,
+        fromMs: at(day, MIDNIGHT),
+        dueDayMs: at(day, MIDNIGHT),
+        dueMs: at(day, NOON),
+        untilMs: at(day, NOON),
+      })
+      found.push({
+        day,
+        fromMs: at(day, NOON),
+        dueDayMs: at(day, NOON),
+        dueMs: at(day, q.turnBy),
+        untilMs: at(day + 1, MIDNIGHT),
+      })
     }
     return found
   }
   for (let day = q.turnEveryDays; day <= q.lastDay; day += q.turnEveryDays) {
     found.push({
-      day, fromMs: at(day - q.turnEveryDays + 1, MIDNIGHT), dueDayMs: at(day, MIDNIGHT),
-      dueMs: at(day, q.turnBy), untilMs: at(day + 1, MIDNIGHT),
+      day,
+      fromMs: at(day - q.turnEveryDays + 1, MIDNIGHT),
+      dueDayMs: at(day, MIDNIGHT),
+      dueMs: at(day, q.turnBy),
+      untilMs: at(day + 1, MIDNIGHT),
     })
   }
   return found
@@ -70,8 +91,10 @@ function stateOf(slot: Slot, doneMs: Milliseconds | null, nowMs: Milliseconds): 
 export function twine(q: TwineQuestion): Knot[] {
   let turned = 0
   return slots(q)
-    .filter(slot => q.endedMs === null || slot.untilMs <= q.endedMs
-      || q.turnsMs.some(ms => ms >= slot.fromMs && ms < slot.untilMs))
+    .filter(
+      slot =>
+        q.endedMs === null || slot.untilMs <= q.endedMs || q.turnsMs.some(ms => ms >= slot.fromMs && ms < slot.untilMs),
+    )
     .map((slot, i) => {
       const doneMs = q.turnsMs.find(ms => ms >= slot.fromMs && ms < slot.untilMs) ?? null
       if (doneMs !== null) turned++

@@ -16,13 +16,14 @@ describe('closed forms of diffusion', () => {
     expectRelative(farFaceOverFinal(spread / thicknessM ** 2), c.oneFaceInstant_farFaceOverFinal)
   })
   it.each(reference.limited_bath)('limited bath, alpha $alpha, Dt/L2 $tau', c =>
-    expectRelative(limitedBathUptake(c.alpha, c.tau), c.uptakeFraction))
+    expectRelative(limitedBathUptake(c.alpha, c.tau), c.uptakeFraction),
+  )
   it('a very large bath is a constant face: mean uptake by Crank 4.18', () => {
     const fourier = 0.2
     let left = 0
     for (let n = 0; n < 100; n++) {
       const odd = (2 * n + 1) ** 2 * Math.PI ** 2
-      left += 8 / odd * Math.exp(-odd * fourier / 4)
+      left += (8 / odd) * Math.exp((-odd * fourier) / 4)
     }
     expect(limitedBathUptake(1e7, fourier)).toBeCloseTo(1 - left, 6)
   })
@@ -32,11 +33,16 @@ describe('days in the cure', () => {
   it('the printed line for a 40 mm belly of 1.5 kg', () => {
     const days = daysByRule(40, 1500)
     expect(Object.fromEntries(Object.entries(days).map(([rule, d]) => [rule, Number(d.toFixed(1))]))).toEqual({
-      fixed_week: 7, per_half_inch: 3.1, three_per_inch_plus_one: 5.7, seven_per_inch: 11, three_per_500_g: 9, model: 5.6,
+      fixed_week: 7,
+      per_half_inch: 3.1,
+      three_per_inch_plus_one: 5.7,
+      seven_per_inch: 11,
+      three_per_500_g: 9,
+      model: 5.6,
     })
   })
   it('the estimate puts the centre at 90 % by the full series', () => {
-    const fourier = LEAN_DIFFUSIVITY_4C * daysToCentre(40) * SECONDS_PER_DAY / 0.02 ** 2
+    const fourier = (LEAN_DIFFUSIVITY_4C * daysToCentre(40) * SECONDS_PER_DAY) / 0.02 ** 2
     expect(centreOverFinal(fourier)).toBeCloseTo(0.9, 4)
   })
   it('a thick piece waits for the model, a thin one for the week', () => {

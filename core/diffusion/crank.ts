@@ -20,23 +20,21 @@ function alternatingSum(decayPerSquare: number): number {
  * All cure on both faces at t = 0, none leaving: centre over final concentration.
  * `fourier` is Dt/L2 with L the half-thickness, more than 0. Source: Crank 2.17 by reflection.
  */
-export const centreOverFinal = (fourier: number): number =>
-  1 + 2 * alternatingSum(Math.PI ** 2 * fourier)
+export const centreOverFinal = (fourier: number): number => 1 + 2 * alternatingSum(Math.PI ** 2 * fourier)
 
 /** All cure on one face at t = 0: far face over final. `fourier` is Dt/l2 with l the whole thickness. */
-export const farFaceOverFinal = (fourier: number): number =>
-  1 + 2 * alternatingSum(Math.PI ** 2 * fourier)
+export const farFaceOverFinal = (fourier: number): number => 1 + 2 * alternatingSum(Math.PI ** 2 * fourier)
 
 /** Faces held at one concentration: centre over face. `fourier` is Dt/L2, L the half-thickness. Source: Crank 4.17. */
 export function centreOverFace(fourier: number): number {
   let sum = 0
   for (let n = 0; n <= MOST_TERMS; n++) {
     const odd = 2 * n + 1
-    const term = Math.exp(-(odd ** 2) * Math.PI ** 2 * fourier / 4) / odd
+    const term = Math.exp((-(odd ** 2) * Math.PI ** 2 * fourier) / 4) / odd
     sum += n % 2 === 0 ? term : -term
     if (term < SMALLEST_TERM) break
   }
-  return 1 - 4 / Math.PI * sum
+  return 1 - (4 / Math.PI) * sum
 }
 
 /** n-th positive root of tan q = -alpha q, which lies between (n - 1/2) pi and n pi. Bisection to the last bit. */
@@ -63,7 +61,7 @@ export function limitedBathUptake(alpha: number, fourier: number): number {
   let left = 0
   for (let n = 1; n <= MOST_TERMS; n++) {
     const q = bathRoot(alpha, n)
-    const term = 2 * alpha * (1 + alpha) / (1 + alpha + alpha ** 2 * q ** 2) * Math.exp(-(q ** 2) * fourier)
+    const term = ((2 * alpha * (1 + alpha)) / (1 + alpha + alpha ** 2 * q ** 2)) * Math.exp(-(q ** 2) * fourier)
     left += term
     if (term < SMALLEST_TERM) break
   }

@@ -13,5 +13,5 @@ const FOURIER_AT_90_PERCENT = Math.log(20) / Math.PI ** 2
  */
 export function daysToCentre(thicknessMm: Millimetres, diffusivityM2S = LEAN_DIFFUSIVITY_4C): Days {
   const halfM = thicknessMm / MM_PER_M / 2
-  return FOURIER_AT_90_PERCENT * halfM ** 2 / diffusivityM2S / SECONDS_PER_DAY
+  return (FOURIER_AT_90_PERCENT * halfM ** 2) / diffusivityM2S / SECONDS_PER_DAY
 }

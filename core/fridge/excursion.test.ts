@@ -16,8 +16,52 @@ describe('a fridge that runs warm', () => {
     expect((found.toMs - found.fromMs) / MS_PER_MINUTE).toBeCloseTo(50, 9)
   })
   it.each([
-    [[[0, 3], [600, 3.4]], 'cold_enough'], [[[0, 3], [20, 5]], 'warm'], [[[0, 5], [31, 5], [40, 3]], 'warm'],
-    [[[0, 5], [20, 5], [21, 3]], 'cold_enough'], [[[0, 8], [121, 8], [150, 3]], 'hold'], [[[0, 8], [119, 8]], 'warm'],
-    [[[0, -1.4]], 'too_cold'], [[], 'no_reading'],
+    [
+      [
+        [0, 3],
+        [600, 3.4],
+      ],
+      'cold_enough',
+    ],
+    [
+      [
+        [0, 3],
+        [20, 5],
+      ],
+      'warm',
+    ],
+    [
+      [
+        [0, 5],
+        [31, 5],
+        [40, 3],
+      ],
+      'warm',
+    ],
+    [
+      [
+        [0, 5],
+        [20, 5],
+        [21, 3],
+      ],
+      'cold_enough',
+    ],
+    [
+      [
+        [0, 8],
+        [121, 8],
+        [150, 3],
+      ],
+      'hold',
+    ],
+    [
+      [
+        [0, 8],
+        [119, 8],
+      ],
+      'warm',
+    ],
+    [[[0, -1.4]], 'too_cold'],
+    [[], 'no_reading'],
   ] as [[number, number][], string][])('%j: %s', (points, verdict) => expect(judgeFridge(run(...points))).toBe(verdict))
 })

@@ -1,6 +1,9 @@
 import { MS_PER_HOUR, MS_PER_MINUTE, type Celsius, type Milliseconds } from '../units/quantities'
 
-export interface TemperatureReading { atMs: Milliseconds, tempC: Celsius }
+export interface TemperatureReading {
+  atMs: Milliseconds
+  tempC: Celsius
+}
 
 /** House checks on a curing fridge: warn and hold. */
 export const FRIDGE_CHECKS = {
@@ -12,7 +15,10 @@ export const FRIDGE_CHECKS = {
 
 export type FridgeVerdict = 'cold_enough' | 'warm' | 'hold' | 'too_cold' | 'no_reading'
 
-export interface Excursion { fromMs: Milliseconds, toMs: Milliseconds }
+export interface Excursion {
+  fromMs: Milliseconds
+  toMs: Milliseconds
+}
 
 /**
  * Longest unbroken time above a temperature, readings joined by straight lines; null when never above.
@@ -42,14 +48,14 @@ export function longestAbove(readings: readonly TemperatureReading[], limitC: Ce
 
 /** When the straight line between two readings passes a temperature that lies between them. */
 function crossingMs(a: TemperatureReading, b: TemperatureReading, limitC: Celsius): Milliseconds {
-  return a.atMs + (b.atMs - a.atMs) * (limitC - a.tempC) / (b.tempC - a.tempC)
+  return a.atMs + ((b.atMs - a.atMs) * (limitC - a.tempC)) / (b.tempC - a.tempC)
 }
 
 /** Verdict on a fridge from its readings so far, in order of time. The worst thing found wins. */
 export function judgeFridge(readings: readonly TemperatureReading[]): FridgeVerdict {
   const last = readings.at(-1)
   if (!last) return 'no_reading'
-  const lasts = (check: { aboveC: Celsius, forMs: Milliseconds }) => {
+  const lasts = (check: { aboveC: Celsius; forMs: Milliseconds }) => {
     const found = longestAbove(readings, check.aboveC)
     return found !== null && found.toMs - found.fromMs > check.forMs
   }

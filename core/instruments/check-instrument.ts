@@ -1,7 +1,11 @@
 import type { Celsius, Grams } from '../units/quantities'
 
 /** What a check found. `error` is reading less reference, in the instrument's unit. */
-export interface CheckVerdict { error: number, allowed: number, passed: boolean }
+export interface CheckVerdict {
+  error: number
+  allowed: number
+  passed: boolean
+}
 
 /**
  * Steps of the maximum permissible error in use of a class III scale, in its divisions d, by load.
@@ -14,7 +18,7 @@ const SCALE_STEPS = [
 ] as const
 
 /** A scale against a check weight. Masses in grams, readability above 0. */
-export function judgeScaleCheck(check: { referenceG: Grams, readG: Grams, readabilityG: Grams }): CheckVerdict {
+export function judgeScaleCheck(check: { referenceG: Grams; readG: Grams; readabilityG: Grams }): CheckVerdict {
   const divisions = check.referenceG / check.readabilityG
   const step = SCALE_STEPS.find(s => divisions <= s.upToDivisions)!
   const allowed = step.allowedDivisions * check.readabilityG
@@ -24,12 +28,18 @@ export function judgeScaleCheck(check: { referenceG: Grams, readG: Grams, readab
 
 /** Melting ice in water, stirred: 0 °C at any height above the sea. */
 export const ICE_POINT_C: Celsius = 0
-/** House rules: within the first a thermometer is right as it is; up to the second its offset is taken off; beyond, it is not used. */
+/**
+ * House rules: within the first a thermometer is right as it is; up to the second its offset is taken off; beyond, it
+ * is not used.
+ */
 export const THERMOMETER_RIGHT_C: Celsius = 0.5
 export const THERMOMETER_USABLE_C: Celsius = 2
 
 /** A thermometer against ice water or a reference thermometer. Passes while its offset can be taken off. °C. */
-export function judgeThermometerCheck(check: { referenceC: Celsius, readC: Celsius }): CheckVerdict & { offsetC: Celsius } {
+export function judgeThermometerCheck(check: {
+  referenceC: Celsius
+  readC: Celsius
+}): CheckVerdict & { offsetC: Celsius } {
   const error = check.readC - check.referenceC
   const passed = Math.abs(error) <= THERMOMETER_USABLE_C * (1 + 1e-9)
   const right = Math.abs(error) <= THERMOMETER_RIGHT_C * (1 + 1e-9)

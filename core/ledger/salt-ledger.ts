@@ -2,12 +2,12 @@ import type { Grams, Milliseconds } from '../units/quantities'
 
 /** Grams in or out of one curing-salt lot, or a count of what is there. */
 export type SaltEntry
-  = | { kind: 'received', atMs: Milliseconds, massG: Grams }
+  = | { kind: 'received'; atMs: Milliseconds; massG: Grams }
   /** Into a lot, weighed on a scale of this readability. */
-    | { kind: 'used', atMs: Milliseconds, massG: Grams, readabilityG: Grams }
+    | { kind: 'used'; atMs: Milliseconds; massG: Grams; readabilityG: Grams }
   /** Taken without a lot to show for it, or thrown away. */
-    | { kind: 'unassigned' | 'discarded', atMs: Milliseconds, massG: Grams, readabilityG: Grams }
-    | { kind: 'count', atMs: Milliseconds, countedG: Grams, readabilityG: Grams }
+    | { kind: 'unassigned' | 'discarded'; atMs: Milliseconds; massG: Grams; readabilityG: Grams }
+    | { kind: 'count'; atMs: Milliseconds; countedG: Grams; readabilityG: Grams }
 
 export const SALT_ANOMALIES = ['without_a_lot', 'count_off', 'below_zero'] as const
 export type SaltAnomaly = (typeof SALT_ANOMALIES)[number]
@@ -30,9 +30,9 @@ const halfDivision = (readabilityG: Grams): Grams => readabilityG / 2
 const TINY_G = 1e-6
 
 /**
- * The running balance of one lot, in order of time. A count sets the balance to what is there; it is off when it differs
- * by more than the scales allow: half a division of the counting scale and of each weighing since the count before,
- * all ends together. House: a ledger in grams, every use tied to a batch, counted monthly.
+ * The running balance of one lot, in order of time. A count sets the balance to what is there; it is off when it
+ * differs by more than the scales allow: half a division of the counting scale and of each weighing since the count
+ * before, all ends together. House: a ledger in grams, every use tied to a batch, counted monthly.
  */
 export function saltLedger(entries: readonly SaltEntry[]): SaltLine[] {
   let balanceG = 0
@@ -48,12 +48,19 @@ export function saltLedger(entries: readonly SaltEntry[]): SaltLine[] {
         const differenceG = entry.countedG - balanceG
         balanceG = entry.countedG
         allowedG = halfDivision(entry.readabilityG)
-        return { ...line, balanceG, differenceG, allowedG: bound, anomaly: Math.abs(differenceG) > bound + TINY_G ? 'count_off' : null }
+        return {
+          ...line,
+          balanceG,
+          differenceG,
+          allowedG: bound,
+          anomaly: Math.abs(differenceG) > bound + TINY_G ? 'count_off' : null,
+        }
       }
       default: {
         balanceG -= entry.massG
         allowedG += halfDivision(entry.readabilityG)
-        const anomaly = balanceG < -allowedG - TINY_G ? 'below_zero' : entry.kind === 'unassigned' ? 'without_a_lot' : null
+        const anomaly
+          = balanceG < -allowedG - TINY_G ? 'below_zero' : entry.kind === 'unassigned' ? 'without_a_lot' : null
         return { ...line, outG: entry.massG, balanceG, anomaly }
       }
     }

@@ -12,8 +12,12 @@ describe('a lot is finished', () => {
     expect(isFinishedLot({ ...sent, heldOpen: true })).toBe(false)
     expect(isFinishedLot({ ...sent, leftG: 31 })).toBe(false)
   })
-  it('when it was destroyed, whatever else is open', () => fc.assert(fc.property(fc.boolean(), fc.nat(99), fc.nat(99), (heldOpen, packs, unsent) =>
-    isFinishedLot({ ...sent, destroyed: true, heldOpen, packs, unsent }))))
+  it('when it was destroyed, whatever else is open', () =>
+    fc.assert(
+      fc.property(fc.boolean(), fc.nat(99), fc.nat(99), (heldOpen, packs, unsent) =>
+        isFinishedLot({ ...sent, destroyed: true, heldOpen, packs, unsent }),
+      ),
+    ))
   it('part of the slab is left from the share of crumbs on', () => {
     expect(isLeft({ readyG: 1000, leftG: 1000 * REST_SHARE })).toBe(false)
     expect(isLeft({ readyG: 1000, leftG: 1000 * REST_SHARE + 1 })).toBe(true)

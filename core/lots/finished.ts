@@ -8,18 +8,35 @@ const MEAT_REST_SHARE = 0.02
 const INGREDIENT_REST_SHARE = 0.001
 
 /** Part of the slab is still to be sliced. Null: it was not weighed. */
-export const isLeft = ({ readyG, leftG }: { readyG: Grams | null, leftG: Grams | null }): boolean =>
+export const isLeft = ({ readyG, leftG }: { readyG: Grams | null; leftG: Grams | null }): boolean =>
   readyG !== null && leftG !== null && leftG > REST_SHARE * readyG
 
-export interface LotEnd { destroyed: boolean, heldOpen: boolean, packs: number, unsent: number, readyG: Grams | null, leftG: Grams | null }
+export interface LotEnd {
+  destroyed: boolean
+  heldOpen: boolean
+  packs: number
+  unsent: number
+  readyG: Grams | null
+  leftG: Grams | null
+}
 
-/** Nothing of a lot waits for anybody: it was destroyed, or packed to the end and sent, and no hold on it is undecided. */
+/**
+ * Nothing of a lot waits for anybody: it was destroyed, or packed to the end and sent, and no hold on it is undecided.
+ */
 export const isFinishedLot = (lot: LotEnd): boolean =>
   lot.destroyed || (lot.packs > 0 && lot.unsent === 0 && !lot.heldOpen && !isLeft(lot))
 
 /** Nothing of a delivery's meat is left to cut or to rub; `loosePieces` lie cut and are in no lot. */
-export const isFinishedMeat = (meat: { state: 'in' | 'held' | 'refused' | 'destroyed', weightG: Grams, leftG: Grams, loosePieces: number }): boolean =>
-  meat.state === 'refused' || meat.state === 'destroyed' || (meat.state === 'in' && meat.loosePieces === 0 && meat.leftG <= MEAT_REST_SHARE * meat.weightG)
+export const isFinishedMeat = (meat: {
+  state: 'in' | 'held' | 'refused' | 'destroyed'
+  weightG: Grams
+  leftG: Grams
+  loosePieces: number
+}): boolean =>
+  meat.state === 'refused'
+  || meat.state === 'destroyed'
+  || (meat.state === 'in' && meat.loosePieces === 0 && meat.leftG <= MEAT_REST_SHARE * meat.weightG)
 
 /** A bag is empty, by the book. */
-export const isFinishedIngredient = (lot: { amountG: Grams, leftG: Grams }): boolean => lot.leftG <= INGREDIENT_REST_SHARE * lot.amountG
+export const isFinishedIngredient = (lot: { amountG: Grams; leftG: Grams }): boolean =>
+  lot.leftG <= INGREDIENT_REST_SHARE * lot.amountG

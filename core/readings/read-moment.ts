@@ -19,7 +19,10 @@ const two = (text: string) => text.padStart(2, '0')
  */
 export function readMoment(raw: string, options: MomentOptions): Milliseconds | null {
   const text = raw.trim()
-  const parts = /^(?:(\d{4})-(\d{1,2})-(\d{1,2})|(\d{1,2})[./](\d{1,2})[./](\d{4}))?[T ]*(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/i.exec(text)
+  const parts
+    = /^(?:(\d{4})-(\d{1,2})-(\d{1,2})|(\d{1,2})[./](\d{1,2})[./](\d{4}))?[T ]*(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/i.exec(
+      text,
+    )
   if (!parts) return null
   const [, isoYear, isoMonth, isoDay, first, second, slashYear, hour, minute, seconds, offset] = parts
   const date = isoYear

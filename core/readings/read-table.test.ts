@@ -7,32 +7,53 @@ const utc = (iso: string) => Date.parse(iso)
 
 describe('moments as loggers write them', () => {
   it.each([
-    ['2026-11-23 08:15', '2026-11-23T14:15Z'], ['2026-11-23T08:15:30', '2026-11-23T14:15:30Z'], ['2026-11-23T14:15Z', '2026-11-23T14:15Z'],
-    ['2026-11-23T08:15-06:00', '2026-11-23T14:15Z'], ['23/11/2026 8:15', '2026-11-23T14:15Z'], ['8:15', '2026-11-23T14:15Z'],
+    ['2026-11-23 08:15', '2026-11-23T14:15Z'],
+    ['2026-11-23T08:15:30', '2026-11-23T14:15:30Z'],
+    ['2026-11-23T14:15Z', '2026-11-23T14:15Z'],
+    ['2026-11-23T08:15-06:00', '2026-11-23T14:15Z'],
+    ['23/11/2026 8:15', '2026-11-23T14:15Z'],
+    ['8:15', '2026-11-23T14:15Z'],
   ])('%s', (text, instant) => expect(readMoment(text, OPTIONS)).toBe(utc(instant)))
   it('month first when the person writes so', () =>
     expect(readMoment('11/23/2026 8:15', { ...OPTIONS, dayFirst: false })).toBe(utc('2026-11-23T14:15Z')))
-  it.each(['', 'soon', '31/02/2026 8:15', '25:00', '2026-13-01 08:00', '1e9'])('%j is none', text => expect(readMoment(text, OPTIONS)).toBeNull())
+  it.each(['', 'soon', '31/02/2026 8:15', '25:00', '2026-13-01 08:00', '1e9'])('%j is none', text =>
+    expect(readMoment(text, OPTIONS)).toBeNull(),
+  )
 })
 
 describe('a logger\'s table', () => {
-  const table = (...rows: string[]) => readTable(rows.map(row => row.split(';')), OPTIONS)
+  const table = (...rows: string[]) =>
+    readTable(
+      rows.map(row => row.split(';')),
+      OPTIONS,
+    )
   it('finds columns and units by their names', () => {
     const read = table('Zeit;Pit (F);Core °C', '08:00;176;12,5', '', '08:15;180;')
-    expect(read.ok && read.value.map(r => [r.chamberC, r.coreC])).toEqual([[80, 12.5], [expect.closeTo(82.222, 3), null]])
+    expect(read.ok && read.value.map(r => [r.chamberC, r.coreC])).toEqual([
+      [80, 12.5],
+      [expect.closeTo(82.222, 3), null],
+    ])
   })
   it('runs on past midnight', () => {
     const read = table('time;core', '23:50;60', '00:05;61', '00:20;62')
-    expect(read.ok && read.value.map((r, i, all) => i ? r.atMs - all[i - 1]!.atMs : 0)).toEqual([0, 900_000, 900_000])
+    expect(read.ok && read.value.map((r, i, all) => (i ? r.atMs - all[i - 1]!.atMs : 0))).toEqual([0, 900_000, 900_000])
   })
   it.each([
-    [['a;b', '1;2'], 'csv_columns'], [['time;humidity', '08:00;3'], 'csv_columns'], [['', ''], 'csv_empty'], [['time;core', '', ''], 'csv_empty'],
-    [['time;core', '08:00;hot'], 'csv_row'], [['time;core', 'later;60'], 'csv_row'], [['time;core', '08:00;900'], 'csv_row'],
+    [['a;b', '1;2'], 'csv_columns'],
+    [['time;humidity', '08:00;3'], 'csv_columns'],
+    [['', ''], 'csv_empty'],
+    [['time;core', '', ''], 'csv_empty'],
+    [['time;core', '08:00;hot'], 'csv_row'],
+    [['time;core', 'later;60'], 'csv_row'],
+    [['time;core', '08:00;900'], 'csv_row'],
   ])('refuses %j as %s', (rows, code) => expect(table(...rows)).toMatchObject({ ok: false, code }))
-  it('names the line', () => expect(table('time;core', '08:00;60', '', '08:30;x')).toMatchObject({ params: { row: 4 } }))
+  it('names the line', () =>
+    expect(table('time;core', '08:00;60', '', '08:30;x')).toMatchObject({ params: { row: 4 } }))
   it('reads a million blank lines in a moment and says there is nothing', () => {
     const started = performance.now()
-    expect(readTable([['time', 'core'], ...Array.from({ length: 1_000_000 }, () => [''])], OPTIONS)).toMatchObject({ code: 'csv_empty' })
+    expect(readTable([['time', 'core'], ...Array.from({ length: 1_000_000 }, () => [''])], OPTIONS)).toMatchObject({
+      code: 'csv_empty',
+    })
     expect(performance.now() - started).toBeLessThan(20_000)
   })
 })

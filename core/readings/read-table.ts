@@ -3,7 +3,11 @@ import { parseTemperature, type TemperatureUnit } from '../units/parse-temperatu
 import { MS_PER_DAY, MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
 import { readMoment, type MomentOptions } from './read-moment'
 
-export interface TableReading { atMs: Milliseconds, chamberC: Celsius | null, coreC: Celsius | null }
+export interface TableReading {
+  atMs: Milliseconds
+  chamberC: Celsius | null
+  coreC: Celsius | null
+}
 export interface TableOptions extends MomentOptions {
   /** Unit of columns that name none. */
   unit: TemperatureUnit
@@ -26,7 +30,10 @@ const unitOf = (name: string, bare: TemperatureUnit): TemperatureUnit =>
  * "°F" or "°C" in them. Blank lines are passed over. All or nothing: the first line that cannot be read is named.
  * A bare clock that runs back past midnight means the next day.
  */
-export function readTable(rows: readonly (readonly string[])[], options: TableOptions): Result<TableReading[], TableCode> {
+export function readTable(
+  rows: readonly (readonly string[])[],
+  options: TableOptions,
+): Result<TableReading[], TableCode> {
   const head = rows.findIndex(row => !isBlank(row))
   if (head < 0) return fail('csv_empty')
   const names = rows[head]!.map(name => name.trim())

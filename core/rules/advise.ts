@@ -17,14 +17,21 @@ export interface Advice {
   smallestLotG: Grams | null
 }
 
-export const NO_ADVICE: Advice = { takeOffAgentG: null, addMeatG: null, addAgentG: null, finerScaleG: null, smallestLotG: null }
+export const NO_ADVICE: Advice = {
+  takeOffAgentG: null,
+  addMeatG: null,
+  addAgentG: null,
+  finerScaleG: null,
+  smallestLotG: null,
+}
 const DIVISIONS_G = [1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01] as const
 /** Past any shop: a search that gets here has no answer. */
 const MOST_STEPS = 2 ** 24
 
 /**
- * The fix in grams for a verdict outside the span. Every way given was applied and judged before it is said: following it
- * makes the verdict pass. Steps are the scales' own divisions; meat that is added counts as one more piece and reading.
+ * The fix in grams for a verdict outside the span. Every way given was applied and judged before it is said: following
+ * it makes the verdict pass. Steps are the scales' own divisions; meat that is added counts as one more piece and
+ * reading.
  */
 export function advise(cure: CureWeighed, limits: JudgedLimits, status: NitriteStatus): Advice {
   if (isGood(status) || status === 'no_nitrite') return NO_ADVICE
@@ -33,9 +40,13 @@ export function advise(cure: CureWeighed, limits: JudgedLimits, status: NitriteS
   const ppmOf = (made: CureWeighed) => lotPpm(made)
   const passes = (made: CureWeighed) => isGood(judgeNitrite(lotPpm(made), limits, meaning))
   // The shop's own limits count for the figure itself, the law's for the worst case.
-  const notAbove = (made: CureWeighed) => ppmOf(made).highPpm <= limits.maxPpm && ppmOf(made).ppm <= (limits.house?.maxPpm ?? Infinity)
-  const notBelow = (made: CureWeighed) => (meaning === 'exact' ? ppmOf(made).lowPpm : ppmOf(made).ppm) >= limits.floorPpm && ppmOf(made).ppm >= (limits.house?.floorPpm ?? 0)
-  const only = (massG: Grams | null, made: (massG: Grams) => CureWeighed) => massG !== null && massG > 0 && passes(made(massG)) ? massG : null
+  const notAbove = (made: CureWeighed) =>
+    ppmOf(made).highPpm <= limits.maxPpm && ppmOf(made).ppm <= (limits.house?.maxPpm ?? Infinity)
+  const notBelow = (made: CureWeighed) =>
+    (meaning === 'exact' ? ppmOf(made).lowPpm : ppmOf(made).ppm) >= limits.floorPpm
+    && ppmOf(made).ppm >= (limits.house?.floorPpm ?? 0)
+  const only = (massG: Grams | null, made: (massG: Grams) => CureWeighed) =>
+    massG !== null && massG > 0 && passes(made(massG)) ? massG : null
 
   const withAgent = (agentG: Grams) => changed({ agentG, mixG: Math.max(0, cure.mixG + agentG - cure.agentG) })
   const withMeat = (massG: Grams) => changed({ pieces: [...cure.pieces, { massG, readings: 1 }] })
@@ -43,12 +54,16 @@ export function advise(cure: CureWeighed, limits: JudgedLimits, status: NitriteS
   const meatSteps = (steps: number) => toDivision(steps * cure.meatReadabilityG, cure.meatReadabilityG)
   const tooHigh = !notAbove(cure)
 
-  const offSteps = leastWhere(Math.ceil(cure.agentG / cure.mixReadabilityG), n => notAbove(withAgent(Math.max(0, cure.agentG - agentSteps(n)))))
+  const offSteps = leastWhere(Math.ceil(cure.agentG / cure.mixReadabilityG), n =>
+    notAbove(withAgent(Math.max(0, cure.agentG - agentSteps(n)))),
+  )
   const addSteps = leastWhere(MOST_STEPS, n => notBelow(withAgent(cure.agentG + agentSteps(n))))
   const meatNeeded = leastWhere(MOST_STEPS, n => notAbove(withMeat(meatSteps(n))))
-  const at = (steps: number | null, toG: (steps: number) => Grams) => steps === null ? null : toG(steps)
+  const at = (steps: number | null, toG: (steps: number) => Grams) => (steps === null ? null : toG(steps))
   return {
-    takeOffAgentG: tooHigh ? only(at(offSteps, agentSteps), massG => withAgent(Math.max(0, cure.agentG - massG))) : null,
+    takeOffAgentG: tooHigh
+      ? only(at(offSteps, agentSteps), massG => withAgent(Math.max(0, cure.agentG - massG)))
+      : null,
     addMeatG: tooHigh ? only(at(meatNeeded, meatSteps), withMeat) : null,
     addAgentG: tooHigh ? null : only(at(addSteps, agentSteps), massG => withAgent(cure.agentG + massG)),
     finerScaleG: DIVISIONS_G.find(d => d < cure.mixReadabilityG && passes(changed({ mixReadabilityG: d }))) ?? null,
@@ -58,8 +73,8 @@ export function advise(cure: CureWeighed, limits: JudgedLimits, status: NitriteS
 
 /**
  * The least green weight for which the mixing scale, as it is, has a division inside floor and limit whatever the exact
- * weight: a division must fall between the least and the most curing salt with every reading's half division kept off both ends. Null when the label's tolerance
- * alone is wider than the span, or the lot is large enough already.
+ * weight: a division must fall between the least and the most curing salt with every reading's half division kept off
+ * both ends. Null when the label's tolerance alone is wider than the span, or the lot is large enough already.
  */
 function smallestLot(cure: CureWeighed, limits: JudgedLimits): Grams | null {
   const share = nitriteShare(cure.agent)
@@ -68,8 +83,10 @@ function smallestLot(cure: CureWeighed, limits: JudgedLimits): Grams | null {
   const perLeastG = limits.floorPpm / (share * (1 - relative)) / PPM_PER_UNIT
   if (!(perMostG > perLeastG)) return null
   const meatG = cure.pieces.reduce((sum, piece) => sum + piece.massG, 0)
-  const meatOffG = cure.pieces.reduce((sum, piece) => sum + piece.readings, 0) * cure.meatReadabilityG / 2
-  const leastG = ((1 + (cure.agentReadings ?? 1)) * cure.mixReadabilityG + meatOffG * (perMostG + perLeastG)) / (perMostG - perLeastG)
+  const meatOffG = (cure.pieces.reduce((sum, piece) => sum + piece.readings, 0) * cure.meatReadabilityG) / 2
+  const leastG
+    = ((1 + (cure.agentReadings ?? 1)) * cure.mixReadabilityG + meatOffG * (perMostG + perLeastG))
+      / (perMostG - perLeastG)
   const roundedG = Math.ceil(leastG / cure.meatReadabilityG) * cure.meatReadabilityG
   return roundedG > meatG ? roundedG : null
 }

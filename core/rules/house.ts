@@ -9,5 +9,8 @@ export const CURED_COOLING_SOURCE = 'FSIS stabilization guideline (2021), for co
 export const GUARD_PPM = 200
 
 /** The shop's own limits, stricter than the law; null where it has none. */
-export interface HouseLimits { floorPpm: Ppm | null, maxPpm: Ppm | null }
+export interface HouseLimits {
+  floorPpm: Ppm | null
+  maxPpm: Ppm | null
+}
 export const NO_HOUSE_LIMITS: HouseLimits = { floorPpm: null, maxPpm: null }

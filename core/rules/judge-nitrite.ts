@@ -13,28 +13,44 @@ import type { HouseLimits } from './house'
  * - `no_nitrite`: salt only, judged by its own rules
  */
 export const NITRITE_STATUSES = [
-  'inside', 'up_to', 'outside_house', 'above_limit', 'limit_not_shown', 'below_floor', 'floor_not_shown', 'no_nitrite',
+  'inside',
+  'up_to',
+  'outside_house',
+  'above_limit',
+  'limit_not_shown',
+  'below_floor',
+  'floor_not_shown',
+  'no_nitrite',
 ] as const
 export type NitriteStatus = (typeof NITRITE_STATUSES)[number]
 
-export interface JudgedLimits { floorPpm: Ppm, maxPpm: Ppm, house?: HouseLimits }
+export interface JudgedLimits {
+  floorPpm: Ppm
+  maxPpm: Ppm
+  house?: HouseLimits
+}
 
 /** Rounding dust of doubles, not a tolerance: a figure typed to meet the limit meets it. */
 const DUST_PPM = 1e-9
 
 /**
- * Verdict on ingoing nitrite against floor and limit, both ppm as NaNO2. `got` null is a salt-only cure.
- * The limit is looked at before the floor: too much is refused, too little is held. The law is judged by the worst case; the
- * shop's own limits, a working rule, by the figure itself.
+ * Verdict on ingoing nitrite against floor and limit, both ppm as NaNO2. `got` null is a salt-only cure. The limit is
+ * looked at before the floor: too much is refused, too little is held. The law is judged by the worst case; the shop's
+ * own limits, a working rule, by the figure itself.
  */
-export function judgeNitrite(got: PpmWithBounds | null, limits: JudgedLimits, meaning: PpmMeaning = 'exact'): NitriteStatus {
+export function judgeNitrite(
+  got: PpmWithBounds | null,
+  limits: JudgedLimits,
+  meaning: PpmMeaning = 'exact',
+): NitriteStatus {
   if (got === null) return 'no_nitrite'
   if (got.ppm > limits.maxPpm + DUST_PPM) return 'above_limit'
   if (got.highPpm > limits.maxPpm + DUST_PPM) return 'limit_not_shown'
   if (got.ppm < limits.floorPpm - DUST_PPM) return 'below_floor'
   if (meaning === 'exact' && got.lowPpm < limits.floorPpm - DUST_PPM) return 'floor_not_shown'
   const { floorPpm = null, maxPpm = null } = limits.house ?? {}
-  if ((maxPpm !== null && got.ppm > maxPpm + DUST_PPM) || (floorPpm !== null && got.ppm < floorPpm - DUST_PPM)) return 'outside_house'
+  if ((maxPpm !== null && got.ppm > maxPpm + DUST_PPM) || (floorPpm !== null && got.ppm < floorPpm - DUST_PPM))
+    return 'outside_house'
   return meaning === 'upper_bound' ? 'up_to' : 'inside'
 }
 

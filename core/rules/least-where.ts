@@ -1,6 +1,6 @@
 /**
- * The least whole number from 0 to `most` for which `holds` is true, or null when it is true for none. `holds` must be false up to
- * some number and true from there on (a monotone question). Exact; about log2(most) questions.
+ * The least whole number from 0 to `most` for which `holds` is true, or null when it is true for none. `holds` must be
+ * false up to some number and true from there on (a monotone question). Exact; about log2(most) questions.
  */
 export function leastWhere(most: number, holds: (n: number) => boolean): number | null {
   if (!holds(most)) return null

@@ -19,12 +19,12 @@ export interface ResidualBound {
 }
 
 /**
- * Residual nitrite by mass balance: without nitrate in the cure no more can be left than went in, so
- * ppm <= 1e6 x nitrite g at its highest / finished weight g at its lowest. Valid only for a cure without nitrate and with every
+ * Residual nitrite by mass balance: without nitrate in the cure no more can be left than went in, so ppm <= 1e6 x
+ * nitrite g at its highest / finished weight g at its lowest. Valid only for a cure without nitrate and with every
  * application weighed. Check: 157 ppm at worst and a yield of 85 % leave at most 184.7 ppm.
  */
 export function residualBound({ nitriteHighG, greenG, finishedLowG, maxPpm }: ResidualQuestion): ResidualBound {
-  const ppm = finishedLowG === null ? null : PPM_PER_UNIT * nitriteHighG / finishedLowG
-  const leastYield = maxPpm === null || maxPpm <= 0 ? null : PPM_PER_UNIT * nitriteHighG / (maxPpm * greenG)
+  const ppm = finishedLowG === null ? null : (PPM_PER_UNIT * nitriteHighG) / finishedLowG
+  const leastYield = maxPpm === null || maxPpm <= 0 ? null : (PPM_PER_UNIT * nitriteHighG) / (maxPpm * greenG)
   return { ppm, leastYield, proved: ppm !== null && maxPpm !== null && ppm <= maxPpm }
 }

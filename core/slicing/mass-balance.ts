@@ -34,7 +34,9 @@ export function massBalance(parts: BalanceParts): MassBalance {
   const accountedG = parts.packsG + offcutsG + (lossG ?? 0)
   const unaccountedG = lossG === null ? null : parts.greenG - accountedG
   return {
-    lossG, accountedG, unaccountedG,
+    lossG,
+    accountedG,
+    unaccountedG,
     yieldShare: parts.packsG / parts.greenG,
     asks: unaccountedG !== null && Math.abs(unaccountedG) > ASK_FROM_SHARE * parts.greenG,
   }

@@ -1,9 +1,19 @@
 import { MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
 
-/** A session without heat: readings of the core, or where nobody measured it of the chamber, which is no colder for long. */
-export interface ColdSession { fromMs: Milliseconds, toMs: Milliseconds, readings: readonly { atMs: Milliseconds, tempC: Celsius }[] }
+/**
+ * A session without heat: readings of the core, or where nobody measured it of the chamber, which is no colder for
+ * long.
+ */
+export interface ColdSession {
+  fromMs: Milliseconds
+  toMs: Milliseconds
+  readings: readonly { atMs: Milliseconds; tempC: Celsius }[]
+}
 
-/** House rules, for want of a guideline: hours over all sessions. Chilling in between adds nothing and takes nothing away. */
+/**
+ * House rules, for want of a guideline: hours over all sessions. Chilling in between adds nothing and takes nothing
+ * away.
+ */
 const STEPS = [
   { aboveC: 5, askMs: 24 * MS_PER_HOUR, holdMs: 48 * MS_PER_HOUR },
   { aboveC: 15, askMs: 8 * MS_PER_HOUR, holdMs: 24 * MS_PER_HOUR },
@@ -15,10 +25,13 @@ const SALT_ONLY_C: Celsius = 4
 export interface ColdSmoke {
   status: 'none' | 'short' | 'ask' | 'hold'
   /** Hours above each temperature, as milliseconds; what nobody measured counts as warm. */
-  above: { aboveC: Celsius, ms: Milliseconds }[]
+  above: { aboveC: Celsius; ms: Milliseconds }[]
 }
 
-/** Time of a session above a temperature: each reading holds until the next, the warmer of the two; before the first, the first. */
+/**
+ * Time of a session above a temperature: each reading holds until the next, the warmer of the two; before the first,
+ * the first.
+ */
 function timeAbove({ fromMs, toMs, readings }: ColdSession, aboveC: Celsius): Milliseconds {
   const points = readings.filter(reading => reading.atMs >= fromMs && reading.atMs <= toMs)
   if (points.length === 0) return toMs - fromMs

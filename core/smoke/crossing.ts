@@ -2,7 +2,7 @@ import type { Celsius, Milliseconds } from '../units/quantities'
 import { LONGEST_GAP_MS, type CoreReading } from './core-reading'
 
 const between = (a: CoreReading, b: CoreReading, tempC: Celsius): Milliseconds =>
-  a.atMs + (b.atMs - a.atMs) * (tempC - a.coreC) / (b.coreC - a.coreC)
+  a.atMs + ((b.atMs - a.atMs) * (tempC - a.coreC)) / (b.coreC - a.coreC)
 
 /** First instant at or above a temperature, by straight lines between readings; null when not reached. */
 export function firstRise(readings: readonly CoreReading[], tempC: Celsius): Milliseconds | null {
@@ -11,14 +11,20 @@ export function firstRise(readings: readonly CoreReading[], tempC: Celsius): Mil
   return i === 0 ? readings[0]!.atMs : between(readings[i - 1]!, readings[i]!, tempC)
 }
 
-/** Instant from which the temperature stays at or below, by straight lines: the last fall. Null when the last reading is above. */
+/**
+ * Instant from which the temperature stays at or below, by straight lines: the last fall. Null when the last reading is
+ * above.
+ */
 export function lastFall(readings: readonly CoreReading[], tempC: Celsius): Milliseconds | null {
   const i = readings.findLastIndex(reading => reading.coreC > tempC)
   if (i === readings.length - 1) return null
-  return i < 0 ? readings[0]?.atMs ?? null : between(readings[i]!, readings[i + 1]!, tempC)
+  return i < 0 ? (readings[0]?.atMs ?? null) : between(readings[i]!, readings[i + 1]!, tempC)
 }
 
-/** When a temperature was passed downwards for good, as far as the readings show: no sooner than the one, no later than the other. */
+/**
+ * When a temperature was passed downwards for good, as far as the readings show: no sooner than the one, no later than
+ * the other.
+ */
 export interface FallBounds {
   earliestMs: Milliseconds
   /** Null while it is not shown to be below. */
@@ -26,9 +32,10 @@ export interface FallBounds {
 }
 
 /**
- * Bounds of the last fall through a temperature, with the thermometer's error `errorC` either way (0 or more): the last reading that is
- * surely above, and the first that is surely at or below with none above after it. Where they lie at most 30 min apart both are the
- * straight-line time. Readings in order of time, at least one; what is below from the start fell before: both bounds are the first reading.
+ * Bounds of the last fall through a temperature, with the thermometer's error `errorC` either way (0 or more): the last
+ * reading that is surely above, and the first that is surely at or below with none above after it. Where they lie at
+ * most 30 min apart both are the straight-line time. Readings in order of time, at least one; what is below from the
+ * start fell before: both bounds are the first reading.
  */
 export function fallBounds(readings: readonly CoreReading[], tempC: Celsius, errorC: Celsius): FallBounds {
   const above = readings.findLastIndex(reading => reading.coreC - errorC > tempC)

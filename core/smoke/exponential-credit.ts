@@ -12,12 +12,11 @@ export interface ExponentialRate {
   longestGapMs: number
 }
 
-const rateAt = (tempC: Celsius, rate: ExponentialRate): number =>
-  rate.perSecond * 10 ** ((tempC - rate.atC) / rate.zC)
+const rateAt = (tempC: Celsius, rate: ExponentialRate): number => rate.perSecond * 10 ** ((tempC - rate.atC) / rate.zC)
 
 /** Integral over one straight segment, closed form: r(a) dt (e^x - 1)/x with x = ln10 (b - a)/z. */
 function segment(aC: Celsius, bC: Celsius, seconds: number, rate: ExponentialRate): number {
-  const x = Math.LN10 * (bC - aC) / rate.zC
+  const x = (Math.LN10 * (bC - aC)) / rate.zC
   const shape = x === 0 ? 1 : Math.expm1(x) / x
   return rateAt(aC, rate) * seconds * shape
 }
@@ -36,7 +35,7 @@ export function creditAlong(readings: readonly CoreReading[], rate: ExponentialR
     const high = Math.max(before.coreC, reading.coreC)
     if (reading.atMs - before.atMs > rate.longestGapMs || high < rate.fromC || seconds <= 0) return sum
     if (low >= rate.fromC) sum += segment(before.coreC, reading.coreC, seconds, rate)
-    else sum += segment(rate.fromC, high, seconds * (high - rate.fromC) / (high - low), rate)
+    else sum += segment(rate.fromC, high, (seconds * (high - rate.fromC)) / (high - low), rate)
     return sum
   })
 }

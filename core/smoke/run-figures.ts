@@ -19,10 +19,17 @@ export interface RunFigures {
 export function runFigures(smoke: readonly CoreReading[]): RunFigures & { credit: number[] } {
   const credit = salmonellaLog(smoke)
   // Not by spreading: a logger's night has more readings than a call takes arguments.
-  const hottestC = smoke.reduce<Celsius | null>((most, { coreC }) => most === null || coreC > most ? coreC : most, null)
+  const hottestC = smoke.reduce<Celsius | null>(
+    (most, { coreC }) => (most === null || coreC > most ? coreC : most),
+    null,
+  )
   const log = credit.at(-1) ?? 0
   return {
-    credit, log, hottestC, lethal: log >= SALMONELLA_LOG || (hottestC !== null && hottestC >= INSTANT_KILL_C),
-    p70Min: p70Claimed(smoke).at(-1) ?? 0, heated: hottestC !== null && hottestC > HEAT_FROM_C,
+    credit,
+    log,
+    hottestC,
+    lethal: log >= SALMONELLA_LOG || (hottestC !== null && hottestC >= INSTANT_KILL_C),
+    p70Min: p70Claimed(smoke).at(-1) ?? 0,
+    heated: hottestC !== null && hottestC > HEAT_FROM_C,
   }
 }

@@ -4,18 +4,20 @@ import { creditAlong, type ExponentialRate } from './exponential-credit'
 
 export const SALMONELLA_LOG = 6.5
 const SECONDS_AT_150F = 67
-const Z_C = 10 * 5 / 9
+const Z_C = (10 * 5) / 9
 /** 158 °F: instant by the table. */
 export const INSTANT_KILL_C = fahrenheitToCelsius(158)
 
 const SALMONELLA: ExponentialRate = {
-  perSecond: SALMONELLA_LOG / SECONDS_AT_150F, atC: fahrenheitToCelsius(150), zC: Z_C,
-  fromC: KILL_FROM_C, longestGapMs: LONGEST_GAP_MS,
+  perSecond: SALMONELLA_LOG / SECONDS_AT_150F,
+  atC: fahrenheitToCelsius(150),
+  zC: Z_C,
+  fromC: KILL_FROM_C,
+  longestGapMs: LONGEST_GAP_MS,
 }
 
 /** Seconds at a constant core temperature for 6.5 log, at or above 54.4 °C: 67 s x 10^((150 - T°F)/10). */
-export const secondsFor65Log = (coreC: number): number =>
-  SECONDS_AT_150F * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
+export const secondsFor65Log = (coreC: number): number => SECONDS_AT_150F * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
 
 /**
  * Salmonella reduction in log10, running, one value a reading; uncapped. Credited only at or above 130 °F (54.4 °C)
@@ -26,11 +28,14 @@ export const salmonellaLog = (readings: readonly CoreReading[]): number[] => cre
 
 /** Reached when the credit is 6.5 log, or a reading stands at 70 °C or more. */
 export const lethalityReached = (readings: readonly CoreReading[]): boolean =>
-  (salmonellaLog(readings).at(-1) ?? 0) >= SALMONELLA_LOG
-  || readings.some(reading => reading.coreC >= INSTANT_KILL_C)
+  (salmonellaLog(readings).at(-1) ?? 0) >= SALMONELLA_LOG || readings.some(reading => reading.coreC >= INSTANT_KILL_C)
 
 const P70: ExponentialRate = {
-  perSecond: 1 / 60, atC: 70, zC: 7.5, fromC: Number.NEGATIVE_INFINITY, longestGapMs: LONGEST_GAP_MS,
+  perSecond: 1 / 60,
+  atC: 70,
+  zC: 7.5,
+  fromC: Number.NEGATIVE_INFINITY,
+  longestGapMs: LONGEST_GAP_MS,
 }
 
 /** Minutes at 70 °C that the heating is worth (z 7.5 °C), running; UK and EU practice asks for 2. */

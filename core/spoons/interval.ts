@@ -1,5 +1,8 @@
 /** A range that a figure surely lies in. */
-export interface Interval { low: number, high: number }
+export interface Interval {
+  low: number
+  high: number
+}
 
 export const exactly = (value: number): Interval => ({ low: value, high: value })
 export const plus = (a: Interval, b: Interval): Interval => ({ low: a.low + b.low, high: a.high + b.high })
@@ -17,4 +20,7 @@ export function shared(ranges: readonly Interval[]): Interval | null {
   return low <= high * (1 + NEAR) ? { low: high, high: low } : null
 }
 /** The least range that holds them all. */
-export const hull = (ranges: readonly Interval[]): Interval => ({ low: Math.min(...ranges.map(one => one.low)), high: Math.max(...ranges.map(one => one.high)) })
+export const hull = (ranges: readonly Interval[]): Interval => ({
+  low: Math.min(...ranges.map(one => one.low)),
+  high: Math.max(...ranges.map(one => one.high)),
+})

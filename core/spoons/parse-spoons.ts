@@ -13,23 +13,52 @@ const ML: Record<SpoonSystem, Record<'cup' | 'tbsp' | 'tsp', number>> = {
   australian: { cup: 250, tbsp: 20, tsp: 5 },
 }
 const SPOON_WORDS: Record<string, 'cup' | 'tbsp' | 'tsp'> = {
-  cup: 'cup', cups: 'cup', c: 'cup', tbsp: 'tbsp', tbsps: 'tbsp', tablespoon: 'tbsp', tablespoons: 'tbsp', tbs: 'tbsp', tsp: 'tsp', tsps: 'tsp', teaspoon: 'tsp', teaspoons: 'tsp',
+  cup: 'cup',
+  cups: 'cup',
+  c: 'cup',
+  tbsp: 'tbsp',
+  tbsps: 'tbsp',
+  tablespoon: 'tbsp',
+  tablespoons: 'tbsp',
+  tbs: 'tbsp',
+  tsp: 'tsp',
+  tsps: 'tsp',
+  teaspoon: 'tsp',
+  teaspoons: 'tsp',
 }
 const WEIGHT_G: Record<string, Grams> = {
-  g: 1, gram: 1, grams: 1, kg: 1000, kilo: 1000, kilos: 1000, oz: GRAMS_PER_OUNCE, ounce: GRAMS_PER_OUNCE, ounces: GRAMS_PER_OUNCE, lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND, pound: GRAMS_PER_POUND, pounds: GRAMS_PER_POUND,
+  g: 1,
+  gram: 1,
+  grams: 1,
+  kg: 1000,
+  kilo: 1000,
+  kilos: 1000,
+  oz: GRAMS_PER_OUNCE,
+  ounce: GRAMS_PER_OUNCE,
+  ounces: GRAMS_PER_OUNCE,
+  lb: GRAMS_PER_POUND,
+  lbs: GRAMS_PER_POUND,
+  pound: GRAMS_PER_POUND,
+  pounds: GRAMS_PER_POUND,
 }
 
 /** By volume (level) or by weight; `perMeatG` when the line says for how much meat. */
-export interface SpoonAmount { ml: number | null, massG: Grams | null, perMeatG: Grams | null }
+export interface SpoonAmount {
+  ml: number | null
+  massG: Grams | null
+  perMeatG: Grams | null
+}
 /** One line as it was written: an amount, and others that are said to be the same. */
-export interface SpoonEntry extends SpoonAmount { also: SpoonAmount[] }
+export interface SpoonEntry extends SpoonAmount {
+  also: SpoonAmount[]
+}
 export type SpoonCode = DecimalCode | 'not_an_amount' | 'unknown_unit' | 'amount_range'
 
 const NUMBER = String.raw`(?:\d+ +)?\d+\/\d+|[\d.,]+`
 const AMOUNT = new RegExp(`^(${NUMBER}) *(?:level +)?([a-z]+)\\.?$`)
 const MOST = 1e6
 
-function measured(text: string): Result<{ value: number, unit: string }, SpoonCode> {
+function measured(text: string): Result<{ value: number; unit: string }, SpoonCode> {
   const match = AMOUNT.exec(text.trim())
   if (!match) return fail('not_an_amount', { typed: text })
   const number = parseDecimal(match[1]!)
@@ -40,7 +69,9 @@ function measured(text: string): Result<{ value: number, unit: string }, SpoonCo
 
 /** "1½" as keyboards write it becomes "1 1/2". */
 const withPlainFractions = (text: string): string =>
-  text.replace(/(\d*)\s*([¼½¾⅐-⅞])/g, (_, whole: string, sign: string) => `${whole} ${sign.normalize('NFKC').replace('\u2044', '/')}`.trim())
+  text.replace(/(\d*)\s*([¼½¾⅐-⅞])/g, (_, whole: string, sign: string) =>
+    `${whole} ${sign.normalize('NFKC').replace('\u2044', '/')}`.trim(),
+  )
 
 /** Words and signs between an amount and the meat it is for: "per", "for", "a", or a stroke behind a unit. */
 const PER = /\s+(?:per|for|to|an?|each|every)\s+(?:each +|every +)?|(?<=[a-z.])\s*\/\s*/
@@ -60,7 +91,10 @@ export function parseSpoons(raw: string, system: SpoonSystem): Result<SpoonEntry
   return ok({ ...first!, also })
 }
 
-/** "2 tsp", "1 1/2 cups", "3 oz", "15 ml", "2 tsp per 3 kg", "1 tbsp / 5 lb", "4 oz for 10 lb", "3 g/kg". Level measures. Exact to the nearest double. */
+/**
+ * "2 tsp", "1 1/2 cups", "3 oz", "15 ml", "2 tsp per 3 kg", "1 tbsp / 5 lb", "4 oz for 10 lb", "3 g/kg". Level
+ * measures. Exact to the nearest double.
+ */
 export function parseAmount(raw: string, system: SpoonSystem): Result<SpoonAmount, SpoonCode> {
   const text = withPlainFractions(plainText(raw)).toLowerCase()
   if (text === '') return fail('empty')

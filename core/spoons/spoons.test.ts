@@ -16,18 +16,41 @@ const line = (key: string, typed: string, system: SpoonSystem = 'us'): SpoonLine
 
 describe('amounts in spoons as people write them', () => {
   it.each([
-    ['3 tsp', 'us', 14.78676478125], ['1 Tablespoon', 'us', 14.78676478125], ['16 tbsp', 'us', 236.5882365], ['1 1/2 cups', 'metric', 375],
-    ['1 tbsp', 'australian', 20], ['1 tbsp', 'metric', 15], ['2 level tsp', 'metric', 10], ['½ tsp', 'metric', 2.5], ['1½ cups', 'metric', 375], ['2 ⅓ tsp', 'metric', 35 / 3], ['30 ml', 'us', 30],
+    ['3 tsp', 'us', 14.78676478125],
+    ['1 Tablespoon', 'us', 14.78676478125],
+    ['16 tbsp', 'us', 236.5882365],
+    ['1 1/2 cups', 'metric', 375],
+    ['1 tbsp', 'australian', 20],
+    ['1 tbsp', 'metric', 15],
+    ['2 level tsp', 'metric', 10],
+    ['½ tsp', 'metric', 2.5],
+    ['1½ cups', 'metric', 375],
+    ['2 ⅓ tsp', 'metric', 35 / 3],
+    ['30 ml', 'us', 30],
   ] as const)('%s (%s)', (typed, system, ml) => {
     const found = parseSpoons(typed, system)
     expect(found.ok && found.value.ml).toBeCloseTo(ml, 9)
   })
-  it.each([['2 tsp per 3 kg', 3000], ['1 tbsp for 5 lb', 5 * 453.59237], ['1 tsp per kg', 1000], ['1 oz / 10 lb', 4535.9237], ['4 tsp', null]] as const)('%s', (typed, perMeatG) => {
+  it.each([
+    ['2 tsp per 3 kg', 3000],
+    ['1 tbsp for 5 lb', 5 * 453.59237],
+    ['1 tsp per kg', 1000],
+    ['1 oz / 10 lb', 4535.9237],
+    ['4 tsp', null],
+  ] as const)('%s', (typed, perMeatG) => {
     const found = parseSpoons(typed, 'us')
     if (perMeatG === null) expect(found).toMatchObject({ ok: true, value: { perMeatG: null } })
     else expect(found.ok && found.value.perMeatG).toBeCloseTo(perMeatG, 9)
   })
-  it.each([['', 'empty'], ['a pinch', 'not_an_amount'], ['2', 'not_an_amount'], ['2 handfuls', 'unknown_unit'], ['0 tsp', 'amount_range'], ['2 tsp per 3 cups', 'unknown_unit'], ['-1 tsp', 'not_an_amount']])('refuses %j: %s', (typed, code) => expect(parseSpoons(typed, 'us')).toMatchObject({ ok: false, code }))
+  it.each([
+    ['', 'empty'],
+    ['a pinch', 'not_an_amount'],
+    ['2', 'not_an_amount'],
+    ['2 handfuls', 'unknown_unit'],
+    ['0 tsp', 'amount_range'],
+    ['2 tsp per 3 cups', 'unknown_unit'],
+    ['-1 tsp', 'not_an_amount'],
+  ])('refuses %j: %s', (typed, code) => expect(parseSpoons(typed, 'us')).toMatchObject({ ok: false, code }))
 })
 
 describe('what spoons can mean', () => {
@@ -54,24 +77,63 @@ describe('what spoons can mean', () => {
   it('several ways of writing one amount are compared: where they overlap it lies there, where they do not somebody must say', () => {
     // 3 g/kg on 3 kg is 9 g; a fifth of a teaspoon a pound is 1.303 tsp, 7.07 to 8.35 g of no. 1: they do not meet.
     const apart = checkSpoons([line('curing_salt_no_1', '3 g/kg = 1/5 tsp a pound')], 3000, NO_1, LIMITS)
-    expect(apart.differing).toEqual([{ line: 0, massesG: [{ low: 9, high: 9 }, { low: expect.closeTo(7.17, 1), high: expect.closeTo(8.48, 1) }] }])
+    expect(apart.differing).toEqual([
+      {
+        line: 0,
+        massesG: [
+          { low: 9, high: 9 },
+          { low: expect.closeTo(7.17, 1), high: expect.closeTo(8.48, 1) },
+        ],
+      },
+    ])
     expect(apart.lines[0]!.massG).toEqual({ low: expect.closeTo(7.17, 1), high: 9 })
     const same = checkSpoons([line('curing_salt_no_1', '2.5 g/kg or 2 ml/kg; 1/5 tsp per lb')], 3000, NO_1, LIMITS)
     expect(same.differing).toEqual([])
     expect(same.lines[0]!.massG).toEqual({ low: 7.5, high: 7.5 })
   })
   it('holds every real filling: any densities inside the ranges give figures inside the answer', () => {
-    fc.assert(fc.property(
-      fc.array(fc.tuple(fc.constantFrom(...GRAINS), fc.double({ min: 0.25, max: 40, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })), { minLength: 1, maxLength: 8 }), fc.integer({ min: 500, max: 30_000 }),
-      (drawn, meatG) => {
-        const found = checkSpoons(drawn.map(([grain, ml]) => ({ grain, amount: { ml, massG: null, perMeatG: null } })), meatG, CURING_SALT_NO_1, LIMITS)
-        const heldOf = (what: 'salt' | 'sugar') => drawn.reduce((sum, [grain, ml, at]) => sum + ml * (grain.gramsPerMl.low + at * (grain.gramsPerMl.high - grain.gramsPerMl.low)) * (grain[what].low + at * (grain[what].high - grain[what].low)), 0)
-        const massOf = (role: string) => drawn.reduce((sum, [grain, ml, at]) => grain.role === role ? sum + ml * (grain.gramsPerMl.low + at * (grain.gramsPerMl.high - grain.gramsPerMl.low)) : sum, 0)
-        const ppm = ingoingNitritePpm(meatG, [{ ...CURING_SALT_NO_1, massG: massOf('agent') }])
-        const salt = (heldOf('salt') + massOf('agent') * CURING_SALT_NO_1.saltFraction) / meatG
-        expect(ppm).toBeGreaterThanOrEqual(found.ppm.low - 1e-9)
-        expect(ppm).toBeLessThanOrEqual(found.ppm.high + 1e-9)
-        expect(salt >= found.saltShare.low - 1e-12 && salt <= found.saltShare.high + 1e-12).toBe(true)
-      }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.constantFrom(...GRAINS),
+            fc.double({ min: 0.25, max: 40, noNaN: true }),
+            fc.double({ min: 0, max: 1, noNaN: true }),
+          ),
+          { minLength: 1, maxLength: 8 },
+        ),
+        fc.integer({ min: 500, max: 30_000 }),
+        (drawn, meatG) => {
+          const found = checkSpoons(
+            drawn.map(([grain, ml]) => ({ grain, amount: { ml, massG: null, perMeatG: null } })),
+            meatG,
+            CURING_SALT_NO_1,
+            LIMITS,
+          )
+          const heldOf = (what: 'salt' | 'sugar') =>
+            drawn.reduce(
+              (sum, [grain, ml, at]) =>
+                sum
+                + ml
+                * (grain.gramsPerMl.low + at * (grain.gramsPerMl.high - grain.gramsPerMl.low))
+                * (grain[what].low + at * (grain[what].high - grain[what].low)),
+              0,
+            )
+          const massOf = (role: string) =>
+            drawn.reduce(
+              (sum, [grain, ml, at]) =>
+                grain.role === role
+                  ? sum + ml * (grain.gramsPerMl.low + at * (grain.gramsPerMl.high - grain.gramsPerMl.low))
+                  : sum,
+              0,
+            )
+          const ppm = ingoingNitritePpm(meatG, [{ ...CURING_SALT_NO_1, massG: massOf('agent') }])
+          const salt = (heldOf('salt') + massOf('agent') * CURING_SALT_NO_1.saltFraction) / meatG
+          expect(ppm).toBeGreaterThanOrEqual(found.ppm.low - 1e-9)
+          expect(ppm).toBeLessThanOrEqual(found.ppm.high + 1e-9)
+          expect(salt >= found.saltShare.low - 1e-12 && salt <= found.saltShare.high + 1e-12).toBe(true)
+        },
+      ),
+    )
   })
 })

@@ -1,7 +1,17 @@
 import type { Grams } from '../units/quantities'
 
-export interface Division { fromG: Grams, piecesG: readonly Grams[], trimG: Grams, boneG: Grams, rindG: Grams }
-export interface Accounted { unaccountedG: Grams, unaccountedShare: number, status: 'accounted' | 'ask' | 'too_much' }
+export interface Division {
+  fromG: Grams
+  piecesG: readonly Grams[]
+  trimG: Grams
+  boneG: Grams
+  rindG: Grams
+}
+export interface Accounted {
+  unaccountedG: Grams
+  unaccountedShare: number
+  status: 'accounted' | 'ask' | 'too_much'
+}
 
 /** Two scales, or one read twice, may differ by this much before more came out than went in. */
 export const DIVISION_SLACK = 0.02
@@ -21,4 +31,5 @@ export function accountFor(d: Division): Accounted {
 }
 
 /** "2" under the delivery, "2.1" under piece 2: the place of a piece in its tree. `among` from 1. */
-export const pieceLabel = (parent: string | null, among: number): string => parent === null ? String(among) : `${parent}.${among}`
+export const pieceLabel = (parent: string | null, among: number): string =>
+  parent === null ? String(among) : `${parent}.${among}`

@@ -10,7 +10,7 @@ export function triangleP(tasters: number, right: number): number {
   let p = right <= tasters ? term : 0
   // From all right downwards, each term from the one above: sums small terms first.
   for (let k = tasters; k > right; k--) {
-    term *= k / (tasters - k + 1) * (1 - CHANCE) / CHANCE
+    term *= ((k / (tasters - k + 1)) * (1 - CHANCE)) / CHANCE
     p += term
   }
   return Math.min(1, p)

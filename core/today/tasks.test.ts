@@ -6,8 +6,23 @@ import { comingDays, tasksNow, type LotFacts } from './tasks'
 const ZONE = 'America/Chicago'
 const NOW = instantOf('2026-11-23', '10:00', ZONE)
 const lot = (more: Partial<LotFacts>): LotFacts => ({
-  code: 'L-0001', rubbedOn: '2026-11-20', zone: ZONE, readyFromDay: 7, bestByDay: 14, turnEveryDays: 1, turnBy: '18:00',
-  cureEndedAtMs: null, turns: [], openHolds: [], runs: [], pieces: [1, 2], packs: 0, unsent: 0, readyG: 5000, leftG: 5000, ...more,
+  code: 'L-0001',
+  rubbedOn: '2026-11-20',
+  zone: ZONE,
+  readyFromDay: 7,
+  bestByDay: 14,
+  turnEveryDays: 1,
+  turnBy: '18:00',
+  cureEndedAtMs: null,
+  turns: [],
+  openHolds: [],
+  runs: [],
+  pieces: [1, 2],
+  packs: 0,
+  unsent: 0,
+  readyG: 5000,
+  leftG: 5000,
+  ...more,
 })
 const kinds = (lots: LotFacts[], nowMs = NOW) => tasksNow({ lots, runs: [], fridges: [] }, nowMs).map(task => task.kind)
 
@@ -18,7 +33,10 @@ describe('what is to be done now', () => {
   })
   it('a late turn comes first', () => {
     const late = tasksNow({ lots: [lot({}), lot({ code: 'L-0002', turnBy: '09:00' })], runs: [], fridges: [] }, NOW)
-    expect(late.map(task => [task.subject, task.late])).toEqual([['L-0002', true], ['L-0001', false]])
+    expect(late.map(task => [task.subject, task.late])).toEqual([
+      ['L-0002', true],
+      ['L-0001', false],
+    ])
   })
   it('follows a lot through the rooms', () => {
     const out = { cureEndedAtMs: NOW - MS_PER_HOUR }
@@ -39,23 +57,59 @@ describe('what is to be done now', () => {
     expect(kinds([lot({ ...out, runs: [run] })])).toEqual(['go_on'])
     expect(kinds([lot({ ...out, runs: [{ ...run, cold: false, pieces: 1 }] })])).toEqual(['go_on'])
     expect(kinds([lot({ ...out, runs: [run, { ...run, code: 'S-0002', cold: false }] })])).toEqual(['slice'])
-    expect(kinds([lot({ ...out, runs: [{ ...run, cold: false }, { ...run, code: 'S-0002', pulledAtMs: null, cooled: false, cold: false }] })])).toEqual([])
+    expect(
+      kinds([
+        lot({
+          ...out,
+          runs: [
+            { ...run, cold: false },
+            { ...run, code: 'S-0002', pulledAtMs: null, cooled: false, cold: false },
+          ],
+        }),
+      ]),
+    ).toEqual([])
   })
   it('a second application is asked for after the first draining, and is late a day on', () => {
-    const second = (drainedAtMs: number | null) => tasksNow({ lots: [lot({ turns: [{ atMs: NOW }], secondDue: true, drainedAtMs })], runs: [], fridges: [] }, NOW).filter(task => task.kind === 'second_half').map(task => task.late)
+    const second = (drainedAtMs: number | null) =>
+      tasksNow({ lots: [lot({ turns: [{ atMs: NOW }], secondDue: true, drainedAtMs })], runs: [], fridges: [] }, NOW)
+        .filter(task => task.kind === 'second_half')
+        .map(task => task.late)
     expect([second(null), second(NOW - 3_600_000), second(NOW - 25 * 3_600_000)]).toEqual([[], [false], [true]])
   })
   it('a held lot asks nothing of the floor once it is out of the cure', () =>
     expect(kinds([lot({ cureEndedAtMs: NOW, openHolds: ['fridge_warm'] })])).toEqual([]))
   it('asks for readings when they are due, not before', () => {
-    const at = (minutesAgo: number, lastCoreC: number | null = null) => tasksNow({
-      lots: [], fridges: [], runs: [{ code: 'S-0001', pulledAtMs: null, startedAtMs: NOW, lastReadingMs: NOW - minutesAgo * MS_PER_MINUTE, lastCoreC, cooled: false }],
-    }, NOW)
+    const at = (minutesAgo: number, lastCoreC: number | null = null) =>
+      tasksNow(
+        {
+          lots: [],
+          fridges: [],
+          runs: [
+            {
+              code: 'S-0001',
+              pulledAtMs: null,
+              startedAtMs: NOW,
+              lastReadingMs: NOW - minutesAgo * MS_PER_MINUTE,
+              lastCoreC,
+              cooled: false,
+            },
+          ],
+        },
+        NOW,
+      )
     expect(at(50)[0]).toMatchObject({ kind: 'read_smoke', late: true })
     expect(at(20)[0]).toMatchObject({ kind: 'read_smoke', late: false })
     // From 50 °C core on every 25 min: over a gap of 30 no kill is credited.
     expect([at(26, 49)[0]!.late, at(26, 50)[0]!.late, at(24, 60)[0]!.late]).toEqual([false, true, false])
-    const fridge = (hoursAgo: number) => tasksNow({ lots: [], runs: [], fridges: [{ name: 'Cold room', readings: [{ atMs: NOW - hoursAgo * MS_PER_HOUR, tempC: 3 }] }] }, NOW)
+    const fridge = (hoursAgo: number) =>
+      tasksNow(
+        {
+          lots: [],
+          runs: [],
+          fridges: [{ name: 'Cold room', readings: [{ atMs: NOW - hoursAgo * MS_PER_HOUR, tempC: 3 }] }],
+        },
+        NOW,
+      )
     expect(fridge(3)).toEqual([])
     expect(fridge(13)[0]).toMatchObject({ kind: 'read_fridge', late: true })
   })

@@ -1,7 +1,14 @@
 import { addDays, daysBetween, localDay, type IsoDate } from '../calendar/local-day'
 import { openKnot, twine } from '../curing/twine'
 import { isLeft } from '../lots/finished'
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Celsius, type Grams, type Milliseconds } from '../units/quantities'
+import {
+  MS_PER_DAY,
+  MS_PER_HOUR,
+  MS_PER_MINUTE,
+  type Celsius,
+  type Grams,
+  type Milliseconds,
+} from '../units/quantities'
 
 /** What Today needs to know of a lot. */
 export interface LotFacts {
@@ -18,7 +25,7 @@ export interface LotFacts {
   drainedAtMs?: Milliseconds | null
   turns: readonly { atMs: Milliseconds }[]
   openHolds: readonly string[]
-  runs: readonly { code: string, pulledAtMs: Milliseconds | null, cooled: boolean, cold: boolean, pieces: number }[]
+  runs: readonly { code: string; pulledAtMs: Milliseconds | null; cooled: boolean; cold: boolean; pieces: number }[]
   pieces: readonly unknown[]
   packs: number
   unsent: number
@@ -27,10 +34,31 @@ export interface LotFacts {
   leftG: Grams | null
 }
 
-export interface RunFacts { code: string, pulledAtMs: Milliseconds | null, lastReadingMs: Milliseconds | null, lastCoreC: Celsius | null, startedAtMs: Milliseconds, cooled: boolean }
-export interface FridgeFacts { name: string, readings: readonly { atMs: Milliseconds, tempC: number }[] }
+export interface RunFacts {
+  code: string
+  pulledAtMs: Milliseconds | null
+  lastReadingMs: Milliseconds | null
+  lastCoreC: Celsius | null
+  startedAtMs: Milliseconds
+  cooled: boolean
+}
+export interface FridgeFacts {
+  name: string
+  readings: readonly { atMs: Milliseconds; tempC: number }[]
+}
 
-export const TASK_KINDS = ['turn', 'second_half', 'end_cure', 'read_fridge', 'read_smoke', 'read_cooling', 'smoke', 'go_on', 'slice', 'send'] as const
+export const TASK_KINDS = [
+  'turn',
+  'second_half',
+  'end_cure',
+  'read_fridge',
+  'read_smoke',
+  'read_cooling',
+  'smoke',
+  'go_on',
+  'slice',
+  'send',
+] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
 
 export interface Task {
@@ -42,19 +70,33 @@ export interface Task {
   late: boolean
 }
 
-/** A smoke is read this often, from 50 °C core on more often: over a gap of 30 min no kill is credited. A cooling, and a fridge twice a day. */
+/**
+ * A smoke is read this often, from 50 °C core on more often: over a gap of 30 min no kill is credited. A cooling, and a
+ * fridge twice a day.
+ */
 const SMOKE_EVERY_MS = 45 * MS_PER_MINUTE
 const NEAR_KILL = { fromC: 50, everyMs: 25 * MS_PER_MINUTE }
 const COOLING_EVERY_MS = 60 * MS_PER_MINUTE
 const FRIDGE_EVERY_MS = 12 * MS_PER_HOUR
 
 function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
-  const task = (kind: TaskKind, byMs: Milliseconds | null = null, late = false): Task => ({ kind, subject: lot.code, byMs, late })
+  const task = (kind: TaskKind, byMs: Milliseconds | null = null, late = false): Task => ({
+    kind,
+    subject: lot.code,
+    byMs,
+    late,
+  })
   if (lot.cureEndedAtMs === null) {
     const day = daysBetween(lot.rubbedOn, localDay(nowMs, lot.zone))
     const knots = twine({
-      rubbedOn: lot.rubbedOn, zone: lot.zone, turnEveryDays: lot.turnEveryDays, turnBy: lot.turnBy, lastDay: Math.max(lot.bestByDay, day),
-      turnsMs: lot.turns.map(turn => turn.atMs), nowMs, endedMs: null,
+      rubbedOn: lot.rubbedOn,
+      zone: lot.zone,
+      turnEveryDays: lot.turnEveryDays,
+      turnBy: lot.turnBy,
+      lastDay: Math.max(lot.bestByDay, day),
+      turnsMs: lot.turns.map(turn => turn.atMs),
+      nowMs,
+      endedMs: null,
     })
     const knot = openKnot(knots)
     return [
@@ -76,7 +118,15 @@ function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
 
 function runTask(run: RunFacts): Task[] {
   const lastMs = run.lastReadingMs ?? run.startedAtMs
-  if (run.pulledAtMs === null) return [{ kind: 'read_smoke', subject: run.code, byMs: lastMs + ((run.lastCoreC ?? 0) >= NEAR_KILL.fromC ? NEAR_KILL.everyMs : SMOKE_EVERY_MS), late: false }]
+  if (run.pulledAtMs === null)
+    return [
+      {
+        kind: 'read_smoke',
+        subject: run.code,
+        byMs: lastMs + ((run.lastCoreC ?? 0) >= NEAR_KILL.fromC ? NEAR_KILL.everyMs : SMOKE_EVERY_MS),
+        late: false,
+      },
+    ]
   return run.cooled ? [] : [{ kind: 'read_cooling', subject: run.code, byMs: lastMs + COOLING_EVERY_MS, late: false }]
 }
 
@@ -89,24 +139,33 @@ const fridgeTask = (fridge: FridgeFacts, nowMs: Milliseconds): Task => {
  * What is to be done now, soonest first, late ones on top. Readings are asked for when they are due within the hour.
  */
 export function tasksNow(
-  floor: { lots: readonly LotFacts[], runs: readonly RunFacts[], fridges: readonly FridgeFacts[] }, nowMs: Milliseconds,
+  floor: { lots: readonly LotFacts[]; runs: readonly RunFacts[]; fridges: readonly FridgeFacts[] },
+  nowMs: Milliseconds,
 ): Task[] {
   const readings = [...floor.runs.flatMap(runTask), ...floor.fridges.map(fridge => fridgeTask(fridge, nowMs))]
     .filter(task => task.byMs === null || task.byMs <= nowMs + MS_PER_HOUR)
     .map(task => ({ ...task, late: task.byMs !== null && task.byMs < nowMs }))
-  return [...floor.lots.flatMap(lot => lotTask(lot, nowMs)), ...readings]
-    .toSorted((a, b) => Number(b.late) - Number(a.late) || (a.byMs ?? Infinity) - (b.byMs ?? Infinity))
+  return [...floor.lots.flatMap(lot => lotTask(lot, nowMs)), ...readings].toSorted(
+    (a, b) => Number(b.late) - Number(a.late) || (a.byMs ?? Infinity) - (b.byMs ?? Infinity),
+  )
 }
 
-export interface ComingDay { date: IsoDate, ready: string[], bestBy: string[] }
+export interface ComingDay {
+  date: IsoDate
+  ready: string[]
+  bestBy: string[]
+}
 
-/** Lots in the cure that become ready, or reach their best-by day, on each of the next `days` calendar days from today. */
+/**
+ * Lots in the cure that become ready, or reach their best-by day, on each of the next `days` calendar days from today.
+ */
 export function comingDays(lots: readonly LotFacts[], nowMs: Milliseconds, zone: string, days: number): ComingDay[] {
   const today = localDay(nowMs, zone)
   const curing = lots.filter(lot => lot.cureEndedAtMs === null)
   return Array.from({ length: days }, (_, i) => {
     const date = addDays(today, i)
-    const on = (dayOf: (lot: LotFacts) => number) => curing.filter(lot => addDays(lot.rubbedOn, dayOf(lot)) === date).map(lot => lot.code)
+    const on = (dayOf: (lot: LotFacts) => number) =>
+      curing.filter(lot => addDays(lot.rubbedOn, dayOf(lot)) === date).map(lot => lot.code)
     return { date, ready: on(lot => lot.readyFromDay), bestBy: on(lot => lot.bestByDay) }
   })
 }

@@ -4,11 +4,20 @@ import { groupBy } from '../lists/group-by'
 export const NODE_KINDS = ['supplier', 'meat', 'ingredient', 'lot', 'run', 'pack', 'customer'] as const
 export type NodeKind = (typeof NODE_KINDS)[number]
 
-export interface ThreadNode { code: string, kind: NodeKind }
+export interface ThreadNode {
+  code: string
+  kind: NodeKind
+}
 /** Matter goes from one to the other. */
-export interface ThreadLink { from: string, to: string }
+export interface ThreadLink {
+  from: string
+  to: string
+}
 
-export interface Reached { back: Set<string>, forth: Set<string> }
+export interface Reached {
+  back: Set<string>
+  forth: Set<string>
+}
 
 function reach(start: string, next: ReadonlyMap<string, readonly string[]>): Set<string> {
   const seen = new Set<string>()

@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_NOTATION, decimalsFor, formatExact, formatMeat, formatNumber, formatPpm, formatTemperature } from './format'
+import {
+  DEFAULT_NOTATION,
+  decimalsFor,
+  formatExact,
+  formatMeat,
+  formatNumber,
+  formatPpm,
+  formatTemperature,
+} from './format'
 import { parseTemperature } from './parse-temperature'
 import { parsePercent } from './parse-fraction'
 import { parseWeight } from './parse-weight'
@@ -11,7 +19,16 @@ const US = { mass: 'us', temperature: 'F', decimal: '.', dates: 'mdy' } as const
 const COMMA = { ...METRIC, decimal: ',' } as const
 
 describe('figures as people read them', () => {
-  it.each([[0, '0'], [100, '100'], [0.35, '0.35'], [20.5, '20.5'], [0.1 + 0.2, '0.3'], [1e-7, '0'], [150.0000004, '150'], [-2.5, '\u22122.5']])('%d as it was chosen: %s', (value, text) => {
+  it.each([
+    [0, '0'],
+    [100, '100'],
+    [0.35, '0.35'],
+    [20.5, '20.5'],
+    [0.1 + 0.2, '0.3'],
+    [1e-7, '0'],
+    [150.0000004, '150'],
+    [-2.5, '\u22122.5'],
+  ])('%d as it was chosen: %s', (value, text) => {
     expect(formatExact(value, '.')).toBe(text)
     expect(formatExact(value, ',')).toBe(text.replace('.', ','))
   })
@@ -28,33 +45,50 @@ describe('figures as people read them', () => {
     expect(formatNumber(-0.01, 1, '.')).toBe('0.0')
     expect(formatPpm(149.457, METRIC)).toBe('149 ppm')
   })
-  it.each([[5, 0], [1, 0], [0.5, 1], [0.1, 1], [0.05, 2], [0.01, 2], [0.001, 3]])(
-    'a scale that reads to %d g shows %d decimals', (readability, decimals) =>
-      expect(decimalsFor(readability)).toBe(decimals))
+  it.each([
+    [5, 0],
+    [1, 0],
+    [0.5, 1],
+    [0.1, 1],
+    [0.05, 2],
+    [0.01, 2],
+    [0.001, 3],
+  ])('a scale that reads to %d g shows %d decimals', (readability, decimals) =>
+    expect(decimalsFor(readability)).toBe(decimals),
+  )
 
   it('a shown US weight, typed again, is the same to half of the last figure', () => {
-    fc.assert(fc.property(fc.integer({ min: 30, max: 60_000 }), (grams) => {
-      const back = parseWeight(formatMeat(grams, US), { minG: 1, maxG: 1e6 })
-      expect(back.ok && Math.abs(back.value.netG - grams)).toBeLessThanOrEqual(1.4175)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 30, max: 60_000 }), (grams) => {
+        const back = parseWeight(formatMeat(grams, US), { minG: 1, maxG: 1e6 })
+        expect(back.ok && Math.abs(back.value.netG - grams)).toBeLessThanOrEqual(1.4175)
+      }),
+    )
   })
 })
 
 describe('temperatures and shares as typed', () => {
-  it.each([['3.5', 'C', 3.5], ['38 F', 'C', 10 / 3], ['3,5 °C', 'F', 3.5], ['130°f', 'C', 490 / 9], ['-1', 'C', -1]])(
-    '%s (bare %s)', (text, unit, tempC) => {
-      const parsed = parseTemperature(text as string, unit as 'C' | 'F')
-      expect(parsed.ok && parsed.value).toBeCloseTo(tempC as number, 12)
-    })
+  it.each([
+    ['3.5', 'C', 3.5],
+    ['38 F', 'C', 10 / 3],
+    ['3,5 °C', 'F', 3.5],
+    ['130°f', 'C', 490 / 9],
+    ['-1', 'C', -1],
+  ])('%s (bare %s)', (text, unit, tempC) => {
+    const parsed = parseTemperature(text as string, unit as 'C' | 'F')
+    expect(parsed.ok && parsed.value).toBeCloseTo(tempC as number, 12)
+  })
   it('refuses what no fridge or smoker shows', () => {
     expect(parseTemperature('900', 'C')).toMatchObject({ code: 'temperature_range' })
     expect(parseTemperature('warm', 'C')).toMatchObject({ code: 'not_a_number' })
     expect(parseTemperature('', 'C')).toMatchObject({ code: 'empty' })
   })
   it('turns °C to °F and back', () => {
-    fc.assert(fc.property(fc.double({ min: -40, max: 300, noNaN: true }), (tempC) => {
-      expect(fahrenheitToCelsius(celsiusToFahrenheit(tempC))).toBeCloseTo(tempC, 10)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: -40, max: 300, noNaN: true }), (tempC) => {
+        expect(fahrenheitToCelsius(celsiusToFahrenheit(tempC))).toBeCloseTo(tempC, 10)
+      }),
+    )
   })
   it('reads per cent', () => {
     expect(parsePercent('2,5 %', { min: 0, max: 10 })).toEqual({ ok: true, value: 0.025 })

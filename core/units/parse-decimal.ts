@@ -6,12 +6,10 @@ const MINUS_SIGNS = /[\u2212\u2013]/g
 const ODD_SPACES = /[\u00a0\u2007\u2009\u202f]/g
 
 /** Spaces and minus signs as keyboards and copied text bring them, made plain. */
-export const plainText = (text: string): string =>
-  text.replace(MINUS_SIGNS, '-').replace(ODD_SPACES, ' ').trim()
+export const plainText = (text: string): string => text.replace(MINUS_SIGNS, '-').replace(ODD_SPACES, ' ').trim()
 
 /** True when the text holds a decimal digit of another script than 0 to 9. */
-export const hasForeignDigits = (text: string): boolean =>
-  [...text].some(ch => /\p{Nd}/u.test(ch) && !/[0-9]/.test(ch))
+export const hasForeignDigits = (text: string): boolean => [...text].some(ch => /\p{Nd}/u.test(ch) && !/[0-9]/.test(ch))
 
 /**
  * A plain number as people write it: "1.98", "1,98", "-1.5", "6 1/2", "1/2".

@@ -10,9 +10,7 @@ const PERCENT = 100
  * A share typed as per cent: "2.5", "2,5 %". Returns the mass fraction, 0 to 1.
  * Must lie in `range` (per cent), else `percent_range`.
  */
-export function parsePercent(
-  raw: string, range: { min: number, max: number },
-): Result<Fraction, PercentCode> {
+export function parsePercent(raw: string, range: { min: number; max: number }): Result<Fraction, PercentCode> {
   const number = parseDecimal(plainText(raw).replace(/\s*%$/, ''))
   if (!number.ok) return number
   if (number.value < range.min || number.value > range.max) {

@@ -12,9 +12,7 @@ export const TEMPERATURE_RANGE_C = { min: -40, max: 300 } as const
  * A temperature as people type it: "3.5", "38 F", "3,5 °C", "-1". A bare number takes `bare`.
  * Must lie in -40 to 300 °C, else `temperature_range`.
  */
-export function parseTemperature(
-  raw: string, bare: TemperatureUnit,
-): Result<Celsius, TemperatureCode> {
+export function parseTemperature(raw: string, bare: TemperatureUnit): Result<Celsius, TemperatureCode> {
   const match = /^(.*?)\s*°?\s*([cf])?$/i.exec(plainText(raw))
   const number = parseDecimal(match?.[1] ?? '')
   if (!number.ok) return number

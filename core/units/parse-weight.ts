@@ -2,8 +2,15 @@ import { fail, ok, type Result } from '../result'
 import { hasForeignDigits, parseDecimal, plainText, type DecimalCode } from './parse-decimal'
 import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, OUNCES_PER_POUND, type Grams } from './quantities'
 
-export type WeightCode = DecimalCode | 'not_a_weight' | 'not_positive' | 'ounces_over_16'
-  | 'tare_above_gross' | 'tare_unit_missing' | 'too_light' | 'too_heavy'
+export type WeightCode
+  = | DecimalCode
+    | 'not_a_weight'
+    | 'not_positive'
+    | 'ounces_over_16'
+    | 'tare_above_gross'
+    | 'tare_unit_missing'
+    | 'too_light'
+    | 'too_heavy'
 
 export interface WeightEntry {
   netG: Grams
@@ -14,20 +21,35 @@ export interface WeightEntry {
   readings: 1 | 2
 }
 
-export interface WeightRange { minG: Grams, maxG: Grams }
+export interface WeightRange {
+  minG: Grams
+  maxG: Grams
+}
 
 const UNIT_G: Record<string, Grams> = {
-  g: 1, gr: 1, gram: 1, grams: 1,
-  kg: 1000, kilo: 1000, kilos: 1000,
-  lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND, pound: GRAMS_PER_POUND, pounds: GRAMS_PER_POUND,
-  oz: GRAMS_PER_OUNCE, ounce: GRAMS_PER_OUNCE, ounces: GRAMS_PER_OUNCE,
+  g: 1,
+  gr: 1,
+  gram: 1,
+  grams: 1,
+  kg: 1000,
+  kilo: 1000,
+  kilos: 1000,
+  lb: GRAMS_PER_POUND,
+  lbs: GRAMS_PER_POUND,
+  pound: GRAMS_PER_POUND,
+  pounds: GRAMS_PER_POUND,
+  oz: GRAMS_PER_OUNCE,
+  ounce: GRAMS_PER_OUNCE,
+  ounces: GRAMS_PER_OUNCE,
 }
 const NUMBER = String.raw`(?:\d+ +)?\d+\/\d+|[\d.,]+`
-const POUNDS_AND_OUNCES = new RegExp(
-  `^(\\d+) *(?:lb|lbs|pound|pounds) *(${NUMBER}) *(?:oz|ounce|ounces)?$`)
+const POUNDS_AND_OUNCES = new RegExp(`^(\\d+) *(?:lb|lbs|pound|pounds) *(${NUMBER}) *(?:oz|ounce|ounces)?$`)
 const ONE_UNIT = new RegExp(`^(${NUMBER}) *([a-z]*)$`)
 
-interface Reading { massG: Grams, hasUnit: boolean }
+interface Reading {
+  massG: Grams
+  hasUnit: boolean
+}
 
 function parseReading(text: string): Result<Reading, WeightCode> {
   const both = POUNDS_AND_OUNCES.exec(text)
@@ -35,9 +57,7 @@ function parseReading(text: string): Result<Reading, WeightCode> {
     const ounces = parseDecimal(both[2]!)
     if (!ounces.ok) return ounces
     if (ounces.value >= OUNCES_PER_POUND) return fail('ounces_over_16', { ounces: ounces.value })
-    return ok({
-      massG: Number(both[1]) * GRAMS_PER_POUND + ounces.value * GRAMS_PER_OUNCE, hasUnit: true,
-    })
+    return ok({ massG: Number(both[1]) * GRAMS_PER_POUND + ounces.value * GRAMS_PER_OUNCE, hasUnit: true })
   }
   const one = ONE_UNIT.exec(text)
   if (!one) return fail('not_a_weight', { typed: text })

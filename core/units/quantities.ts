@@ -30,6 +30,6 @@ export const MS_PER_HOUR = SECONDS_PER_HOUR * MS_PER_SECOND
 export const MS_PER_DAY = SECONDS_PER_DAY * MS_PER_SECOND
 
 /** °C to °F, exact: x 9/5 + 32. */
-export const celsiusToFahrenheit = (tempC: Celsius): number => tempC * 9 / 5 + 32
+export const celsiusToFahrenheit = (tempC: Celsius): number => (tempC * 9) / 5 + 32
 /** °F to °C, exact. */
-export const fahrenheitToCelsius = (tempF: number): Celsius => (tempF - 32) * 5 / 9
+export const fahrenheitToCelsius = (tempF: number): Celsius => ((tempF - 32) * 5) / 9

@@ -2,7 +2,10 @@ import { statSync } from 'node:fs'
 import { userInfo } from 'node:os'
 import { run } from './run.mjs'
 
-/** As root, the database and the application each run as a user of their own: neither may touch the other's, nor anything of root's. */
+/**
+ * As root, the database and the application each run as a user of their own: neither may touch the other's, nor
+ * anything of root's.
+ */
 export const DATABASE_USER = 'veldmoor'
 export const APPLICATION_USER = 'veldmoor-app'
 
@@ -11,13 +14,20 @@ export const isRoot = () => process.getuid() === 0
 /** Makes a system user when there is none; answers with its numbers. */
 export async function systemUser(name) {
   const idOf = async flag => Number((await run('id', [flag, name])).trim())
-  const known = await run('id', ['-u', name]).then(() => true, () => false)
+  const known = await run('id', ['-u', name]).then(
+    () => true,
+    () => false,
+  )
   if (!known) await run('useradd', ['--system', '--no-create-home', '--shell', '/usr/sbin/nologin', name])
   return { name, uid: await idOf('-u'), gid: await idOf('-g') }
 }
 
 /** True when a user may do this with a path: "-r", "-w" or "-x". */
-export const userReaches = (user, flag, path) => run('runuser', ['-u', user, '--', 'test', flag, path]).then(() => true, () => false)
+export const userReaches = (user, flag, path) =>
+  run('runuser', ['-u', user, '--', 'test', flag, path]).then(
+    () => true,
+    () => false,
+  )
 
 /** Who we are ourselves. */
 export const ourName = () => userInfo().username
@@ -27,5 +37,5 @@ export const ownerOf = async path => (await run('id', ['-nu', String(statSync(pa
 
 /** Gives one entry, not what lies in it, back to us: until 0.3.0 the whole folder was the database's. */
 export async function takeBack(path) {
-  if (isRoot() && await ownerOf(path) === DATABASE_USER) await run('chown', ['--no-dereference', 'root:root', path])
+  if (isRoot() && (await ownerOf(path)) === DATABASE_USER) await run('chown', ['--no-dereference', 'root:root', path])
 }

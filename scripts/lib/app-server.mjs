@@ -4,11 +4,37 @@ import { stopPid, until } from './processes.mjs'
 
 const READY_WITHIN_MS = 60_000
 
-/** Starts the built application on loopback, as `user` where one is named, and waits until it answers "ready". `onLine` gets what it prints. */
-export async function startApp({ entry, port, databaseUrl, sessionSecret, demo = false, user = null, pidFile = null, env = {}, onLine = () => {} }) {
+/**
+ * Starts the built application on loopback, as `user` where one is named, and waits until it answers "ready". `onLine`
+ * gets what it prints.
+ */
+export async function startApp({
+  entry,
+  port,
+  databaseUrl,
+  sessionSecret,
+  demo = false,
+  user = null,
+  pidFile = null,
+  env = {},
+  onLine = () => {},
+}) {
   const child = spawn(process.execPath, [entry], {
-    detached: true, stdio: ['ignore', 'pipe', 'pipe'], ...(user ? { uid: user.uid, gid: user.gid, cwd: '/' } : {}),
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), DATABASE_URL: databaseUrl, DATABASE_ADMIN_URL: '', SESSION_SECRET: sessionSecret, VELDMOOR_DEMO: demo ? '1' : '', ...env },
+    detached: true,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    ...(user ? { uid: user.uid, gid: user.gid, cwd: '/' } : {}),
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      DATABASE_ADMIN_URL: '',
+      SESSION_SECRET: sessionSecret,
+      VELDMOOR_DEMO: demo ? '1' : '',
+      ...env,
+    },
   })
   let ended = false
   let output = ''
@@ -18,16 +44,27 @@ export async function startApp({ entry, port, databaseUrl, sessionSecret, demo =
   }
   child.stdout.on('data', take)
   child.stderr.on('data', take)
-  child.on('exit', () => ended = true)
+  child.on('exit', () => (ended = true))
   if (pidFile) writeFileSync(pidFile, String(child.pid))
   const address = `http://127.0.0.1:${port}`
-  const ready = await until(() => fetch(`${address}/api/health`).then(answer => answer.ok, () => false), READY_WITHIN_MS, () => ended)
+  const ready = await until(
+    () =>
+      fetch(`${address}/api/health`).then(
+        answer => answer.ok,
+        () => false,
+      ),
+    READY_WITHIN_MS,
+    () => ended,
+  )
   if (!ready) {
     if (!ended) await stopPid(child.pid)
     throw new Error(`the application did not start:\n${output.slice(-3000)}`)
   }
   return {
-    address, pid: child.pid, child, output: () => output,
+    address,
+    pid: child.pid,
+    child,
+    output: () => output,
     isRunning: () => !ended,
     stop: async () => {
       await stopPid(child.pid, 8000)

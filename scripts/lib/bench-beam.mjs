@@ -12,19 +12,30 @@ const SLOWDOWN = 4
 const STROKES = 60
 const PIECES = [4, 40]
 
-/** Script time of each key stroke in the weighed field, ms, until two frames later; and whether the beam moved with it. */
+/**
+ * Script time of each key stroke in the weighed field, ms, until two frames later; and whether the beam moved with it.
+ */
 async function strokes(page, count) {
   const client = await page.createCDPSession()
   await client.send('Performance.enable')
   await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN })
-  const scriptMs = async () => (await client.send('Performance.getMetrics')).metrics.find(metric => metric.name === 'ScriptDuration').value * 1000
-  const frames = () => page.evaluate(() => new Promise(resolve => requestAnimationFrame(() => requestAnimationFrame(() => resolve(document.querySelector('.beam svg').innerHTML.length)))))
+  const scriptMs = async () =>
+    (await client.send('Performance.getMetrics')).metrics.find(metric => metric.name === 'ScriptDuration').value * 1000
+  const frames = () =>
+    page.evaluate(
+      () =>
+        new Promise(resolve =>
+          requestAnimationFrame(() =>
+            requestAnimationFrame(() => resolve(document.querySelector('.beam svg').innerHTML.length)),
+          ),
+        ),
+    )
   // What measuring itself costs, taken off.
   const idle = []
   for (let i = 0; i < 10; i++) {
     const before = await scriptMs()
     await frames()
-    idle.push(await scriptMs() - before)
+    idle.push((await scriptMs()) - before)
   }
   const own = idle.toSorted((a, b) => a - b)[5]
   const taken = []
@@ -38,7 +49,7 @@ async function strokes(page, count) {
     const before = await scriptMs()
     await page.keyboard.press('9124'[i % 3])
     await frames()
-    taken.push(await scriptMs() - before - own)
+    taken.push((await scriptMs()) - before - own)
   }
   await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
   return taken.toSorted((a, b) => a - b)
@@ -51,9 +62,22 @@ export async function benchBeam(given = null) {
   const build = given ? null : await ensureBuild()
   const database = given ? null : await startMariadb(join(folder, 'db'))
   if (database) await prepare(database)
-  const app = given ? { address: given, stop: () => undefined } : await startApp({ entry: build.entry, port: await freePort(), databaseUrl: database.url, sessionSecret: database.sessionSecret, demo: true })
+  const app = given
+    ? { address: given, stop: () => undefined }
+    : await startApp({
+        entry: build.entry,
+        port: await freePort(),
+        databaseUrl: database.url,
+        sessionSecret: database.sessionSecret,
+        demo: true,
+      })
   const { default: puppeteer } = await import('puppeteer-core')
-  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'], userDataDir: join(folder, 'profile') })
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    headless: true,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+    userDataDir: join(folder, 'profile'),
+  })
   try {
     const page = await browser.newPage()
     await page.setViewport({ width: 1280, height: 800 })
@@ -76,7 +100,9 @@ export async function benchBeam(given = null) {
       await page.keyboard.type('227')
       await fields[0].focus()
       const taken = await strokes(page, STROKES)
-      console.log(`  ${`typing a weight, ${pieces} pieces, processor slowed ${SLOWDOWN} times`.padEnd(58)} script median ${taken[STROKES / 2].toFixed(1)} ms, p90 ${taken[Math.floor(STROKES * 0.9)].toFixed(1)} ms a key`)
+      console.log(
+        `  ${`typing a weight, ${pieces} pieces, processor slowed ${SLOWDOWN} times`.padEnd(58)} script median ${taken[STROKES / 2].toFixed(1)} ms, p90 ${taken[Math.floor(STROKES * 0.9)].toFixed(1)} ms a key`,
+      )
     }
   }
   finally {

@@ -9,7 +9,7 @@ const SOURCES = ['app', 'core', 'server', 'shared', 'public', 'nuxt.config.ts', 
 /** Every file that a build is made of; tests lie beside them and are none. */
 function* filesIn(path) {
   if (!existsSync(path)) return
-  const entries = readdirSync(path, { withFileTypes: true }).toSorted((a, b) => a.name < b.name ? -1 : 1)
+  const entries = readdirSync(path, { withFileTypes: true }).toSorted((a, b) => (a.name < b.name ? -1 : 1))
   for (const entry of entries) {
     const full = join(path, entry.name)
     if (entry.isDirectory()) yield* filesIn(full)
@@ -31,7 +31,8 @@ function hashSources() {
 const KEPT_BUILDS = 3
 
 function dropOldBuilds(folder) {
-  const builds = readdirSync(folder, { withFileTypes: true }).filter(entry => entry.isDirectory())
+  const builds = readdirSync(folder, { withFileTypes: true })
+    .filter(entry => entry.isDirectory())
     .map(entry => ({ path: join(folder, entry.name), madeMs: statSync(join(folder, entry.name)).mtimeMs }))
     .toSorted((a, b) => b.madeMs - a.madeMs)
   for (const build of builds.slice(KEPT_BUILDS)) rmSync(build.path, { recursive: true, force: true })
@@ -39,8 +40,11 @@ function dropOldBuilds(folder) {
 
 let preparing = null
 
-/** What Nuxt writes for TypeScript: lint and types read it, and so does a build, in whose own folder it is not. Once a process. */
-export const prepareTypes = () => preparing ??= run('npx', ['nuxt', 'prepare'], { cwd: ROOT })
+/**
+ * What Nuxt writes for TypeScript: lint and types read it, and so does a build, in whose own folder it is not. Once a
+ * process.
+ */
+export const prepareTypes = () => (preparing ??= run('npx', ['nuxt', 'prepare'], { cwd: ROOT }))
 
 /** The build of the sources as they are: where its server's entry is, and in words whether it had to be made. */
 export async function ensureBuild() {

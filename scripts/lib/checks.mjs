@@ -10,7 +10,10 @@ export const prepare = { name: 'prepare', run: prepareTypes }
 /** What needs neither database nor browser: lint, the fence between the rooms, types. */
 export const checks = [
   { name: 'lint', run: () => npx('eslint', '.', '--max-warnings', '0') },
-  { name: 'fence', run: () => npx('depcruise', '--config', 'tests/fence/fence.cjs', 'core', 'shared', 'server', 'app', 'scripts') },
+  {
+    name: 'fence',
+    run: () => npx('depcruise', '--config', 'tests/fence/fence.cjs', 'core', 'shared', 'server', 'app', 'scripts'),
+  },
   { name: 'types', run: () => npx('vue-tsc', '-b', '--noEmit') },
   { name: 'types of core', run: () => npx('tsc', '-p', 'core') },
 ]

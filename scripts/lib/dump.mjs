@@ -10,17 +10,30 @@ import { Advice } from './steps.mjs'
 
 export const databaseOf = adminUrl => decodeURIComponent(new URL(adminUrl).pathname.slice(1))
 
-/** A client program on the database of an address; the password goes by the environment, where `ps` does not show it. */
+/**
+ * A client program on the database of an address; the password goes by the environment, where `ps` does not show it.
+ */
 function client(program, adminUrl, args) {
   const { hostname, port, username, password } = new URL(adminUrl)
-  const child = spawn(whereIs(program), ['--no-defaults', `--host=${hostname}`, `--port=${port || 3306}`, '--protocol=tcp', `--user=${decodeURIComponent(username)}`, '--default-character-set=utf8mb4', '--max-allowed-packet=256M', ...args], {
-    stdio: ['pipe', 'pipe', 'pipe'], env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) },
-  })
+  const child = spawn(
+    whereIs(program),
+    [
+      '--no-defaults',
+      `--host=${hostname}`,
+      `--port=${port || 3306}`,
+      '--protocol=tcp',
+      `--user=${decodeURIComponent(username)}`,
+      '--default-character-set=utf8mb4',
+      '--max-allowed-packet=256M',
+      ...args,
+    ],
+    { stdio: ['pipe', 'pipe', 'pipe'], env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) } },
+  )
   let said = ''
-  child.stderr.on('data', chunk => said = (said + chunk).slice(-3000))
+  child.stderr.on('data', chunk => (said = (said + chunk).slice(-3000)))
   const ended = new Promise((resolve, reject) => {
     child.on('error', reject)
-    child.on('exit', code => code === 0 ? resolve() : reject(new Error(`${program} ended with ${code}: ${said}`)))
+    child.on('exit', code => (code === 0 ? resolve() : reject(new Error(`${program} ended with ${code}: ${said}`))))
   })
   return { child, ended }
 }
@@ -49,7 +62,15 @@ const sha256Of = async (path) => {
 export async function dumpTo(adminUrl, path) {
   mkdirSync(dirname(path), { recursive: true })
   const half = `${path}.part`
-  const { child, ended } = client('mariadb-dump', adminUrl, ['--single-transaction', '--quick', '--hex-blob', '--skip-lock-tables', '--no-tablespaces', '--skip-triggers', databaseOf(adminUrl)])
+  const { child, ended } = client('mariadb-dump', adminUrl, [
+    '--single-transaction',
+    '--quick',
+    '--hex-blob',
+    '--skip-lock-tables',
+    '--no-tablespaces',
+    '--skip-triggers',
+    databaseOf(adminUrl),
+  ])
   child.stdin.end()
   const { watch, complete } = tailWatch()
   try {
@@ -59,7 +80,10 @@ export async function dumpTo(adminUrl, path) {
   }
   catch (error) {
     rmSync(half, { force: true })
-    if (error.code === 'ENOSPC') throw new Advice(`The disk is full: no back-up was written to ${path}. Nothing was changed. Make room, or name another place.`)
+    if (error.code === 'ENOSPC')
+      throw new Advice(
+        `The disk is full: no back-up was written to ${path}. Nothing was changed. Make room, or name another place.`,
+      )
     throw error
   }
   return { bytes: statSync(path).size, sha256: await sha256Of(path) }
@@ -78,7 +102,10 @@ export async function checkDump(path) {
 /** Loads a dump into a database. What the client says about a bad statement is the reason that is given. */
 export async function loadFrom(adminUrl, path) {
   // Whatever the server's own mode: the dump's quotes mean what they say. Its writer sets that itself.
-  const { child, ended } = client('mariadb', adminUrl, ['--init-command=SET SESSION sql_mode=\'NO_ENGINE_SUBSTITUTION\'', databaseOf(adminUrl)])
+  const { child, ended } = client('mariadb', adminUrl, [
+    '--init-command=SET SESSION sql_mode=\'NO_ENGINE_SUBSTITUTION\'',
+    databaseOf(adminUrl),
+  ])
   child.stdout.resume()
   const piped = pipeline(createReadStream(path), createGunzip(), child.stdin)
   const [sent, done] = await Promise.allSettled([piped, ended])

@@ -14,25 +14,39 @@ const put = (name: string, content: string | Buffer) => {
   writeFileSync(path, content)
   return path
 }
-beforeAll(() => { folder = mkdtempSync(join(tmpdir(), 'veldmoor-files-')) })
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'veldmoor-files-'))
+})
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 describe('a back-up is looked at before anything is touched', () => {
   const WHOLE = `${'INSERT INTO lots VALUES (1);\n'.repeat(2000)}-- Dump completed on 2026-11-23 22:00:00\n`
   it('a whole one passes', async () => expect(await checkDump(put('whole', gzipSync(WHOLE)))).toBeUndefined())
   it.each([
-    ['one without its end', () => gzipSync(WHOLE.slice(0, -60)), 'its end is missing'], ['one that was cut short on its way', () => gzipSync(WHOLE).subarray(0, 100), 'cannot be read as a back-up'],
-    ['something else', () => 'a letter to the bank', 'cannot be read as a back-up'], ['nothing', () => '', 'back-up'],
+    ['one without its end', () => gzipSync(WHOLE.slice(0, -60)), 'its end is missing'],
+    ['one that was cut short on its way', () => gzipSync(WHOLE).subarray(0, 100), 'cannot be read as a back-up'],
+    ['something else', () => 'a letter to the bank', 'cannot be read as a back-up'],
+    ['nothing', () => '', 'back-up'],
   ])('%s is refused, and says that nothing was changed', async (_what, content, words) => {
-    const refusal = await checkDump(put('half', content())).then(() => 'taken', (error: Error) => error.message)
+    const refusal = await checkDump(put('half', content())).then(
+      () => 'taken',
+      (error: Error) => error.message,
+    )
     expect(refusal).toContain(words)
     expect(refusal).toContain('Nothing was changed.')
   })
-  it('so is one that is not there', async () => await expect(checkDump(join(folder, 'nowhere'))).rejects.toThrow('Nothing was changed.'))
+  it('so is one that is not there', async () =>
+    await expect(checkDump(join(folder, 'nowhere'))).rejects.toThrow('Nothing was changed.'))
 })
 
 describe('a test report', () => {
-  const counts = (more: object) => readSummary(put('report.json', JSON.stringify({ numPassedTests: 5, numFailedTests: 0, numPendingTests: 0, numFailedTestSuites: 0, ...more })))
+  const counts = (more: object) =>
+    readSummary(
+      put(
+        'report.json',
+        JSON.stringify({ numPassedTests: 5, numFailedTests: 0, numPendingTests: 0, numFailedTestSuites: 0, ...more }),
+      ),
+    )
   it('counts what passed and what did not', () => {
     expect(counts({})).toEqual({ passed: 5, failed: 0 })
     expect(counts({ numFailedTests: 2 })).toEqual({ passed: 5, failed: 2 })
@@ -41,21 +55,27 @@ describe('a test report', () => {
     expect(counts({ numPendingTests: 1 }).failed).toBe(1)
     expect(counts({ numFailedTestSuites: 1 }).failed).toBe(1)
   })
-  it('one that was never written passed nothing', () => expect(readSummary(join(folder, 'none.json'))).toEqual({ passed: 0, failed: 0 }))
+  it('one that was never written passed nothing', () =>
+    expect(readSummary(join(folder, 'none.json'))).toEqual({ passed: 0, failed: 0 }))
 })
 
 describe('commands', () => {
   it('give what they print, or fail with it', async () => {
     expect(await run(process.execPath, ['-p', '6 * 7'])).toBe('42\n')
-    await expect(run(process.execPath, ['-e', 'console.error("no salt"); process.exit(3)'])).rejects.toThrow(/ended with 3\nno salt/)
-    await expect(run(process.execPath, ['-e', 'process.kill(process.pid, "SIGTERM"); setTimeout(() => {}, 9000)'])).rejects.toThrow('ended with SIGTERM')
+    await expect(run(process.execPath, ['-e', 'console.error("no salt"); process.exit(3)'])).rejects.toThrow(
+      /ended with 3\nno salt/,
+    )
+    await expect(
+      run(process.execPath, ['-e', 'process.kill(process.pid, "SIGTERM"); setTimeout(() => {}, 9000)']),
+    ).rejects.toThrow('ended with SIGTERM')
     await expect(run('veldmoor-no-such-program', [])).rejects.toThrow('ENOENT')
   })
   it('the port by option, by environment, or the usual one', () => {
     expect(readOptions([], {})).toEqual({ port: 4750, fresh: false })
     expect(readOptions([], { PORT: '8080' }).port).toBe(8080)
     expect(readOptions(['--fresh', '--port', '9000'], { PORT: '8080' })).toEqual({ port: 9000, fresh: true })
-    for (const port of ['0', '65536', 'many', '80.5']) expect(() => readOptions(['--port', port], {})).toThrow('a number from 1 to 65535')
+    for (const port of ['0', '65536', 'many', '80.5'])
+      expect(() => readOptions(['--port', port], {})).toThrow('a number from 1 to 65535')
     expect(() => readOptions(['--port'], {})).toThrow('a number from 1 to 65535')
   })
 })

@@ -7,17 +7,19 @@ const SOUND_AFTER_MS = 5 * 60_000
 export const waitBefore = tries => Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** tries)
 
 /**
- * Watches over servers until it is told to stop, and starts again what ends by itself. A keeper is {name, server, start}: `start` gives
- * a new server, with `isRunning`. `stop` is {why, wake}. `say` gets a line for each thing that happened.
+ * Watches over servers until it is told to stop, and starts again what ends by itself. A keeper is {name, server,
+ * start}: `start` gives a new server, with `isRunning`. `stop` is {why, wake}. `say` gets a line for each thing that
+ * happened.
  */
 export async function keepRunning(keepers, stop, say, { everyMs = 500, now = Date.now } = {}) {
-  const pause = ms => new Promise((resolve) => {
-    const timer = setTimeout(resolve, ms)
-    stop.wake = () => {
-      clearTimeout(timer)
-      resolve()
-    }
-  })
+  const pause = ms =>
+    new Promise((resolve) => {
+      const timer = setTimeout(resolve, ms)
+      stop.wake = () => {
+        clearTimeout(timer)
+        resolve()
+      }
+    })
   const state = new Map(keepers.map(keeper => [keeper, { tries: 0, upMs: now() }]))
   while (stop.why === null) {
     await pause(everyMs)

@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { keepRunning, waitBefore } from './keep-running.mjs'
 
-const server = () => ({ up: true, isRunning() { return this.up } })
+const server = () => ({
+  up: true,
+  isRunning() {
+    return this.up
+  },
+})
 
 describe('a server that ends by itself', () => {
   it('is waited for twice as long each time, a minute at most', () => {
@@ -13,7 +18,8 @@ describe('a server that ends by itself', () => {
     const second = server()
     let tries = 0
     const keeper = {
-      name: 'The pump', server: server(),
+      name: 'The pump',
+      server: server(),
       start: async () => {
         tries += 1
         if (tries === 1) throw new Error('no water\nat all')
@@ -21,22 +27,46 @@ describe('a server that ends by itself', () => {
       },
     }
     keeper.server.up = false
-    const done = keepRunning([keeper], stop, (line: string) => {
-      said.push(line)
-      if (line.includes('up again')) {
-        stop.why = 'SIGINT'
-        stop.wake()
-      }
-    }, { everyMs: 1 })
+    const done = keepRunning(
+      [keeper],
+      stop,
+      (line: string) => {
+        said.push(line)
+        if (line.includes('up again')) {
+          stop.why = 'SIGINT'
+          stop.wake()
+        }
+      },
+      { everyMs: 1 },
+    )
     // Nobody waits here as long as the shop would.
     const hurry = setInterval(() => stop.wake(), 2)
     await done
     clearInterval(hurry)
     expect(keeper.server).toBe(second)
-    expect(said).toEqual(['The pump ended by itself; starting it again in 1 s', 'The pump did not start: no water', 'The pump ended by itself; starting it again in 2 s', 'The pump is up again'])
+    expect(said).toEqual([
+      'The pump ended by itself; starting it again in 1 s',
+      'The pump did not start: no water',
+      'The pump ended by itself; starting it again in 2 s',
+      'The pump is up again',
+    ])
   })
   it('is left alone once stopping has begun', async () => {
     const stop = { why: 'SIGTERM', wake: () => {} }
-    await keepRunning([{ name: 'x', server: { isRunning: () => false }, start: () => { throw new Error('started') } }], stop, () => { throw new Error('said') })
+    await keepRunning(
+      [
+        {
+          name: 'x',
+          server: { isRunning: () => false },
+          start: () => {
+            throw new Error('started')
+          },
+        },
+      ],
+      stop,
+      () => {
+        throw new Error('said')
+      },
+    )
   })
 })

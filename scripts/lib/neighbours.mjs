@@ -7,8 +7,11 @@ export function readTicks(text = readFileSync('/proc/stat', 'utf8')) {
   return { all: kinds.reduce((sum, ticks) => sum + ticks, 0), taken: kinds[7] ?? 0 }
 }
 
-/** Share of the processors' time, 0 to 1, that went to the machine's neighbours between two readings; 0 when no time passed. */
-export const shareTaken = (from, to) => to.all > from.all ? (to.taken - from.taken) / (to.all - from.all) : 0
+/**
+ * Share of the processors' time, 0 to 1, that went to the machine's neighbours between two readings; 0 when no time
+ * passed.
+ */
+export const shareTaken = (from, to) => (to.all > from.all ? (to.taken - from.taken) / (to.all - from.all) : 0)
 
 /** Starts watching; the answer says in words how much was taken until now. */
 export function watchNeighbours() {

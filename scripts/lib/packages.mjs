@@ -6,7 +6,10 @@ import { run } from './run.mjs'
 import { Advice } from './steps.mjs'
 
 const stampPath = at('node_modules', '.veldmoor-lock')
-const lockHash = () => createHash('sha256').update(readFileSync(at('package-lock.json'))).digest('hex')
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(at('package-lock.json')))
+    .digest('hex')
 
 /** `npm ci` when the packages are missing or the lock file changed. */
 export async function ensureNodePackages() {
@@ -23,15 +26,21 @@ export function whereIs(program) {
   return folders.map(folder => join(folder, program)).find(existsSync) ?? null
 }
 
-/** Installs Debian packages when a program they bring is missing; says what and why. Without the right to, says the command. */
+/**
+ * Installs Debian packages when a program they bring is missing; says what and why. Without the right to, says the
+ * command.
+ */
 export async function ensureDebianPackages({ programs, packages, why }) {
   if (programs.every(whereIs)) return 'present'
   const install = ['install', '-y', '--no-install-recommends', ...packages]
-  const sudo = process.getuid() === 0 ? [] : await canSudo() ? ['sudo', '-n'] : null
+  const sudo = process.getuid() === 0 ? [] : (await canSudo()) ? ['sudo', '-n'] : null
   const command = `apt-get update && apt-get ${install.join(' ')}`
   if (sudo === null) throw new Advice(`${why}. Ask for it to be installed, then try again:\n  sudo sh -c '${command}'`)
   console.log(`  installing ${packages.join(' ')}: ${why}`)
-  const apt = args => run([...sudo, 'apt-get'][0], [...sudo.slice(1), ...(sudo.length ? ['apt-get'] : []), ...args], { env: { DEBIAN_FRONTEND: 'noninteractive' } })
+  const apt = args =>
+    run([...sudo, 'apt-get'][0], [...sudo.slice(1), ...(sudo.length ? ['apt-get'] : []), ...args], {
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    })
   await apt(['update', '-q'])
   await apt(['-q', ...install])
   return 'installed'
@@ -39,19 +48,30 @@ export async function ensureDebianPackages({ programs, packages, why }) {
 
 async function canSudo() {
   if (!whereIs('sudo')) return false
-  return await run('sudo', ['-n', 'true']).then(() => true, () => false)
+  return await run('sudo', ['-n', 'true']).then(
+    () => true,
+    () => false,
+  )
 }
 
-export const ensureMariadb = () => ensureDebianPackages({
-  // With the client's dump: a back-up must not wait for a network.
-  programs: ['mariadbd', 'mariadb-install-db', 'mariadb', 'mariadb-dump'], packages: ['mariadb-server-core', 'mariadb-client-core', 'mariadb-client'],
-  why: 'MariaDB keeps the shop\'s records and writes its back-ups',
-})
+export const ensureMariadb = () =>
+  ensureDebianPackages({
+    // With the client's dump: a back-up must not wait for a network.
+    programs: ['mariadbd', 'mariadb-install-db', 'mariadb', 'mariadb-dump'],
+    packages: ['mariadb-server-core', 'mariadb-client-core', 'mariadb-client'],
+    why: 'MariaDB keeps the shop\'s records and writes its back-ups',
+  })
 
-export const ensureMariadbDump = () => ensureDebianPackages({
-  programs: ['mariadb-dump'], packages: ['mariadb-client'], why: 'mariadb-dump writes the back-up',
-})
+export const ensureMariadbDump = () =>
+  ensureDebianPackages({
+    programs: ['mariadb-dump'],
+    packages: ['mariadb-client'],
+    why: 'mariadb-dump writes the back-up',
+  })
 
-export const ensureChromium = () => ensureDebianPackages({
-  programs: ['chromium'], packages: ['chromium'], why: 'the browser tests look at the pages in it',
-})
+export const ensureChromium = () =>
+  ensureDebianPackages({
+    programs: ['chromium'],
+    packages: ['chromium'],
+    why: 'the browser tests look at the pages in it',
+  })

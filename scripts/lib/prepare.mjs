@@ -1,13 +1,18 @@
 import { importSource } from './typescript.mjs'
 
-/** Brings a database's schema up to date and gives the application's user its rights; says how many steps there were. */
+/**
+ * Brings a database's schema up to date and gives the application's user its rights; says how many steps there were.
+ */
 export async function prepare({ adminUrl, url }) {
   const { prepareDatabase } = await importSource('server/db/prepare.ts')
   const applied = await prepareDatabase({ admin: adminUrl, app: url })
   return applied.length ? `${applied.length} migration(s) applied` : 'up to date'
 }
 
-/** The same for a shop that lies beside: no application reaches it, and it carries no trigger, so that its tables can be moved. */
+/**
+ * The same for a shop that lies beside: no application reaches it, and it carries no trigger, so that its tables can be
+ * moved.
+ */
 export async function prepareBeside(adminUrl) {
   const { prepareBeside: work } = await importSource('server/db/prepare.ts')
   const applied = await work(adminUrl)
@@ -16,7 +21,10 @@ export async function prepareBeside(adminUrl) {
 
 /** Takes the book's guard away for the moment of a swap, or puts it back. */
 export async function withoutGuard(adminUrl, work) {
-  const [{ connect }, { guardBook, unguardBook }] = await Promise.all([importSource('server/db/connect.ts'), importSource('server/db/book-guard.ts')])
+  const [{ connect }, { guardBook, unguardBook }] = await Promise.all([
+    importSource('server/db/connect.ts'),
+    importSource('server/db/book-guard.ts'),
+  ])
   const admin = connect(adminUrl, 1)
   try {
     await unguardBook(admin)

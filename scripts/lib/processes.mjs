@@ -14,10 +14,12 @@ export function isAlive(pid) {
 }
 
 /** True when a process with this id runs and its command line holds the mark: ids are used again by others. */
-const isOurs = (pid, mark) => isAlive(pid) && existsSync(`/proc/${pid}/cmdline`)
+const isOurs = (pid, mark) =>
+  isAlive(pid)
+  && existsSync(`/proc/${pid}/cmdline`)
   && readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ').includes(mark)
 
-const readPid = path => existsSync(path) ? Number.parseInt(readFileSync(path, 'utf8'), 10) : Number.NaN
+const readPid = path => (existsSync(path) ? Number.parseInt(readFileSync(path, 'utf8'), 10) : Number.NaN)
 
 /** The id in a pid file when that process is alive and ours, else null. */
 export function livingPid(path, mark) {
@@ -44,7 +46,10 @@ export async function stopLeftover(pidPath, mark) {
   return pid !== null
 }
 
-/** Takes a lock file for this process, or returns the id of the living process that has it. A dead one's lock is taken over. */
+/**
+ * Takes a lock file for this process, or returns the id of the living process that has it. A dead one's lock is taken
+ * over.
+ */
 export function takeLock(path, mark) {
   const holder = livingPid(path, mark)
   if (holder !== null && holder !== process.pid) return holder
@@ -66,7 +71,10 @@ export function freePort() {
 export function portIsTaken(port) {
   return new Promise((resolve) => {
     const socket = net.connect(port, '127.0.0.1')
-    socket.on('connect', () => { socket.destroy(); resolve(true) })
+    socket.on('connect', () => {
+      socket.destroy()
+      resolve(true)
+    })
     socket.on('error', () => resolve(false))
   })
 }

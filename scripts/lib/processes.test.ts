@@ -18,9 +18,16 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 /** A process that carries the mark in its command line and says when it listens. */
 async function sleeper(deaf = false) {
-  const child = spawn(process.execPath, ['-e', `${deaf ? 'process.on("SIGTERM", () => {});' : ''}setInterval(() => {}, 1000);console.log("up")`, MARK])
+  const child = spawn(process.execPath, [
+    '-e',
+    `${deaf ? 'process.on("SIGTERM", () => {});' : ''}setInterval(() => {}, 1000);console.log("up")`,
+    MARK,
+  ])
   await new Promise(done => child.stdout.once('data', done))
-  return { pid: child.pid!, ended: new Promise<string>(done => child.on('exit', (code, signal) => done(String(signal ?? code)))) }
+  return {
+    pid: child.pid!,
+    ended: new Promise<string>(done => child.on('exit', (code, signal) => done(String(signal ?? code)))),
+  }
 }
 const dead = async () => {
   const one = await sleeper()
@@ -89,7 +96,13 @@ describe('waiting and ports', () => {
     let tries = 0
     expect(await until(() => ++tries === 3, 60_000)).toBe(true)
     expect(tries).toBe(3)
-    expect(await until(() => false, 60_000, () => true)).toBe(false)
+    expect(
+      await until(
+        () => false,
+        60_000,
+        () => true,
+      ),
+    ).toBe(false)
     expect(await until(() => false, 50)).toBe(false)
   })
 })

@@ -1,5 +1,15 @@
 import { randomBytes } from 'node:crypto'
-import { chmodSync, closeSync, constants, existsSync, mkdirSync, openSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  closeSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  writeFileSync,
+} from 'node:fs'
 import { join } from 'node:path'
 import { takeBack } from './accounts.mjs'
 
@@ -41,4 +51,8 @@ export async function secretsIn(folder) {
 
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
 /** A code that is read off a terminal and typed once: 40 bits, no letter like a digit. */
-export const newSetupCode = () => [...randomBytes(8)].map(byte => ALPHABET[byte % ALPHABET.length]).join('').replace(/(.{4})/, '$1-')
+export const newSetupCode = () =>
+  [...randomBytes(8)]
+    .map(byte => ALPHABET[byte % ALPHABET.length])
+    .join('')
+    .replace(/(.{4})/, '$1-')

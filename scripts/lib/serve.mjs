@@ -16,7 +16,7 @@ const USUAL_PORT = 4750
 /** `--port N` and `--fresh`; PORT from the environment is the other way. */
 export function readOptions(argv, env = process.env) {
   const flag = argv.indexOf('--port')
-  const port = Number(flag >= 0 ? argv[flag + 1] : (env.PORT || USUAL_PORT))
+  const port = Number(flag >= 0 ? argv[flag + 1] : env.PORT || USUAL_PORT)
   if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Advice('--port wants a number from 1 to 65535.')
   return { port, fresh: argv.includes('--fresh') }
 }
@@ -42,26 +42,47 @@ function listenForStop() {
   return stop
 }
 
-/** Whom the application runs as: as root a user of its own. Made-up data may run as root where that user cannot read the program; a shop may not. */
+/**
+ * Whom the application runs as: as root a user of its own. Made-up data may run as root where that user cannot read the
+ * program; a shop may not.
+ */
 async function applicationUser(entry, demo) {
   if (!isRoot()) return null
   const user = await systemUser(APPLICATION_USER)
-  if (await userReaches(user.name, '-r', entry) && await userReaches(user.name, '-x', process.execPath)) return user
+  if ((await userReaches(user.name, '-r', entry)) && (await userReaches(user.name, '-x', process.execPath))) return user
   if (process.env.VELDMOOR_AS_ROOT === '1') return null
   if (demo) {
-    console.log(`  The demo runs as root: its own user (${user.name}) cannot read ${entry}. A real shop asks for a folder that every user may read.`)
+    console.log(
+      `  The demo runs as root: its own user (${user.name}) cannot read ${entry}. A real shop asks for a folder that every user may read.`,
+    )
     return null
   }
-  throw new Advice(`The application is not run as root, and its own user (${user.name}) cannot read ${entry}. Put the program where every user may read it, /srv say, or start it as an ordinary user. In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.`)
+  throw new Advice(
+    `The application is not run as root, and its own user (${user.name}) cannot read ${entry}. Put the program where every user may read it, /srv say, or start it as an ordinary user. In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.`,
+  )
 }
 
-/** From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock; `fill` puts something into a new one. */
-export async function serve({ name, demo, options, databaseUrl = null, adminUrl = null, sessionSecret = null, env = {}, fill = null, announce }) {
+/**
+ * From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock; `fill` puts
+ * something into a new one.
+ */
+export async function serve({
+  name,
+  demo,
+  options,
+  databaseUrl = null,
+  adminUrl = null,
+  sessionSecret = null,
+  env = {},
+  fill = null,
+  announce,
+}) {
   const folder = join(stateFolder(), name)
   mkdirSync(folder, { recursive: true })
   const lock = join(folder, 'lock')
   const holder = takeLock(lock, 'scripts/')
-  if (holder !== null) throw new Advice(`It is running already (process ${holder}). Stop that one first, with Ctrl-C or: kill ${holder}`)
+  if (holder !== null)
+    throw new Advice(`It is running already (process ${holder}). Stop that one first, with Ctrl-C or: kill ${holder}`)
   const keepers = []
   const stop = listenForStop()
   let starting = null
@@ -72,23 +93,35 @@ export async function serve({ name, demo, options, databaseUrl = null, adminUrl 
     await stopLeftover(appPid, at('.output'))
     if (options.fresh && !databaseUrl) {
       await stopLeftover(join(folder, 'mariadb.pid'), join(folder, 'data'))
-      for (const part of ['data', 'installed', 'private', 'secrets.json']) rmSync(join(folder, part), { recursive: true, force: true })
+      for (const part of ['data', 'installed', 'private', 'secrets.json'])
+        rmSync(join(folder, part), { recursive: true, force: true })
     }
-    if (await portIsTaken(options.port)) throw new Advice(`Port ${options.port} is taken by another program. Choose one with --port N.`)
+    if (await portIsTaken(options.port))
+      throw new Advice(`Port ${options.port} is taken by another program. Choose one with --port N.`)
     starting = databaseUrl ? null : startMariadb(folder)
     // Building may take a minute: a database that fails meanwhile is reported by its own step.
     starting?.catch(() => {})
     const build = await step('build', ensureBuild)
-    const database = starting && await step('database', () => starting)
-    if (database) keepers.push({ name: 'MariaDB', server: database, start: () => startMariadb(folder, { port: database.port }) })
-    // Without the owner's address, another process has brought the schema up to date, or the application says what it lacks.
+    const database = starting && (await step('database', () => starting))
+    if (database)
+      keepers.push({ name: 'MariaDB', server: database, start: () => startMariadb(folder, { port: database.port }) })
+    // Without the owner's address, another process has brought the schema up to date, or the application says what it
+    // lacks.
     if (database || adminUrl) await step('schema', () => prepare(database ?? { adminUrl, url: databaseUrl }))
     if (fill && database) await step('years', () => fill(database))
     const user = await applicationUser(build.entry, demo)
-    const start = () => startApp({
-      entry: build.entry, port: options.port, databaseUrl: databaseUrl ?? database.url, sessionSecret: sessionSecret ?? database?.sessionSecret,
-      demo, user, pidFile: appPid, onLine: showLine, env: { ...env, ...(database ? { DATA_FOLDER: folder } : {}) },
-    })
+    const start = () =>
+      startApp({
+        entry: build.entry,
+        port: options.port,
+        databaseUrl: databaseUrl ?? database.url,
+        sessionSecret: sessionSecret ?? database?.sessionSecret,
+        demo,
+        user,
+        pidFile: appPid,
+        onLine: showLine,
+        env: { ...env, ...(database ? { DATA_FOLDER: folder } : {}) },
+      })
     const app = await step('application', start)
     keepers.unshift({ name: 'The application', server: app, start })
     if (stop.why === null) {
@@ -101,7 +134,8 @@ export async function serve({ name, demo, options, databaseUrl = null, adminUrl 
     // A database that was still starting is stopped too.
     const [begun] = await Promise.allSettled([starting])
     for (const { server } of keepers) await server.stop()
-    if (begun.status === 'fulfilled' && begun.value && !keepers.some(({ server }) => server === begun.value)) await begun.value.stop()
+    if (begun.status === 'fulfilled' && begun.value && !keepers.some(({ server }) => server === begun.value))
+      await begun.value.stop()
     if (livingPid(lock, 'scripts/') === process.pid) rmSync(lock, { force: true })
   }
 }

@@ -1,4 +1,4 @@
-const wordsOf = outcome => typeof outcome === 'string' ? `${outcome}, ` : outcome?.words ? `${outcome.words}, ` : ''
+const wordsOf = outcome => (typeof outcome === 'string' ? `${outcome}, ` : outcome?.words ? `${outcome.words}, ` : '')
 
 /** Prints one line a step, with its time. */
 export async function step(name, work) {

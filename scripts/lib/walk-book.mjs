@@ -2,11 +2,17 @@ import { importSource } from './typescript.mjs'
 
 /** Walks the whole chain of a database and holds its rows against it; with words for a step. */
 export async function walkBook(adminUrl, seal = null) {
-  const [{ connect }, { verifyBook }] = await Promise.all([importSource('server/db/connect.ts'), importSource('server/db/verify-book.ts')])
+  const [{ connect }, { verifyBook }] = await Promise.all([
+    importSource('server/db/connect.ts'),
+    importSource('server/db/verify-book.ts'),
+  ])
   const sequelize = connect(adminUrl, 2)
   try {
     const check = await verifyBook(sequelize, { seal })
-    return { ...check, words: check.broken ? 'broken' : `${check.records} records unbroken, ${check.rows} rows as sealed` }
+    return {
+      ...check,
+      words: check.broken ? 'broken' : `${check.records} records unbroken, ${check.rows} rows as sealed`,
+    }
   }
   finally {
     await sequelize.close()

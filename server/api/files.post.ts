@@ -18,11 +18,19 @@ export default defineEventHandler(async (event) => {
     // On a shared tablet whoever gave a PIN, as for every record.
     const signer = signerOf(at, {})
     if (!signer.ok) return replyRefusal(event, signer)
-    if (!WRITERS.includes(signer.value.role)) return replyRefusal(event, refuse('not_your_role', { role: signer.value.role }))
+    if (!WRITERS.includes(signer.value.role))
+      return replyRefusal(event, refuse('not_your_role', { role: signer.value.role }))
     if (await isDiskLow(appState().settings.dataFolder)) return replyRefusal(event, refuse('disk_low'))
     const content = await readBody(event, LARGEST_FILE_BYTES)
     if (content === null) return replyRefusal(event, refuse('file_too_large', { bytes: LARGEST_FILE_BYTES }))
-    return replyAnswer(event, await keepFile(appState().store.tables, { name: String(getQuery(event).name ?? ''), content }, { byId: signer.value.id, nowMs: Date.now() }))
+    return replyAnswer(
+      event,
+      await keepFile(
+        appState().store.tables,
+        { name: String(getQuery(event).name ?? ''), content },
+        { byId: signer.value.id, nowMs: Date.now() },
+      ),
+    )
   }
   catch (error) {
     return replyFailure(event, error)

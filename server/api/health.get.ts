@@ -3,7 +3,10 @@ import { appState } from '../http/app-state'
 import { logFailure } from '../http/log'
 import { freeBytes, LOW_BYTES } from '../services/office/free-space'
 
-/** Answers "ready" once the schema is up to date and the database answers; with the room left on the data's disk, where that is ours to see. */
+/**
+ * Answers "ready" once the schema is up to date and the database answers; with the room left on the data's disk, where
+ * that is ours to see.
+ */
 export default defineEventHandler(async (event) => {
   const { store, ready, settings } = appState()
   try {

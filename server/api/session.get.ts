@@ -11,8 +11,12 @@ async function sessionView(event: H3Event): Promise<SessionView> {
   const shop = await store.tables.shops.one({})
   const at = shop ? await atDoor(event) : null
   return {
-    needsSetup: shop === null, user: at && readerOf(at), station: at && await stationView(store.tables, at),
-    shopName: shop?.name ?? null, zone: shop?.zone ?? 'UTC', nowMs: Date.now(),
+    needsSetup: shop === null,
+    user: at && readerOf(at),
+    station: at && (await stationView(store.tables, at)),
+    shopName: shop?.name ?? null,
+    zone: shop?.zone ?? 'UTC',
+    nowMs: Date.now(),
     demoSignIns: settings.demo ? DEMO_SIGN_INS.map(({ signIn, role }) => ({ signIn, role })) : null,
   }
 }

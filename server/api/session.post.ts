@@ -12,7 +12,11 @@ export default doorRoute(signInInput, async (event, { signIn: name, password, co
   const { tables } = store
   const nowMs = Date.now()
   const device = await knownDevice(tables, deviceToken(event), name)
-  const found = await signIn(store, { signIn: name, password, code }, { address: addressOf(event), device, station, nowMs })
+  const found = await signIn(
+    store,
+    { signIn: name, password, code },
+    { address: addressOf(event), device, station, nowMs },
+  )
   if (!found.ok) return found
   if (shared && found.value.role === 'inspector') return refuse('not_your_role', { role: 'inspector' })
   await endToken(tables, await tokenOf(event, nowMs), nowMs)

@@ -10,7 +10,12 @@ export default doorRoute(setupInput, async (event, input) => {
   const { store, settings } = appState()
   const nowMs = Date.now()
   // Looked at before anything costs: the code, and whether there is a shop.
-  const may = await mayOpenShop(store, { code: input.code, wanted: settings.setupCode, address: addressOf(event), nowMs })
+  const may = await mayOpenShop(store, {
+    code: input.code,
+    wanted: settings.setupCode,
+    address: addressOf(event),
+    nowMs,
+  })
   if (!may.ok) return may
   const made = await setUpShop(store, input, nowMs)
   if (!made.ok) return made

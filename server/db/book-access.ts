@@ -15,20 +15,30 @@ export interface BookAccess {
   /** Digests of those rows as they stand now, as text for the record; null when there are none. Forgets them. */
   touchedText: () => Promise<string | null>
   /** The end of the chain, kept from others until the transaction ends, and the database's own clock, UTC. */
-  lockHead: () => Promise<{ lastId: number, hash: string, lastAtMs: number, databaseMs: number }>
+  lockHead: () => Promise<{ lastId: number; hash: string; lastAtMs: number; databaseMs: number }>
   /** Records as a walk reads them, and what the head says of the last. */
-  readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[], headHash: string | undefined }>
+  readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[]; headHash: string | undefined }>
   /** What records hold as typed and as computed; a very long text is left out and only its length told. */
   texts: (ids: readonly number[]) => Promise<RecordTexts[]>
   /** The first number after one that no record has. */
   firstFree: (afterId: number) => Promise<number>
 }
 
-export interface RecordTexts { id: number, typed: string | null, typedBytes: number, readings: number | null, computed: string }
+export interface RecordTexts {
+  id: number
+  typed: string | null
+  typedBytes: number
+  readings: number | null
+  computed: string
+}
 /** Longer than this a record's text is fetched when somebody opens it. */
 const LONG_BYTES = 6000
 
-export function bookAccess(sequelize: Sequelize, specs: ReadonlyMap<string, TableSpec<Columns>>, transaction?: Transaction): BookAccess {
+export function bookAccess(
+  sequelize: Sequelize,
+  specs: ReadonlyMap<string, TableSpec<Columns>>,
+  transaction?: Transaction,
+): BookAccess {
   /** Per table, a row's digest as it was written, null where it was changed since. */
   const touched = new Map<string, Map<number, string | null>>()
   const select = { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) } as const
@@ -38,36 +48,56 @@ export function bookAccess(sequelize: Sequelize, specs: ReadonlyMap<string, Tabl
       for (const { id, digest } of rows) known.set(id, digest)
       touched.set(table, known)
     },
-    touchedIds: name => [...touched.get(snake(name))?.keys() ?? []],
+    touchedIds: name => [...(touched.get(snake(name))?.keys() ?? [])],
     isTouched: () => touched.size > 0,
     touchedText: async () => {
       const tables = [...touched]
       touched.clear()
       if (tables.length === 0) return null
-      const whole = await Promise.all(tables.map(async ([table, rows]) => {
-        const asked = [...rows].flatMap(([id, digest]) => digest === null ? [id] : [])
-        const found = asked.length ? await digestsOf(sequelize, specs.get(table)!, asked, transaction) : []
-        return [table, new Map([...[...rows].flatMap(([id, digest]) => digest === null ? [] : [[id, digest] as const]), ...found.map(({ id, digest }) => [id, digest] as const)])] as const
-      }))
+      const whole = await Promise.all(
+        tables.map(async ([table, rows]) => {
+          const asked = [...rows].flatMap(([id, digest]) => (digest === null ? [id] : []))
+          const found = asked.length ? await digestsOf(sequelize, specs.get(table)!, asked, transaction) : []
+          return [
+            table,
+            new Map([
+              ...[...rows].flatMap(([id, digest]) => (digest === null ? [] : [[id, digest] as const])),
+              ...found.map(({ id, digest }) => [id, digest] as const),
+            ]),
+          ] as const
+        }),
+      )
       return touchedText(new Map(whole))
     },
     lockHead: async () => {
-      const [head] = await sequelize.query<{ lastId: number, hash: string, lastAtMs: number, databaseMs: number }>(
-        `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, ${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`, select)
+      const [head] = await sequelize.query<{ lastId: number; hash: string; lastAtMs: number; databaseMs: number }>(
+        `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, ${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`,
+        select,
+      )
       if (!head) throw new Error('the book has no head')
       return head
     },
     readBack: async (firstId, lastId) => {
-      const rows = await readBook<{ head: string }>(sequelize, firstId, lastId, { transaction, besides: ', (SELECT hash FROM book_head WHERE id = 1) AS head' })
+      const rows = await readBook<{ head: string }>(sequelize, firstId, lastId, {
+        transaction,
+        besides: ', (SELECT hash FROM book_head WHERE id = 1) AS head',
+      })
       return { stored: rows, headHash: rows[0]?.head }
     },
-    texts: async ids => ids.length === 0
-      ? []
-      : await sequelize.query<RecordTexts>(`SELECT id, IF(LENGTH(typed) > ${LONG_BYTES}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
-          IF(LENGTH(typed) > ${LONG_BYTES}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed FROM events WHERE id IN (${ids.map(Number).join(', ')})`, select),
+    texts: async ids =>
+      ids.length === 0
+        ? []
+        : await sequelize.query<RecordTexts>(
+            `SELECT id, IF(LENGTH(typed) > ${LONG_BYTES}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
+          IF(LENGTH(typed) > ${LONG_BYTES}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed FROM events WHERE id IN (${ids.map(Number).join(', ')})`,
+            select,
+          ),
     firstFree: async (afterId) => {
       // Locked, so that what another put there since this transaction began is seen.
-      const rows = await sequelize.query<{ id: number }>(`SELECT id FROM events WHERE id > ${Number(afterId)} ORDER BY id FOR UPDATE`, select)
+      const rows = await sequelize.query<{ id: number }>(
+        `SELECT id FROM events WHERE id > ${Number(afterId)} ORDER BY id FOR UPDATE`,
+        select,
+      )
       const taken = new Set(rows.map(row => row.id))
       let id = afterId + 1
       while (taken.has(id)) id += 1

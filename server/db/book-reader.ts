@@ -2,28 +2,54 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { HashedRow } from '#core/book/walk-chain'
 
 /** Milliseconds since 1970 of a DATETIME(3). Not by UNIX_TIMESTAMP, which ends on 2038-01-19. */
-export const epochMs = (at: string): string => `CAST(TIMESTAMPDIFF(MICROSECOND, '1970-01-01', ${at}) DIV 1000 AS DOUBLE)`
+export const epochMs = (at: string): string =>
+  `CAST(TIMESTAMPDIFF(MICROSECOND, '1970-01-01', ${at}) DIV 1000 AS DOUBLE)`
 
 /** Named and typed as the chain wants them, so that a row is used as it comes: a book has a million of them. */
 const COLUMNS = [
-  'id', 'kind', 'user_id AS userId', 'who', 'station',
-  `${epochMs('at')} AS atMs`, 'zone', 'arithmetic', 'typed', 'computed',
-  'reason', 'subjects', 'voids_id AS voidsId', 'CAST(clock_behind AS DOUBLE) AS clockBehindMs', 'hash',
+  'id',
+  'kind',
+  'user_id AS userId',
+  'who',
+  'station',
+  `${epochMs('at')} AS atMs`,
+  'zone',
+  'arithmetic',
+  'typed',
+  'computed',
+  'reason',
+  'subjects',
+  'voids_id AS voidsId',
+  'CAST(clock_behind AS DOUBLE) AS clockBehindMs',
+  'hash',
   '(SELECT touched FROM event_rows WHERE event_id = events.id) AS touched',
   // Joined by the database: a row for each code would take longer than the walk.
   'COALESCE((SELECT GROUP_CONCAT(JSON_QUOTE(code) ORDER BY BINARY code) FROM event_subjects WHERE event_id = events.id), \'\') AS indexed',
 ].join(', ')
 
 /** A record, and the codes under which the index finds it, in order, quoted so that two never read as one. */
-export interface BookReading extends HashedRow { indexed: string }
+export interface BookReading extends HashedRow {
+  indexed: string
+}
 
 /** True when the index knows a record under the codes that its hash covers, and no others. */
 export const indexFits = (row: BookReading): boolean =>
-  (JSON.parse(row.subjects) as string[]).toSorted().map(code => JSON.stringify(code)).join(',') === row.indexed
+  (JSON.parse(row.subjects) as string[])
+    .toSorted()
+    .map(code => JSON.stringify(code))
+    .join(',') === row.indexed
 
-/** Records from one to another in order, every text as it is stored: what a hash is worked out from. `besides` is asked for along with them. */
+/**
+ * Records from one to another in order, every text as it is stored: what a hash is worked out from. `besides` is asked
+ * for along with them.
+ */
 export const readBook = <More = object>(
-  sequelize: Sequelize, firstId: number, lastId: number, { transaction, besides = '' }: { transaction?: Transaction | undefined, besides?: string } = {},
-): Promise<(BookReading & More)[]> => sequelize.query<BookReading & More>(
-  `SELECT ${COLUMNS}${besides} FROM events WHERE id BETWEEN ${Number(firstId)} AND ${Number(lastId)} ORDER BY id`,
-  { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })
+  sequelize: Sequelize,
+  firstId: number,
+  lastId: number,
+  { transaction, besides = '' }: { transaction?: Transaction | undefined; besides?: string } = {},
+): Promise<(BookReading & More)[]> =>
+  sequelize.query<BookReading & More>(
+    `SELECT ${COLUMNS}${besides} FROM events WHERE id BETWEEN ${Number(firstId)} AND ${Number(lastId)} ORDER BY id`,
+    { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
+  )

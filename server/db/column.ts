@@ -19,39 +19,64 @@ export interface Column<T> {
 
 const same = (value: unknown): unknown => value
 const plain = (schema: z.ZodType, out: (value: unknown) => unknown = same): Portable => ({ schema, out, back: same })
-const column = <T>(type: ModelAttributeColumnOptions['type'], read: (value: unknown) => T, portable: Portable): Column<T> =>
-  ({ options: { type, allowNull: false }, read, portable })
+const column = <T>(
+  type: ModelAttributeColumnOptions['type'],
+  read: (value: unknown) => T,
+  portable: Portable,
+): Column<T> => ({ options: { type, allowNull: false }, read, portable })
 
 const heavy = <T>(of: Column<T>): Column<T> => ({ ...of, heavy: true })
 
 const GRAM_DIGITS = { whole: 13, decimals: 4 }
 const NO_ZONE = /^(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d:\d\d\.\d{3})/
 
-const parsedJson = (value: unknown): unknown => typeof value === 'string' ? JSON.parse(value) : value
+const parsedJson = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value)
 
 export const int = () => column(DataTypes.INTEGER, Number, plain(z.int(), Number))
-export const text = <T extends string = string>(length = 255) => column<T>(DataTypes.STRING(length), value => String(value) as T, plain(z.string().max(length), String))
+export const text = <T extends string = string>(length = 255) =>
+  column<T>(DataTypes.STRING(length), value => String(value) as T, plain(z.string().max(length), String))
 /** Kept to the byte: what a hash covers must come back as it went in. */
 export const longText = () => heavy(column(DataTypes.TEXT('medium'), String, plain(z.string(), String)))
 /** Whole numbers up to 2^53. */
 export const bigint = () => column(DataTypes.BIGINT, Number, plain(z.int(), Number))
 export const uuid = () => column(DataTypes.UUID, String, plain(z.uuid(), String))
 /** Exact in the database and in the export, a number here: DECIMAL arrives as a string. */
-export const decimal = (whole: number, decimals: number) => column(DataTypes.DECIMAL(whole, decimals), Number, plain(z.string().regex(/^-?\d+(\.\d+)?$/), String))
+export const decimal = (whole: number, decimals: number) =>
+  column(DataTypes.DECIMAL(whole, decimals), Number, plain(z.string().regex(/^-?\d+(\.\d+)?$/), String))
 export const grams = () => decimal(GRAM_DIGITS.whole, GRAM_DIGITS.decimals)
 export const celsius = () => decimal(7, 3)
 export const share = () => decimal(10, 8)
 export const bool = () => column(DataTypes.BOOLEAN, Boolean, plain(z.boolean(), Boolean))
 /** Milliseconds since 1970, UTC; a DATETIME(3) in the database. */
-export const instant = () => column(DataTypes.DATE(3), value => (value as Date).getTime(), {
-  schema: z.iso.datetime({ precision: 3 }), out: value => (value as Date).toISOString(), back: value => String(value).replace(NO_ZONE, '$1 $2').replace('Z', ''),
-})
+export const instant = () =>
+  column(DataTypes.DATE(3), value => (value as Date).getTime(), {
+    schema: z.iso.datetime({ precision: 3 }),
+    out: value => (value as Date).toISOString(),
+    back: value => String(value).replace(NO_ZONE, '$1 $2').replace('Z', ''),
+  })
 /** A calendar date, "2026-03-08". */
-export const day = () => column(DataTypes.DATEONLY, String, plain(z.iso.date(), value => value instanceof Date ? value.toISOString().slice(0, 10) : String(value)))
-export const json = <T>() => heavy(column<T>(DataTypes.JSON, value => parsedJson(value) as T, { schema: z.json(), out: parsedJson, back: value => JSON.stringify(value) }))
-export const blob = () => heavy(column(DataTypes.BLOB('medium'), value => value as Buffer, {
-  schema: z.base64(), out: value => (value as Buffer).toString('base64'), back: value => Buffer.from(String(value), 'base64'),
-}))
+export const day = () =>
+  column(
+    DataTypes.DATEONLY,
+    String,
+    plain(z.iso.date(), value => (value instanceof Date ? value.toISOString().slice(0, 10) : String(value))),
+  )
+export const json = <T>() =>
+  heavy(
+    column<T>(DataTypes.JSON, value => parsedJson(value) as T, {
+      schema: z.json(),
+      out: parsedJson,
+      back: value => JSON.stringify(value),
+    }),
+  )
+export const blob = () =>
+  heavy(
+    column(DataTypes.BLOB('medium'), value => value as Buffer, {
+      schema: z.base64(),
+      out: value => (value as Buffer).toString('base64'),
+      back: value => Buffer.from(String(value), 'base64'),
+    }),
+  )
 
 const none = (value: unknown): value is null | undefined => value === null || value === undefined
 
@@ -60,6 +85,8 @@ export const nullable = <T>(of: Column<T>): Column<T | null> => ({
   options: { ...of.options, allowNull: true },
   read: value => (none(value) ? null : of.read(value)),
   portable: {
-    schema: of.portable.schema.nullable(), out: value => (none(value) ? null : of.portable.out(value)), back: value => (none(value) ? null : of.portable.back(value)),
+    schema: of.portable.schema.nullable(),
+    out: value => (none(value) ? null : of.portable.out(value)),
+    back: value => (none(value) ? null : of.portable.back(value)),
   },
 })

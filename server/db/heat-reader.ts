@@ -2,16 +2,33 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { epochMs } from './book-reader'
 
 /** A smoke's reading as it is judged and drawn: no more columns than that, numbers already. */
-export interface HeatRow { runId: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null }
+export interface HeatRow {
+  runId: number
+  phase: 'smoke' | 'cool'
+  atMs: number
+  chamberC: number | null
+  coreC: number | null
+}
 
 /** Readings of runs in order of time. A logger's day is a hundred thousand rows: read lean. */
-export const readHeatRows = (sequelize: Sequelize, runIds: readonly number[], transaction?: Transaction): Promise<HeatRow[]> => runIds.length === 0
-  ? Promise.resolve([])
-  : sequelize.query<HeatRow>(`
+export const readHeatRows = (
+  sequelize: Sequelize,
+  runIds: readonly number[],
+  transaction?: Transaction,
+): Promise<HeatRow[]> =>
+  runIds.length === 0
+    ? Promise.resolve([])
+    : sequelize.query<HeatRow>(
+        `
       SELECT run_id AS runId, phase, ${epochMs('at')} AS atMs, CAST(chamber_c AS DOUBLE) AS chamberC, CAST(core_c AS DOUBLE) AS coreC
-      FROM run_readings WHERE voided = 0 AND run_id IN (${runIds.map(Number).join(', ')}) ORDER BY at`, { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })
+      FROM run_readings WHERE voided = 0 AND run_id IN (${runIds.map(Number).join(', ')}) ORDER BY at`,
+        { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
+      )
 
-interface Kept { version: number, rows: readonly HeatRow[] }
+interface Kept {
+  version: number
+  rows: readonly HeatRow[]
+}
 /** Readings kept in memory, all together. */
 const MOST_KEPT = 300_000
 
@@ -20,10 +37,14 @@ export class HeatRows {
   private readonly kept = new Map<number, Kept>()
   constructor(private readonly sequelize: Sequelize) {}
 
-  async of(runs: readonly { id: number, readingsVersion: number }[]): Promise<Map<number, readonly HeatRow[]>> {
+  async of(runs: readonly { id: number; readingsVersion: number }[]): Promise<Map<number, readonly HeatRow[]>> {
     const asked = runs.filter(run => this.kept.get(run.id)?.version !== run.readingsVersion)
     const found = new Map<number, HeatRow[]>(asked.map(run => [run.id, []]))
-    for (const row of await readHeatRows(this.sequelize, asked.map(run => run.id))) found.get(row.runId)!.push(row)
+    for (const row of await readHeatRows(
+      this.sequelize,
+      asked.map(run => run.id),
+    ))
+      found.get(row.runId)!.push(row)
     const all = new Map(runs.map(run => [run.id, found.get(run.id) ?? this.kept.get(run.id)!.rows]))
     // Last used, last dropped.
     for (const run of runs) {

@@ -20,9 +20,25 @@ const LOCK_SECONDS = 60
 const HISTORY = 'migrations'
 
 /** In order of age; a list, because a bundled server has no folder to search. */
-const MIGRATIONS: readonly Migration[] = [first, chainedBook, stations, voids, instruments, receiving, bench, sealedRows, facts, door, doorOnce, openThings, heats]
+const MIGRATIONS: readonly Migration[] = [
+  first,
+  chainedBook,
+  stations,
+  voids,
+  instruments,
+  receiving,
+  bench,
+  sealedRows,
+  facts,
+  door,
+  doorOnce,
+  openThings,
+  heats,
+]
 
-/** Brings the schema up to date, as a user who may change it. Several may begin at once: one migrates, the others wait. */
+/**
+ * Brings the schema up to date, as a user who may change it. Several may begin at once: one migrates, the others wait.
+ */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(m => ({

@@ -10,29 +10,35 @@ import { verifyBook } from './verify-book'
 const LEAST_PACKET = 32 * 1024 ** 2
 
 async function refuseSmallPackets(admin: Sequelize): Promise<void> {
-  const [row] = await admin.query<{ packet: unknown }>('SELECT @@global.max_allowed_packet AS packet', { type: QueryTypes.SELECT })
-  if (Number(row!.packet) < LEAST_PACKET) throw new Error(`this MariaDB takes ${Math.floor(Number(row!.packet) / 1024 ** 2)} MB at a time, and a photo of 10 MB needs 32: set max_allowed_packet = 64M in its settings and restart it`)
+  const [row] = await admin.query<{ packet: unknown }>('SELECT @@global.max_allowed_packet AS packet', {
+    type: QueryTypes.SELECT,
+  })
+  if (Number(row!.packet) < LEAST_PACKET)
+    throw new Error(
+      `this MariaDB takes ${Math.floor(Number(row!.packet) / 1024 ** 2)} MB at a time, and a photo of 10 MB needs 32: set max_allowed_packet = 64M in its settings and restart it`,
+    )
 }
 
 /** A shop whose schema is going to change is walked before, so that the change covers nothing up. */
 async function bringUpToDate(admin: Sequelize): Promise<string[]> {
   await refuseSmallPackets(admin)
   const changes = (await missingMigrations(admin)).length > 0
-  const before = changes && await hasSeals(admin) ? (await verifyBook(admin)).found : null
+  const before = changes && (await hasSeals(admin)) ? (await verifyBook(admin)).found : null
   const applied = await migrate(admin)
   await guardBook(admin)
-  if (applied.length > 0 || await isUnsealed(admin)) await sealRows(admin, Date.now(), before)
+  if (applied.length > 0 || (await isUnsealed(admin))) await sealRows(admin, Date.now(), before)
   return applied
 }
 
 /**
- * Makes a database ready for the application, as the user who owns it: schema up to date, rights given, every row sealed in the book.
- * The application itself never has that user's password. Returns the migrations applied.
+ * Makes a database ready for the application, as the user who owns it: schema up to date, rights given, every row
+ * sealed in the book. The application itself never has that user's password. Returns the migrations applied.
  */
-export async function prepareDatabase(urls: { admin: string, app: string }): Promise<string[]> {
+export async function prepareDatabase(urls: { admin: string; app: string }): Promise<string[]> {
   const admin = connect(urls.admin, 2)
   const database = decodeURIComponent(new URL(urls.admin).pathname.slice(1))
-  // The application's user may not reach the database before it has a right on it: it is asked for its name without one.
+  // The application's user may not reach the database before it has a right on it: it is asked for its name without
+  // one.
   const withoutDatabase = new URL(urls.app)
   withoutDatabase.pathname = '/'
   const app = connect(withoutDatabase.toString(), 1)

@@ -3,7 +3,13 @@ import type { Model, ModelAttributeColumnOptions, ModelStatic } from 'sequelize'
 /** What a row must be, column by column: a value, a list of which it is one, null, or a comparison from `where.ts`. */
 export type Filter = Readonly<Record<string, unknown>>
 export type Order = readonly (readonly [column: string, direction: 'ASC' | 'DESC'])[]
-export interface FindOptions { order?: Order, limit?: number, offset?: number, lock?: boolean, withVoided?: boolean }
+export interface FindOptions {
+  order?: Order
+  limit?: number
+  offset?: number
+  lock?: boolean
+  withVoided?: boolean
+}
 
 /** The part of Sequelize's query generator that is used here; its declarations leave it out. */
 interface Generator {
@@ -14,8 +20,9 @@ interface Generator {
 }
 
 /**
- * SQL of one table. Values are quoted by Sequelize by each column's type; what never changes is put together once, because finding
- * through a model costs more than the database's own work. `fields` gives a column's name in the database.
+ * SQL of one table. Values are quoted by Sequelize by each column's type; what never changes is put together once,
+ * because finding through a model costs more than the database's own work. `fields` gives a column's name in the
+ * database.
  */
 export function statementsOf(model: ModelStatic<Model>, table: string, fields: ReadonlyMap<string, string>) {
   const generator = (model.sequelize!.getQueryInterface() as unknown as { queryGenerator: Generator }).queryGenerator
@@ -31,37 +38,71 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
   }
   const whereText = (filter: Filter): string => {
     if (Object.getOwnPropertySymbols(filter).length > 0) throw new Error(`${table}: a filter goes column by column`)
-    const text = generator.whereItemsQuery(Object.fromEntries(Object.entries(filter).map(([key, value]) => [known(fields, key), value])), { model })
+    const text = generator.whereItemsQuery(
+      Object.fromEntries(Object.entries(filter).map(([key, value]) => [known(fields, key), value])),
+      { model },
+    )
     return text === '' ? '' : ` WHERE ${text}`
   }
-  const selectText = (filter: Filter, { order = [], limit, offset, lock }: FindOptions, some?: readonly string[]): string => [
-    `SELECT ${some ? some.map(key => known(quoted, key)).join(', ') : columns} FROM ${name}${whereText(filter)}`,
-    order.length ? `ORDER BY ${order.map(([key, direction]) => `${known(quoted, key)} ${direction}`).join(', ')}` : '',
-    limit === undefined ? '' : `LIMIT ${Number(offset ?? 0)}, ${Number(limit)}`,
-    lock ? 'FOR UPDATE' : '',
-  ].filter(Boolean).join(' ')
+  const selectText = (
+    filter: Filter,
+    { order = [], limit, offset, lock }: FindOptions,
+    some?: readonly string[],
+  ): string =>
+    [
+      `SELECT ${some ? some.map(key => known(quoted, key)).join(', ') : columns} FROM ${name}${whereText(filter)}`,
+      order.length
+        ? `ORDER BY ${order.map(([key, direction]) => `${known(quoted, key)} ${direction}`).join(', ')}`
+        : '',
+      limit === undefined ? '' : `LIMIT ${Number(offset ?? 0)}, ${Number(limit)}`,
+      lock ? 'FOR UPDATE' : '',
+    ]
+      .filter(Boolean)
+      .join(' ')
   return {
     /** All columns, or those named. */
     select: selectText,
     /** For each key the first rows of its own, in one statement: a list of many things with the latest of each. */
-    selectEach: (some: readonly string[], by: string, keys: readonly number[], filter: Filter, options: FindOptions): string =>
-      keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
+    selectEach: (
+      some: readonly string[],
+      by: string,
+      keys: readonly number[],
+      filter: Filter,
+      options: FindOptions,
+    ): string => keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
     /** How many rows there are for each value of a column, with sums and greatest values; added up by the database. */
-    totals: (by: string | null, sums: readonly string[], greatest: readonly string[], filter: Filter, lock: boolean): string => {
+    totals: (
+      by: string | null,
+      sums: readonly string[],
+      greatest: readonly string[],
+      filter: Filter,
+      lock: boolean,
+    ): string => {
       const figures = [
-        'COUNT(*) AS count', ...sums.map(key => `SUM(${known(quoted, key)}) AS ${generator.quoteIdentifier(`sum ${key}`)}`),
+        'COUNT(*) AS count',
+        ...sums.map(key => `SUM(${known(quoted, key)}) AS ${generator.quoteIdentifier(`sum ${key}`)}`),
         ...greatest.map(key => `MAX(${known(quoted, key)}) AS ${generator.quoteIdentifier(`max ${key}`)}`),
       ]
       const key = by === null ? null : known(quoted, by)
       return `SELECT ${key ? `${key} AS ${generator.quoteIdentifier('by')}, ` : ''}${figures.join(', ')} FROM ${name}${whereText(filter)}${key ? ` GROUP BY ${key}` : ''}${lock ? ' LOCK IN SHARE MODE' : ''}`
     },
-    /** Rows by their columns' names in the code; the answer is their ids. What is undefined is left to the column's default. */
+    /**
+     * Rows by their columns' names in the code; the answer is their ids. What is undefined is left to the column's
+     * default.
+     */
     insert: (rows: readonly object[]): string => {
-      const stored = rows.map(row => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined).map(([key, value]) => [known(fields, key), value])))
+      const stored = rows.map(row =>
+        Object.fromEntries(
+          Object.entries(row)
+            .filter(([, value]) => value !== undefined)
+            .map(([key, value]) => [known(fields, key), value]),
+        ),
+      )
       return `${generator.bulkInsertQuery(table, stored, {}, byField).replace(/;$/, '')} RETURNING id`
     },
     /** Marks rows void, each with its own id. */
-    voidAll: (ids: readonly number[]): string => `UPDATE ${name} SET ${known(quoted, 'voided')} = id WHERE id IN (${ids.map(Number).join(', ')})`,
+    voidAll: (ids: readonly number[]): string =>
+      `UPDATE ${name} SET ${known(quoted, 'voided')} = id WHERE id IN (${ids.map(Number).join(', ')})`,
     /** Null when nothing changes. */
     update: (filter: Filter, change: Filter): string | null => {
       const set = Object.entries(change).filter(([, value]) => value !== undefined)

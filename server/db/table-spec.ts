@@ -2,12 +2,12 @@ import type { Column } from './column'
 
 export type Columns = Record<string, Column<unknown>>
 export type ReadAs<C> = C extends Column<infer T> ? T : never
-export type RowOf<T> = T extends TableSpec<infer C, infer _K> ? { id: number } & { [K in keyof C]: ReadAs<C[K]> } : never
+export type RowOf<T>
+  = T extends TableSpec<infer C, infer _K> ? { id: number } & { [K in keyof C]: ReadAs<C[K]> } : never
+type Needed<C> = { [K in keyof C as null extends ReadAs<C[K]> ? never : K]: ReadAs<C[K]> }
+type Optional<C> = { [K in keyof C as null extends ReadAs<C[K]> ? K : never]?: ReadAs<C[K]> }
 /** What an insert needs: everything but the id; nullable columns may be left out. */
-export type NewRowOf<T> = T extends TableSpec<infer C, infer _K>
-  ? { [K in keyof C as null extends ReadAs<C[K]> ? never : K]: ReadAs<C[K]> }
-  & { [K in keyof C as null extends ReadAs<C[K]> ? K : never]?: ReadAs<C[K]> }
-  : never
+export type NewRowOf<T> = T extends TableSpec<infer C, infer _K> ? Needed<C> & Optional<C> : never
 /** What an update may bring. */
 export type ChangeOf<T> = T extends TableSpec<infer C, infer K> ? { [N in K]?: ReadAs<C[N]> } : never
 
@@ -22,11 +22,17 @@ export interface TableSpec<C extends Columns, K extends keyof C & string = keyof
   unsealed: readonly string[]
 }
 /** One declaration a table; select, insert and update types derive from it. Every table has an `id`. */
-export const tableSpec = <C extends Columns, const K extends keyof C & string = never>(name: string, columns: C, changes: readonly K[] = []): TableSpec<C, K> =>
-  ({ name, columns, voidable: false, changes, sealed: true, unsealed: [] })
+export const tableSpec = <C extends Columns, const K extends keyof C & string = never>(
+  name: string,
+  columns: C,
+  changes: readonly K[] = [],
+): TableSpec<C, K> => ({ name, columns, voidable: false, changes, sealed: true, unsealed: [] })
 /** Rows that a later record may void: they stay in the table and out of every answer. */
-export const voidableSpec = <C extends Columns, const K extends keyof C & string = never>(name: string, columns: C, changes: readonly K[] = []): TableSpec<C, K> =>
-  ({ ...tableSpec(name, columns, changes), voidable: true })
+export const voidableSpec = <C extends Columns, const K extends keyof C & string = never>(
+  name: string,
+  columns: C,
+  changes: readonly K[] = [],
+): TableSpec<C, K> => ({ ...tableSpec(name, columns, changes), voidable: true })
 /** Of a running server, or the book itself: no record seals it. */
 export const outsideBook = <S extends TableSpec<Columns>>(spec: S): S => ({ ...spec, sealed: false })
 

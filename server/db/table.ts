@@ -1,4 +1,12 @@
-import { QueryTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize, type Transaction, type WhereOptions } from 'sequelize'
+import {
+  QueryTypes,
+  type Model,
+  type ModelAttributes,
+  type ModelStatic,
+  type Sequelize,
+  type Transaction,
+  type WhereOptions,
+} from 'sequelize'
 import { int } from './column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
@@ -6,9 +14,19 @@ import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type Tab
 
 type IdOf<T> = keyof RowOf<T> & 'id'
 /** `lock` keeps the rows from others until the transaction ends, and sees what others have written by now. */
-export interface Asked<S, M> { sum?: readonly S[], max?: readonly M[], where?: Filter, lock?: boolean, withVoided?: boolean }
+export interface Asked<S, M> {
+  sum?: readonly S[]
+  max?: readonly M[]
+  where?: Filter
+  lock?: boolean
+  withVoided?: boolean
+}
 /** Instants come as milliseconds. */
-export interface Totals<S extends string, M extends string> { count: number, sum: Record<S, number>, max: Record<M, number | null> }
+export interface Totals<S extends string, M extends string> {
+  count: number
+  sum: Record<S, number>
+  max: Record<M, number | null>
+}
 
 /** A table inside one transaction (or none). Only plain rows come out, never a model. */
 export interface Table<T> {
@@ -19,26 +37,39 @@ export interface Table<T> {
   one: (where: Filter, options?: FindOptions) => Promise<RowOf<T> | null>
   count: (where?: Filter, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
   /** Only the columns named, and the id: no list reads what it does not show. */
-  pick: <K extends keyof RowOf<T> & string>(columns: readonly K[], where?: Filter, options?: FindOptions) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
+  pick: <K extends keyof RowOf<T> & string>(
+    columns: readonly K[],
+    where?: Filter,
+    options?: FindOptions,
+  ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
   /** For each key the first rows of its own, in one statement. */
-  pickEach: <K extends keyof RowOf<T> & string>(columns: readonly K[], each: { by: keyof RowOf<T> & string, keys: readonly number[], where?: Filter, order: Order, limit: number }) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
-  /** Rows for each value of a number's column: how many, and what the database adds up of them. Values without rows are not in it. */
-  totals: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(by: keyof RowOf<T> & string, asked: Asked<S, M>) => Promise<Map<number, Totals<S, M>>>
+  pickEach: <K extends keyof RowOf<T> & string>(
+    columns: readonly K[],
+    each: { by: keyof RowOf<T> & string; keys: readonly number[]; where?: Filter; order: Order; limit: number },
+  ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
+  /**
+   * Rows for each value of a number's column: how many, and what the database adds up of them. Values without rows are
+   * not in it.
+   */
+  totals: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(
+    by: keyof RowOf<T> & string,
+    asked: Asked<S, M>,
+  ) => Promise<Map<number, Totals<S, M>>>
   /** The same over all rows that fit. An empty sum is 0, a greatest value of none is null. */
-  total: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(asked: Asked<S, M>) => Promise<Totals<S, M>>
+  total: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(
+    asked: Asked<S, M>,
+  ) => Promise<Totals<S, M>>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
   update: (id: number, change: ChangeOf<T>) => Promise<void>
 }
 
 /** Rows that a transaction wrote, told to it as they are written; with the digest of each where it is known already. */
-export type Touch = (table: string, rows: readonly { id: number, digest: string | null }[]) => void
+export type Touch = (table: string, rows: readonly { id: number; digest: string | null }[]) => void
 
 /** Registers the table with Sequelize; columns are snake_case, instants without their `Ms`. */
 export function defineModel<C extends Columns>(sequelize: Sequelize, spec: TableSpec<C>): ModelStatic<Model> {
-  const attributes: ModelAttributes = {
-    id: { ...int().options, primaryKey: true, autoIncrement: true },
-  }
+  const attributes: ModelAttributes = { id: { ...int().options, primaryKey: true, autoIncrement: true } }
   for (const [name, column] of Object.entries(spec.columns)) {
     attributes[name] = { ...column.options, field: snake(name) }
   }
@@ -47,9 +78,14 @@ export function defineModel<C extends Columns>(sequelize: Sequelize, spec: Table
 }
 
 /** Prepares a table once; the answer then binds it to a transaction, or to none. */
-export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: TableSpec<C>): (transaction?: Transaction, touch?: Touch) => Table<TableSpec<C>> {
+export function tableBinder<C extends Columns>(
+  model: ModelStatic<Model>,
+  spec: TableSpec<C>,
+): (transaction?: Transaction, touch?: Touch) => Table<TableSpec<C>> {
   type Row = RowOf<TableSpec<C>>
-  const names = new Map(['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])].map(key => [key, snake(key)]))
+  const names = new Map(
+    ['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])].map(key => [key, snake(key)]),
+  )
   const columns = Object.entries(spec.columns).map(([key, column]) => ({ key, field: snake(key), column }))
   const read = (raw: Record<string, unknown>): Row => {
     const row: Record<string, unknown> = { id: Number(raw.id) }
@@ -59,7 +95,7 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
   const sql = statementsOf(model, spec.name, names)
   const digest = spec.sealed ? `, ${digestSql(spec)} AS digest` : ''
   const sequelize = model.sequelize!
-  const live = (where: Filter): Filter => spec.voidable ? { ...where, voided: 0 } : where
+  const live = (where: Filter): Filter => (spec.voidable ? { ...where, voided: 0 } : where)
 
   return (transaction, touch) => {
     const inIt = transaction ? { transaction } : {}
@@ -69,7 +105,10 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
       touch(spec.name, rows)
     }
     const find = async (where: Filter = {}, options: FindOptions = {}) => {
-      const rows = await sequelize.query<Record<string, unknown>>(sql.select(options.withVoided ? where : live(where), options), { type: QueryTypes.SELECT, ...inIt })
+      const rows = await sequelize.query<Record<string, unknown>>(
+        sql.select(options.withVoided ? where : live(where), options),
+        { type: QueryTypes.SELECT, ...inIt },
+      )
       return rows.map(read)
     }
     const pick = async (sqlText: string, some: readonly string[]) => {
@@ -82,21 +121,39 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
     }
     const withId = (some: readonly string[]) => [...new Set(['id', ...some])]
     const totals = async (by: string | null, asked: Asked<string, string>) => {
-      const text = sql.totals(by, asked.sum ?? [], asked.max ?? [], asked.withVoided ? asked.where ?? {} : live(asked.where ?? {}), asked.lock ?? false)
+      const text = sql.totals(
+        by,
+        asked.sum ?? [],
+        asked.max ?? [],
+        asked.withVoided ? (asked.where ?? {}) : live(asked.where ?? {}),
+        asked.lock ?? false,
+      )
       const rows = await sequelize.query<Record<string, unknown>>(text, { type: QueryTypes.SELECT, ...inIt })
       return rows.map(raw => ({
-        by: Number(raw.by), count: Number(raw.count),
+        by: Number(raw.by),
+        count: Number(raw.count),
         sum: Object.fromEntries((asked.sum ?? []).map(key => [key, Number(raw[`sum ${key}`] ?? 0)])),
-        max: Object.fromEntries((asked.max ?? []).map(key => [key, raw[`max ${key}`] === null ? null : Number(spec.columns[key] ? spec.columns[key].read(raw[`max ${key}`]) : raw[`max ${key}`])])),
+        max: Object.fromEntries(
+          (asked.max ?? []).map(key => [
+            key,
+            raw[`max ${key}`] === null
+              ? null
+              : Number(spec.columns[key] ? spec.columns[key].read(raw[`max ${key}`]) : raw[`max ${key}`]),
+          ]),
+        ),
       }))
     }
     const update = async (id: number, change: Filter) => {
       const text = sql.update({ id }, change)
-      if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key))) touched([{ id, digest: null }])
+      if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key)))
+        touched([{ id, digest: null }])
       if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
     }
     const insert = async (rows: readonly object[]) => {
-      const stored = await sequelize.query<{ id: unknown, digest?: string }>(`${sql.insert(rows)}${digest}`, { type: QueryTypes.SELECT, ...inIt })
+      const stored = await sequelize.query<{ id: unknown; digest?: string }>(`${sql.insert(rows)}${digest}`, {
+        type: QueryTypes.SELECT,
+        ...inIt,
+      })
       const written = stored.map(row => ({ id: Number(row.id), digest: row.digest ?? null }))
       touched(written)
       return written.map(row => row.id)
@@ -104,17 +161,20 @@ export function tableBinder<C extends Columns>(model: ModelStatic<Model>, spec: 
     return {
       find,
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
-      count: (where = {}, options) => model.count({ where: (options?.withVoided ? where : live(where)) as WhereOptions, ...inIt }),
-      pick: (some, where = {}, options = {}) => pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
+      count: (where = {}, options) =>
+        model.count({ where: (options?.withVoided ? where : live(where)) as WhereOptions, ...inIt }),
+      pick: (some, where = {}, options = {}) =>
+        pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
       pickEach: async (some, { by, keys, where = {}, order, limit }) =>
         keys.length === 0 ? [] : pick(sql.selectEach(withId(some), by, keys, live(where), { order, limit }), some),
-      totals: async (by, asked) => new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
+      totals: async (by, asked) =>
+        new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
       total: async asked => (await totals(null, asked))[0]! as never,
       insert: async (row) => {
         const [id] = await insert([row])
         return id!
       },
-      insertMany: async rows => rows.length > 0 ? await insert(rows) : [],
+      insertMany: async rows => (rows.length > 0 ? await insert(rows) : []),
       // A voided row's mark is its own id: unique keys then leave its place to another.
       setVoid: async (ids) => {
         if (ids.length === 0) return

@@ -1,60 +1,119 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 
 /** Packs of one lot that went to one customer, or to none yet. Codes are told where there are few bundles. */
-export interface PackBundle { lotId: number, customerId: number | null, packs: number, massG: number, firstCode: string | null, lastCode: string | null }
+export interface PackBundle {
+  lotId: number
+  customerId: number | null
+  packs: number
+  massG: number
+  firstCode: string | null
+  lastCode: string | null
+}
 
 /** Packs of one lot, or with one customer; `id` null: with nobody yet. */
-export interface PackTotal { id: number | null, packs: number, massG: number }
+export interface PackTotal {
+  id: number | null
+  packs: number
+  massG: number
+}
 
 /** What a thread asks across tables: joined and added up by the database, however many packs a lot has. */
 export interface ThreadReader {
   /** Which meat went into which lots. */
-  meatOf: (lotIds: readonly number[]) => Promise<{ lotId: number, meatLotId: number, greenG: number }[]>
+  meatOf: (lotIds: readonly number[]) => Promise<{ lotId: number; meatLotId: number; greenG: number }[]>
   /** Which runs lots were in. */
-  runsOf: (lotIds: readonly number[]) => Promise<{ lotId: number, runId: number }[]>
+  runsOf: (lotIds: readonly number[]) => Promise<{ lotId: number; runId: number }[]>
   bundlesOf: (lotIds: readonly number[]) => Promise<PackBundle[]>
   /** Packs of lots, added up by lot and by who has them. */
-  packTotalsOf: (lotIds: readonly number[]) => Promise<{ byLot: PackTotal[], byCustomer: PackTotal[] }>
+  packTotalsOf: (lotIds: readonly number[]) => Promise<{ byLot: PackTotal[]; byCustomer: PackTotal[] }>
   /** Which lots had pieces in which runs. */
-  lotsOfRuns: (runIds: readonly number[]) => Promise<{ runId: number, lotId: number }[]>
+  lotsOfRuns: (runIds: readonly number[]) => Promise<{ runId: number; lotId: number }[]>
 }
 
 /** More bundles than this are told without their codes: a list of thousands names none. */
 const CODES_FOR = 150
 
 export function threadReader(sequelize: Sequelize, transaction?: Transaction): ThreadReader {
-  const rows = async <R extends object>(of: readonly number[], sql: (ids: string) => string): Promise<R[]> => of.length === 0
-    ? []
-    : await sequelize.query<R>(sql(of.map(Number).join(', ')), { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })
+  const rows = async <R extends object>(of: readonly number[], sql: (ids: string) => string): Promise<R[]> =>
+    of.length === 0
+      ? []
+      : await sequelize.query<R>(sql(of.map(Number).join(', ')), {
+          type: QueryTypes.SELECT,
+          ...(transaction ? { transaction } : {}),
+        })
   return {
-    meatOf: async lotIds => (await rows<{ lotId: number, meatLotId: number, greenG: string }>(lotIds, ids => `
-      SELECT lot_id AS lotId, meat_lot_id AS meatLotId, SUM(green_g) AS greenG FROM pieces WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY lot_id, meat_lot_id`))
-      .map(row => ({ ...row, greenG: Number(row.greenG) })),
-    runsOf: lotIds => rows(lotIds, ids => `
-      SELECT DISTINCT p.lot_id AS lotId, r.run_id AS runId FROM pieces p JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`),
+    meatOf: async lotIds =>
+      (
+        await rows<{ lotId: number; meatLotId: number; greenG: string }>(
+          lotIds,
+          ids => `
+      SELECT lot_id AS lotId, meat_lot_id AS meatLotId, SUM(green_g) AS greenG FROM pieces WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY lot_id, meat_lot_id`,
+        )
+      ).map(row => ({ ...row, greenG: Number(row.greenG) })),
+    runsOf: lotIds =>
+      rows(
+        lotIds,
+        ids => `
+      SELECT DISTINCT p.lot_id AS lotId, r.run_id AS runId FROM pieces p JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`,
+      ),
     bundlesOf: async (lotIds) => {
       // By the index alone, which holds all of this but the codes.
-      const found = await rows<{ lotId: number, customerId: number | null, packs: unknown, massG: unknown, firstId: number, lastId: number }>(lotIds, ids => `
+      const found = await rows<{
+        lotId: number
+        customerId: number | null
+        packs: unknown
+        massG: unknown
+        firstId: number
+        lastId: number
+      }>(
+        lotIds,
+        ids => `
         SELECT p.lot_id AS lotId, d.customer_id AS customerId, COUNT(*) AS packs, SUM(p.net_g) AS massG, MIN(p.id) AS firstId, MAX(p.id) AS lastId
-        FROM packs p LEFT JOIN dispatches d ON d.id = p.dispatch_id AND d.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids}) GROUP BY p.lot_id, d.customer_id`)
-      const named = found.length > CODES_FOR ? [] : await rows<{ id: number, code: string }>(found.flatMap(row => [row.firstId, row.lastId]), ids => `SELECT id, code FROM packs WHERE id IN (${ids})`)
+        FROM packs p LEFT JOIN dispatches d ON d.id = p.dispatch_id AND d.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids}) GROUP BY p.lot_id, d.customer_id`,
+      )
+      const named
+        = found.length > CODES_FOR
+          ? []
+          : await rows<{ id: number; code: string }>(
+              found.flatMap(row => [row.firstId, row.lastId]),
+              ids => `SELECT id, code FROM packs WHERE id IN (${ids})`,
+            )
       const codes = new Map(named.map(row => [row.id, row.code]))
-      return found.map(({ lotId, customerId, packs, massG, firstId, lastId }) =>
-        ({ lotId, customerId, packs: Number(packs), massG: Number(massG), firstCode: codes.get(firstId) ?? null, lastCode: codes.get(lastId) ?? null }))
+      return found.map(({ lotId, customerId, packs, massG, firstId, lastId }) => ({
+        lotId,
+        customerId,
+        packs: Number(packs),
+        massG: Number(massG),
+        firstCode: codes.get(firstId) ?? null,
+        lastCode: codes.get(lastId) ?? null,
+      }))
     },
     packTotalsOf: async (lotIds) => {
-      const total = async (sql: (ids: string) => string): Promise<PackTotal[]> => (await rows<{ id: number | null, packs: unknown, massG: unknown }>(lotIds, sql))
-        .map(row => ({ id: row.id, packs: Number(row.packs), massG: Number(row.massG) }))
+      const total = async (sql: (ids: string) => string): Promise<PackTotal[]> =>
+        (await rows<{ id: number | null; packs: unknown; massG: unknown }>(lotIds, sql)).map(row => ({
+          id: row.id,
+          packs: Number(row.packs),
+          massG: Number(row.massG),
+        }))
       const [byLot, byCustomer] = await Promise.all([
-        total(ids => `SELECT lot_id AS id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY lot_id`),
+        total(
+          ids =>
+            `SELECT lot_id AS id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY lot_id`,
+        ),
         // Added up by sending first: there are five times fewer of them than packs.
-        total(ids => `SELECT d.customer_id AS id, SUM(s.packs) AS packs, SUM(s.massG) AS massG FROM (
+        total(
+          ids => `SELECT d.customer_id AS id, SUM(s.packs) AS packs, SUM(s.massG) AS massG FROM (
           SELECT dispatch_id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY dispatch_id) s
-          LEFT JOIN dispatches d ON d.id = s.dispatch_id AND d.voided = 0 GROUP BY d.customer_id`),
+          LEFT JOIN dispatches d ON d.id = s.dispatch_id AND d.voided = 0 GROUP BY d.customer_id`,
+        ),
       ])
       return { byLot, byCustomer }
     },
-    lotsOfRuns: runIds => rows(runIds, ids => `
-      SELECT DISTINCT r.run_id AS runId, p.lot_id AS lotId FROM run_pieces r JOIN pieces p ON p.id = r.piece_id AND p.voided = 0 WHERE r.voided = 0 AND r.run_id IN (${ids})`),
+    lotsOfRuns: runIds =>
+      rows(
+        runIds,
+        ids => `
+      SELECT DISTINCT r.run_id AS runId, p.lot_id AS lotId FROM run_pieces r JOIN pieces p ON p.id = r.piece_id AND p.voided = 0 WHERE r.voided = 0 AND r.run_id IN (${ids})`,
+      ),
   }
 }

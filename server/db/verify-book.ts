@@ -27,7 +27,10 @@ export interface BookCheck {
   ms: number
 }
 
-/** The book in stretches, every row of the table. While one is walked the database already reads the next: it works on another core. */
+/**
+ * The book in stretches, every row of the table. While one is walked the database already reads the next: it works on
+ * another core.
+ */
 async function* stretches(sequelize: Sequelize, transaction: Transaction) {
   let reading: Promise<BookReading[]> | null = null
   for await (const [first, last] of idStretches(sequelize, 'events', { ...STRETCH, transaction })) {
@@ -40,10 +43,16 @@ async function* stretches(sequelize: Sequelize, transaction: Transaction) {
   if (reading) yield await reading
 }
 
-async function walk(sequelize: Sequelize, transaction: Transaction, seal: ChainPlace | null): Promise<Omit<BookCheck, 'ms'>> {
+async function walk(
+  sequelize: Sequelize,
+  transaction: Transaction,
+  seal: ChainPlace | null,
+): Promise<Omit<BookCheck, 'ms'>> {
   const found: Finding[] = []
   let count = 0
-  const tell = (finding: Finding) => { if (count++ < MOST_KEPT) found.push(finding) }
+  const tell = (finding: Finding) => {
+    if (count++ < MOST_KEPT) found.push(finding)
+  }
   const select = { type: QueryTypes.SELECT, transaction } as const
   const head = await openTables(sequelize, transaction).bookHead.one({ id: 1 })
   const last = new LastDigests()
@@ -53,7 +62,8 @@ async function walk(sequelize: Sequelize, transaction: Transaction, seal: ChainP
   for await (const stretch of stretches(sequelize, transaction)) {
     records += stretch.length
     const inside = stretch.filter(row => row.id >= 1 && row.id <= (head?.lastId ?? 0))
-    if (inside.length < stretch.length) for (const { id } of stretch) if (id < 1 || id > (head?.lastId ?? 0)) tell({ id, why: 'out_of_book' })
+    if (inside.length < stretch.length)
+      for (const { id } of stretch) if (id < 1 || id > (head?.lastId ?? 0)) tell({ id, why: 'out_of_book' })
     const walked = walkChain(at, inside, sha256)
     at = walked.at
     walked.breaks.forEach(tell)
@@ -66,23 +76,40 @@ async function walk(sequelize: Sequelize, transaction: Transaction, seal: ChainP
   const end = checkEnd(at, head ? { id: head.lastId, hash: head.hash } : CHAIN_START)
   if (end || !head) tell(end ?? { id: 1, why: 'end_differs' })
   if (seal && sealHash !== seal.hash) tell({ id: seal.id, why: 'seal_differs' })
-  const strays = await sequelize.query<{ id: number }>('SELECT DISTINCT event_id AS id FROM event_subjects LEFT JOIN events ON events.id = event_id WHERE events.id IS NULL', select)
+  const strays = await sequelize.query<{ id: number }>(
+    'SELECT DISTINCT event_id AS id FROM event_subjects LEFT JOIN events ON events.id = event_id WHERE events.id IS NULL',
+    select,
+  )
   for (const { id } of strays) tell({ id, why: 'subject_without_record' })
   let rows = 0
-  if (!last.isEmpty) for await (const finding of verifyRows(sequelize, last, (n) => { rows += n }, transaction)) tell(finding)
+  if (!last.isEmpty)
+    for await (const finding of verifyRows(
+      sequelize,
+      last,
+      (n) => {
+        rows += n
+      },
+      transaction,
+    ))
+      tell(finding)
   for await (const finding of verifyFiles(sequelize, transaction)) tell(finding)
   return { records, rows, end: { id: at.id, hash: at.hash }, broken: found[0] ?? null, findings: found, found: count }
 }
 
 /**
- * Walks the whole book as it stands at one moment, while the shop goes on writing, or inside a transaction: the chain, its index and its
- * head, then every row of the shop against the last digest that the book has of it. Nothing ends the walk early. `seal` is a record's
- * number and hash as somebody noted them.
+ * Walks the whole book as it stands at one moment, while the shop goes on writing, or inside a transaction: the chain,
+ * its index and its head, then every row of the shop against the last digest that the book has of it. Nothing ends the
+ * walk early. `seal` is a record's number and hash as somebody noted them.
  */
-export async function verifyBook(sequelize: Sequelize, { transaction, seal = null }: { transaction?: Transaction, seal?: ChainPlace | null } = {}): Promise<BookCheck> {
+export async function verifyBook(
+  sequelize: Sequelize,
+  { transaction, seal = null }: { transaction?: Transaction; seal?: ChainPlace | null } = {},
+): Promise<BookCheck> {
   const startedMs = performance.now()
   const check = transaction
     ? await walk(sequelize, transaction, seal)
-    : await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, snapshot => walk(sequelize, snapshot, seal))
+    : await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, snapshot =>
+        walk(sequelize, snapshot, seal),
+      )
   return { ...check, ms: Math.round(performance.now() - startedMs) }
 }

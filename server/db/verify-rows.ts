@@ -6,14 +6,22 @@ import { SPECS_BY_NAME } from './store'
 
 /** Columns of every table as the schema has them now: a walk goes before a change of the schema too. */
 async function columnsThere(sequelize: Sequelize, transaction?: Transaction): Promise<Map<string, Set<string>>> {
-  const rows = await sequelize.query<{ name: string, col: string }>('SELECT table_name AS name, column_name AS col FROM information_schema.columns WHERE table_schema = DATABASE()', { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) })
+  const rows = await sequelize.query<{ name: string; col: string }>(
+    'SELECT table_name AS name, column_name AS col FROM information_schema.columns WHERE table_schema = DATABASE()',
+    { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
+  )
   const found = new Map<string, Set<string>>()
   for (const { name, col } of rows) found.set(name, (found.get(name) ?? new Set()).add(col))
   return found
 }
 
 /** Every row of the shop against the last digest that the book has of it. Files count once a record names them. */
-export async function* verifyRows(sequelize: Sequelize, last: LastDigests, counted: (rows: number) => void, transaction?: Transaction): AsyncGenerator<RowFinding> {
+export async function* verifyRows(
+  sequelize: Sequelize,
+  last: LastDigests,
+  counted: (rows: number) => void,
+  transaction?: Transaction,
+): AsyncGenerator<RowFinding> {
   const there = await columnsThere(sequelize, transaction)
   for (const spec of SPECS_BY_NAME.values()) {
     const columns = there.get(spec.name)
@@ -28,13 +36,17 @@ export async function* verifyRows(sequelize: Sequelize, last: LastDigests, count
         yield { id: recordId, why: recordId === null ? 'row_without_record' : 'row_differs', table: spec.name, row: id }
       }
     }
-    for (const { id, recordId } of last.left(spec.name)) yield { id: recordId, why: 'row_gone', table: spec.name, row: id }
+    for (const { id, recordId } of last.left(spec.name))
+      yield { id: recordId, why: 'row_gone', table: spec.name, row: id }
   }
 }
 
 /** Files whose bytes are not those of their hash. Read one by one by the database: only their numbers travel. */
 export async function* verifyFiles(sequelize: Sequelize, transaction?: Transaction): AsyncGenerator<RowFinding> {
   const inIt = transaction ? { transaction } : {}
-  const rows = await sequelize.query<{ id: number }>('SELECT id FROM files WHERE SHA2(content, 256) <> sha256 OR LENGTH(content) <> bytes ORDER BY id', { type: QueryTypes.SELECT, ...inIt })
+  const rows = await sequelize.query<{ id: number }>(
+    'SELECT id FROM files WHERE SHA2(content, 256) <> sha256 OR LENGTH(content) <> bytes ORDER BY id',
+    { type: QueryTypes.SELECT, ...inIt },
+  )
   for (const { id } of rows) yield { id: null, why: 'file_differs', table: 'files', row: id }
 }

@@ -4,14 +4,18 @@ import { MS_PER_MINUTE } from '#core/units/quantities'
 export function seeded(seed: number): () => number {
   let state = seed
   return () => {
-    state = (state + 0x6D2B79F5) | 0
+    state = (state + 0x6d2b79f5) | 0
     let t = Math.imul(state ^ (state >>> 15), 1 | state)
     t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
     return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
   }
 }
 
-export interface CurvePoint { atMs: number, chamberC: number, coreC: number }
+export interface CurvePoint {
+  atMs: number
+  chamberC: number
+  coreC: number
+}
 
 export interface SmokeCurve {
   startMs: number
@@ -43,13 +47,20 @@ export function smokeCurve(c: SmokeCurve): CurvePoint[] {
     const chamberC = 18 + (c.chamberC - 18) * warmUp - dip + (random() - 0.5) * 1.6
     middleC += (chamberC - middleC) * c.perMinute * 2
     coreC += (middleC - coreC) * c.perMinute * 2
-    if (minute % c.everyMinutes === 0) points.push({ atMs: c.startMs + minute * MS_PER_MINUTE, chamberC: tenth(chamberC), coreC: tenth(coreC) })
+    if (minute % c.everyMinutes === 0)
+      points.push({ atMs: c.startMs + minute * MS_PER_MINUTE, chamberC: tenth(chamberC), coreC: tenth(coreC) })
   }
   return points
 }
 
 /** Newton's cooling towards a cold room at 2 °C. */
-export function coolingCurve(startMs: number, startC: number, perMinute: number, minutes: number, everyMinutes: number): { atMs: number, coreC: number }[] {
+export function coolingCurve(
+  startMs: number,
+  startC: number,
+  perMinute: number,
+  minutes: number,
+  everyMinutes: number,
+): { atMs: number; coreC: number }[] {
   const count = Math.floor(minutes / everyMinutes)
   return Array.from({ length: count }, (_, i) => {
     const minute = (i + 1) * everyMinutes

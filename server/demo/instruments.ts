@@ -6,7 +6,14 @@ import type { Scene } from './scene'
 /** What the demo's probe shows above the true core. */
 export const PROBE_OFFSET_C = 0.8
 
-export interface DemoInstruments { meatScale: number, fineScale: number, coldRoom: number, probe: number, reachIn: number, kitchen: number }
+export interface DemoInstruments {
+  meatScale: number
+  fineScale: number
+  coldRoom: number
+  probe: number
+  reachIn: number
+  kitchen: number
+}
 
 /** The instruments of the first visit, by what they are for, and one more for the reach-in fridge. */
 export async function demoInstruments(ctx: WriteContext): Promise<DemoInstruments> {
@@ -15,16 +22,29 @@ export async function demoInstruments(ctx: WriteContext): Promise<DemoInstrument
     if (!added.ok) throw new Error(added.code)
     return added.value.id
   }
-  const reachIn = await add({ kind: 'thermometer', name: 'Reach-in thermometer', readability: { typed: '0.1', unit: 'C' }, everyDays: 14 })
+  const reachIn = await add({
+    kind: 'thermometer',
+    name: 'Reach-in thermometer',
+    readability: { typed: '0.1', unit: 'C' },
+    everyDays: 14,
+  })
   const kitchen = await add({ kind: 'scale', name: 'Kitchen scale', purpose: 'mix', readabilityG: '1', everyDays: 30 })
   const all = await ctx.tables.instruments.find()
   const idOf = (name: string) => all.find(one => one.name === name)!.id
-  return { meatScale: idOf('Meat scale'), fineScale: idOf('Fine scale'), coldRoom: idOf('Cold-room thermometer'), probe: idOf('Probe'), reachIn, kitchen }
+  return {
+    meatScale: idOf('Meat scale'),
+    fineScale: idOf('Fine scale'),
+    coldRoom: idOf('Cold-room thermometer'),
+    probe: idOf('Probe'),
+    reachIn,
+    kitchen,
+  }
 }
 
 /** Checks on the first day; the probe reads high, and the reach-in's check has been overdue for some days. */
 export function planChecks(scene: Scene, of: DemoInstruments, who: number): void {
-  const check = (day: number, time: string, id: number, body: unknown) => scene.add(scene.at(day, time), who, ctx => recordCheck(ctx, id, checkInput.parse(body)), undefined, 'Bench tablet')
+  const check = (day: number, time: string, id: number, body: unknown) =>
+    scene.add(scene.at(day, time), who, ctx => recordCheck(ctx, id, checkInput.parse(body)), undefined, 'Bench tablet')
   const ice = (typed: string, note: string | null = null) => ({ method: 'ice_point', read: { typed, unit: 'C' }, note })
   check(-24, '08:50', of.meatScale, { method: 'check_weight', reference: '2 kg', read: '2 kg', note: null })
   check(-24, '08:53', of.fineScale, { method: 'check_weight', reference: '50 g', read: '50.0 g', note: null })

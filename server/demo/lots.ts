@@ -31,7 +31,7 @@ export interface DemoLot {
   waterShare?: number
   /** Dispensed from the house mix instead of weighed apart. */
   fromMix?: boolean
-  seasonings?: { name: string, per: AmountKind, amount: number, pieces?: number[] }[]
+  seasonings?: { name: string; per: AmountKind; amount: number; pieces?: number[] }[]
   bags?: number[]
   /** Name of the recipe it was made by. */
   recipe?: string
@@ -53,15 +53,31 @@ async function cutPieceId(tables: Tables, meatCode: string, label: string | unde
   return (await tables.meatPieces.one({ meatLotId: meat!.id, label }))!.id
 }
 
-const gramsOf = (typed: string): number => typed.endsWith('kg') ? Number(typed.slice(0, -2)) * 1000 : Number(typed)
+const gramsOf = (typed: string): number => (typed.endsWith('kg') ? Number(typed.slice(0, -2)) * 1000 : Number(typed))
 const HALF = 0.5
 
 /** The grams a lot is weighed at: by its targets, on a scale that reads to 0.1 g. */
 function planOf(lot: DemoLot): Formulation {
-  const targets: Targets = { saltShare: lot.salt / 100, sugarShare: lot.sugar / 100, saltBasis: 'total', nitritePpm: lot.ppm }
+  const targets: Targets = {
+    saltShare: lot.salt / 100,
+    sugarShare: lot.sugar / 100,
+    saltBasis: 'total',
+    nitritePpm: lot.ppm,
+  }
   const plan = formulate({
-    method: lot.method ?? 'dry', piecesG: lot.weights.map(gramsOf), agent: lot.method === 'salt_only' ? null : CURING_SALT_NO_1, targets, readabilityG: 0.1, ...(lot.waterShare ? { waterShare: lot.waterShare } : {}),
-    seasonings: (lot.seasonings ?? []).map(s => ({ key: s.name, per: s.per, amount: s.amount, pieces: s.pieces?.map(number => number - 1) ?? null, composition: PLAIN })),
+    method: lot.method ?? 'dry',
+    piecesG: lot.weights.map(gramsOf),
+    agent: lot.method === 'salt_only' ? null : CURING_SALT_NO_1,
+    targets,
+    readabilityG: 0.1,
+    ...(lot.waterShare ? { waterShare: lot.waterShare } : {}),
+    seasonings: (lot.seasonings ?? []).map(s => ({
+      key: s.name,
+      per: s.per,
+      amount: s.amount,
+      pieces: s.pieces?.map(number => number - 1) ?? null,
+      composition: PLAIN,
+    })),
   })
   if (!plan.ok) throw new Error(plan.code)
   return plan.value
@@ -71,38 +87,93 @@ function planOf(lot: DemoLot): Formulation {
 function partsOf(scene: Scene, lot: DemoLot, plan: Formulation, share = 1) {
   const weighed = (name: string, massG: number) => ({ lotCode: scene.code(name), weighed: massG.toFixed(1) })
   // 2.4 g of no. 1 in 35.15 g of mix a kilogram.
-  if (lot.fromMix) return { agent: weighed('house mix', plan.greenWeightG * 1054.5 / 30_000), salt: null, sugar: null, fromAgentOnly: true }
+  if (lot.fromMix)
+    return {
+      agent: weighed('house mix', (plan.greenWeightG * 1054.5) / 30_000),
+      salt: null,
+      sugar: null,
+      fromAgentOnly: true,
+    }
   return {
-    agent: lot.method === 'salt_only' ? null : weighed('no1', plan.agentG * share), salt: weighed('salt', plan.saltG * share), sugar: plan.sugarG > 0 ? weighed('sugar', plan.sugarG * share) : null,
+    agent: lot.method === 'salt_only' ? null : weighed('no1', plan.agentG * share),
+    salt: weighed('salt', plan.saltG * share),
+    sugar: plan.sugarG > 0 ? weighed('sugar', plan.sugarG * share) : null,
   }
 }
 
 /** Plans a lot's rub, turns, drain and end of cure. `who` are ids of people in turn. */
-export function planLot(scene: Scene, lot: DemoLot, who: { maker: number, owner: number }, scaleIds: { meat: number, mix: number }): void {
+export function planLot(
+  scene: Scene,
+  lot: DemoLot,
+  who: { maker: number; owner: number },
+  scaleIds: { meat: number; mix: number },
+): void {
   const plan = planOf(lot)
   const twice = lot.method === 'two_applications'
-  scene.add(scene.at(lot.rubDay, lot.rubTime), who.maker, async ctx => rubLot(ctx, rubInput.parse({
-    cut: lot.cut, rind: lot.rind, method: lot.method ?? 'dry', note: lot.note ?? null,
-    pieces: await Promise.all(lot.weights.map(async (weight, i) => ({ meatCode: scene.code(lot.meat), weight, meatPieceId: await cutPieceId(ctx.tables, scene.code(lot.meat), lot.labels?.[i]), bag: lot.bags?.[i] ?? null }))),
-    meatScaleId: scaleIds.meat, mixScaleId: scaleIds.mix,
-    targets: { saltShare: String(lot.salt), sugarShare: String(lot.sugar), saltBasis: 'total', nitritePpm: String(lot.ppm) },
-    ...partsOf(scene, lot, plan, twice ? HALF : 1), firstShare: twice ? '50' : null, water: plan.waterG > 0 ? `${Math.round(plan.waterG / 5) * 5}` : null,
-    seasonings: (lot.seasonings ?? []).map((s, i) => ({ lotCode: scene.code(s.name), per: s.per, amount: String(s.amount), pieces: s.pieces ?? null, weighed: plan.seasonings[i]!.massG.toFixed(1) })),
-    sides: { ...USUAL_SIDES }, recipeRevisionId: lot.recipe ? await newestRevision(ctx.tables, lot.recipe) : null,
-    thicknessMm: String(lot.thicknessMm), fridgeId: lot.fridge, ...suggestedSpan(lot.thicknessMm),
-  })), lot.name)
+  scene.add(
+    scene.at(lot.rubDay, lot.rubTime),
+    who.maker,
+    async ctx =>
+      rubLot(
+        ctx,
+        rubInput.parse({
+          cut: lot.cut,
+          rind: lot.rind,
+          method: lot.method ?? 'dry',
+          note: lot.note ?? null,
+          pieces: await Promise.all(
+            lot.weights.map(async (weight, i) => ({
+              meatCode: scene.code(lot.meat),
+              weight,
+              meatPieceId: await cutPieceId(ctx.tables, scene.code(lot.meat), lot.labels?.[i]),
+              bag: lot.bags?.[i] ?? null,
+            })),
+          ),
+          meatScaleId: scaleIds.meat,
+          mixScaleId: scaleIds.mix,
+          targets: {
+            saltShare: String(lot.salt),
+            sugarShare: String(lot.sugar),
+            saltBasis: 'total',
+            nitritePpm: String(lot.ppm),
+          },
+          ...partsOf(scene, lot, plan, twice ? HALF : 1),
+          firstShare: twice ? '50' : null,
+          water: plan.waterG > 0 ? `${Math.round(plan.waterG / 5) * 5}` : null,
+          seasonings: (lot.seasonings ?? []).map((s, i) => ({
+            lotCode: scene.code(s.name),
+            per: s.per,
+            amount: String(s.amount),
+            pieces: s.pieces ?? null,
+            weighed: plan.seasonings[i]!.massG.toFixed(1),
+          })),
+          sides: { ...USUAL_SIDES },
+          recipeRevisionId: lot.recipe ? await newestRevision(ctx.tables, lot.recipe) : null,
+          thicknessMm: String(lot.thicknessMm),
+          fridgeId: lot.fridge,
+          ...suggestedSpan(lot.thicknessMm),
+        }),
+      ),
+    lot.name,
+  )
   const lastDay = lot.outDay ?? 0
   for (let day = lot.rubDay + 1; day <= lastDay; day++) {
     if (lot.missed?.includes(day) || day === lot.outDay) continue
-    const time = `0${7 + (day & 1)}:${10 + ((lot.rubDay * 7 + day * 13) % 45 + 45) % 45}`
+    const time = `0${7 + (day & 1)}:${10 + ((((lot.rubDay * 7 + day * 13) % 45) + 45) % 45)}`
     scene.add(scene.at(day, time), day % 3 === 0 ? who.owner : who.maker, ctx => turnLot(ctx, scene.code(lot.name)))
   }
-  if (lot.rubDay + 3 <= lastDay) scene.add(scene.at(lot.rubDay + 3, '17:20'), who.maker, ctx => drainLot(ctx, scene.code(lot.name)))
+  if (lot.rubDay + 3 <= lastDay)
+    scene.add(scene.at(lot.rubDay + 3, '17:20'), who.maker, ctx => drainLot(ctx, scene.code(lot.name)))
   if (twice) {
     scene.add(scene.at(lot.rubDay + 3, '17:35'), who.maker, (ctx) => {
       const { agent, salt, sugar } = partsOf(scene, lot, plan, HALF)
-      return applySecond(ctx, scene.code(lot.name), secondApplicationInput.parse({ agent, salt, sugar, mixScaleId: scaleIds.mix }))
+      return applySecond(
+        ctx,
+        scene.code(lot.name),
+        secondApplicationInput.parse({ agent, salt, sugar, mixScaleId: scaleIds.mix }),
+      )
     })
   }
-  if (lot.outDay !== undefined) scene.add(scene.at(lot.outDay, '09:30'), who.maker, ctx => endCure(ctx, scene.code(lot.name)))
+  if (lot.outDay !== undefined)
+    scene.add(scene.at(lot.outDay, '09:30'), who.maker, ctx => endCure(ctx, scene.code(lot.name)))
 }

@@ -4,14 +4,22 @@ import { appendEvents } from '../services/book/append-events'
 import type { Answer, NewEvent, WriteContext } from '../services/context'
 
 type Write<T> = (ctx: WriteContext) => Promise<Answer<T>>
-interface Action { atMs: number, who: number, station: string, run: (ctx: WriteContext) => Promise<void> }
+interface Action {
+  atMs: number
+  who: number
+  station: string
+  run: (ctx: WriteContext) => Promise<void>
+}
 
 /** A sequence of records on the shop's clock, played in order of time through the same services as real ones. */
 export class Scene {
   private readonly actions: Action[] = []
   readonly codes = new Map<string, string>()
 
-  constructor(readonly nowMs: number, readonly zone: string) {}
+  constructor(
+    readonly nowMs: number,
+    readonly zone: string,
+  ) {}
 
   /** Days from today and a clock time, as an instant. */
   at(day: number, time: string): number {
@@ -32,10 +40,13 @@ export class Scene {
   add<T>(atMs: number, who: number, write: Write<T>, name?: string, station = 'Cold-room tablet'): void {
     if (atMs > this.nowMs) return
     this.actions.push({
-      atMs, who, station,
+      atMs,
+      who,
+      station,
       run: async (ctx) => {
         const answer = await write(ctx)
-        if (!answer.ok) throw new Error(`demo record ${name ?? ''} refused: ${answer.code} ${JSON.stringify(answer.params ?? {})}`)
+        if (!answer.ok)
+          throw new Error(`demo record ${name ?? ''} refused: ${answer.code} ${JSON.stringify(answer.params ?? {})}`)
         const { code } = (answer.value ?? {}) as { code?: string }
         if (name && code) this.codes.set(name, code)
       },
@@ -47,7 +58,13 @@ export class Scene {
     const names = new Map((await store.tables.users.find()).map(user => [user.id, user.name]))
     await store.transaction(async (tables) => {
       for (const { atMs, who, station, run } of inOrder) {
-        const writer = { actor: { id: who, role: 'owner' as const, name: names.get(who)! }, station, nowMs: atMs, zone: this.zone, clockRight: true }
+        const writer = {
+          actor: { id: who, role: 'owner' as const, name: names.get(who)! },
+          station,
+          nowMs: atMs,
+          zone: this.zone,
+          clockRight: true,
+        }
         const entries: NewEvent[] = []
         await run({ ...writer, tables, entries })
         await appendEvents(tables, writer, entries)

@@ -10,7 +10,7 @@ import type { Scene } from './scene'
 const FIRST_DAY = -18
 
 /** Morning and evening readings of both fridges; one of them ran warm two days ago. */
-export function planTemperatures(scene: Scene, who: number, fridge: { coldRoom: number, reachIn: number }): void {
+export function planTemperatures(scene: Scene, who: number, fridge: { coldRoom: number; reachIn: number }): void {
   const random = seeded(4750)
   const read = (day: number, time: string, fridgeId: number, tempC: number) => {
     const { temperature } = fridgeReadingInput.parse({ temperature: { typed: tempC.toFixed(1), unit: 'C' } })
@@ -28,11 +28,19 @@ export function planTemperatures(scene: Scene, who: number, fridge: { coldRoom: 
 }
 
 /** A slip of the pen set right, and a turn that was none. */
-export function planCorrections(scene: Scene, who: { owner: number, maker: number }): void {
+export function planCorrections(scene: Scene, who: { owner: number; maker: number }): void {
   scene.add(scene.at(-13, '10:00'), who.owner, async (ctx) => {
     const lot = await ctx.tables.lots.one({ code: scene.code('shoulder 1') })
     const piece = await ctx.tables.pieces.one({ lotId: lot!.id, number: 2 })
-    return correct(ctx, correctionInput.parse({ what: 'piece_weight', id: piece!.id, value: '2.89 kg', reason: 'read 2.98 for 2.89; weighed again' }))
+    return correct(
+      ctx,
+      correctionInput.parse({
+        what: 'piece_weight',
+        id: piece!.id,
+        value: '2.89 kg',
+        reason: 'read 2.98 for 2.89; weighed again',
+      }),
+    )
   })
   scene.add(scene.at(-7, '12:00'), who.maker, ctx => turnLot(ctx, scene.code('shoulder 1')))
   scene.add(scene.at(-7, '12:04'), who.maker, async (ctx) => {

@@ -2,7 +2,11 @@ import { openStore, type Store } from '../db/store'
 import { theShop } from '../services/office/office'
 import { readSettings, type Settings } from './settings'
 
-interface AppState { store: Store, settings: Settings, ready: Promise<void> | null }
+interface AppState {
+  store: Store
+  settings: Settings
+  ready: Promise<void> | null
+}
 
 let state: AppState | null = null
 

@@ -6,15 +6,22 @@ import { refuse, replyAnswer, replyFailure, replyFaults, replyRefusal } from './
 import { LARGEST_DOOR_BYTES, readJson } from './read-json'
 import { isSameOrigin } from './origin'
 
-/** A message that is no record of the shop's: signing in and out, a PIN. Same origin and understood, like every other. */
-export const doorRoute = <S extends z.ZodType, T>(contract: S, act: (event: H3Event, input: z.output<S>) => Promise<Answer<T>>) =>
+/**
+ * A message that is no record of the shop's: signing in and out, a PIN. Same origin and understood, like every other.
+ */
+export const doorRoute = <S extends z.ZodType, T>(
+  contract: S,
+  act: (event: H3Event, input: z.output<S>) => Promise<Answer<T>>,
+) =>
   defineEventHandler(async (event) => {
     try {
       if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
       const body = await readJson(event, LARGEST_DOOR_BYTES)
       if (!body.ok) return replyRefusal(event, body)
       const input = contract.safeParse(body.value)
-      return input.success ? replyAnswer(event, await act(event, input.data)) : replyFaults(event, faultsOf(input.error))
+      return input.success
+        ? replyAnswer(event, await act(event, input.data))
+        : replyFaults(event, faultsOf(input.error))
     }
     catch (error) {
       return replyFailure(event, error)

@@ -3,25 +3,51 @@ import { pino } from 'pino'
 import type { H3Event } from 'h3'
 
 /** One JSON object a line, with time, on the standard output: newlines and control characters in it are escaped. */
-export const log = pino({ base: null, timestamp: pino.stdTimeFunctions.isoTime, formatters: { level: label => ({ level: label }) } })
+export const log = pino({
+  base: null,
+  timestamp: pino.stdTimeFunctions.isoTime,
+  formatters: { level: label => ({ level: label }) },
+})
 
-interface DatabaseError { name?: string, parent?: { code?: string, errno?: number, sqlState?: string } }
+interface DatabaseError {
+  name?: string
+  parent?: { code?: string; errno?: number; sqlState?: string }
+}
 
 /** Frames alone: the first lines of a stack repeat the message. */
-const framesOf = (error: unknown): string[] => (error instanceof Error ? error.stack ?? '' : '').split('\n').filter(line => /^\s+at /.test(line)).slice(0, 12).map(line => line.trim())
+const framesOf = (error: unknown): string[] =>
+  (error instanceof Error ? (error.stack ?? '') : '')
+    .split('\n')
+    .filter(line => /^\s+at /.test(line))
+    .slice(0, 12)
+    .map(line => line.trim())
 
-/** What may stand in a log: of a database's fault its code, because its message repeats the statement with every value. */
+/**
+ * What may stand in a log: of a database's fault its code, because its message repeats the statement with every value.
+ */
 export function tellable(error: unknown): object {
   const { name, parent } = error as DatabaseError
   if (parent) return { name, code: parent.code, errno: parent.errno, sqlState: parent.sqlState, at: framesOf(error) }
-  const { code, sqlState } = error as { code?: string, sqlState?: string }
-  return { name, ...(code ? { code } : {}), ...(sqlState ? { sqlState } : { message: error instanceof Error ? error.message : String(error) }), at: framesOf(error) }
+  const { code, sqlState } = error as { code?: string; sqlState?: string }
+  return {
+    name,
+    ...(code ? { code } : {}),
+    ...(sqlState ? { sqlState } : { message: error instanceof Error ? error.message : String(error) }),
+    at: framesOf(error),
+  }
 }
 
 /** A number for a request, the same in every line about it. */
-const requestId = (event: H3Event): string => String(event.context.requestId ??= randomUUID().slice(0, 8))
+const requestId = (event: H3Event): string => String((event.context.requestId ??= randomUUID().slice(0, 8)))
 
 export function logFailure(error: unknown, event?: H3Event): void {
-  const at = event ? { request: requestId(event), method: event.method, path: event.path.split('?')[0], user: event.context.userId as number | undefined } : {}
+  const at = event
+    ? {
+        request: requestId(event),
+        method: event.method,
+        path: event.path.split('?')[0],
+        user: event.context.userId as number | undefined,
+      }
+    : {}
   log.error({ ...at, error: tellable(error) }, 'failed')
 }

@@ -7,7 +7,10 @@ export const LARGEST_BODY_BYTES = 2_000_000
 export const LARGEST_DOOR_BYTES = 10_000
 const DEEPEST = 50
 
-/** True when lists and objects lie inside each other deeper than any message of ours. Looked at in the text: no reader is to go so deep. */
+/**
+ * True when lists and objects lie inside each other deeper than any message of ours. Looked at in the text: no reader
+ * is to go so deep.
+ */
 export function isDeep(text: string): boolean {
   let depth = 0
   let quoted = false
@@ -29,8 +32,11 @@ export function isDeep(text: string): boolean {
 
 /** The body as JSON, or the code of what is wrong with it. */
 export async function readJson(event: H3Event, mostBytes = LARGEST_BODY_BYTES): Promise<Answer<unknown>> {
-  const has = getRequestHeader(event, 'transfer-encoding') !== undefined || Number(getRequestHeader(event, 'content-length') ?? 0) > 0
-  if (has && !/^application\/json\b/i.test(getRequestHeader(event, 'content-type') ?? '')) return refuse('not_json_type')
+  const has
+    = getRequestHeader(event, 'transfer-encoding') !== undefined
+      || Number(getRequestHeader(event, 'content-length') ?? 0) > 0
+  if (has && !/^application\/json\b/i.test(getRequestHeader(event, 'content-type') ?? ''))
+    return refuse('not_json_type')
   const body = await readBody(event, mostBytes)
   if (body === null) return refuse('too_large', { bytes: mostBytes })
   const text = body.toString('utf8')

@@ -9,22 +9,32 @@ import { sendJson } from './compressed'
 import { refuse, replyAnswer, replyFailure, replyRefusal } from './reply'
 import { atDoor, readerOf } from './session'
 
-export interface ReadContext { event: H3Event, tables: Tables, person: SignedIn, at: OpenSession, nowMs: number }
+export interface ReadContext {
+  event: H3Event
+  tables: Tables
+  person: SignedIn
+  at: OpenSession
+  nowMs: number
+}
 
 /** A page of the shop's records for anyone who is signed in, or for the roles named. */
-export const readRoute = <T>(read: (ctx: ReadContext) => Promise<T | Answer<T>>, roles?: readonly Role[]) => defineEventHandler(async (event) => {
-  try {
-    const at = await atDoor(event)
-    if (!at) return replyRefusal(event, refuse('not_signed_in'))
-    const person = readerOf(at)
-    if (roles && !roles.includes(person.role)) return replyRefusal(event, refuse('not_your_role', { role: person.role }))
-    const found = await read({ event, tables: appState().store.tables, person, at, nowMs: Date.now() })
-    if (typeof found === 'object' && found !== null && 'ok' in found) return found.ok ? await sendJson(event, found.value) : replyAnswer(event, found)
-    // A file, a table or a stream goes out as it is.
-    const asItIs = found === undefined || typeof found === 'string' || found instanceof Uint8Array || found instanceof Readable
-    return asItIs ? found : await sendJson(event, found)
-  }
-  catch (error) {
-    return replyFailure(event, error)
-  }
-})
+export const readRoute = <T>(read: (ctx: ReadContext) => Promise<T | Answer<T>>, roles?: readonly Role[]) =>
+  defineEventHandler(async (event) => {
+    try {
+      const at = await atDoor(event)
+      if (!at) return replyRefusal(event, refuse('not_signed_in'))
+      const person = readerOf(at)
+      if (roles && !roles.includes(person.role))
+        return replyRefusal(event, refuse('not_your_role', { role: person.role }))
+      const found = await read({ event, tables: appState().store.tables, person, at, nowMs: Date.now() })
+      if (typeof found === 'object' && found !== null && 'ok' in found)
+        return found.ok ? await sendJson(event, found.value) : replyAnswer(event, found)
+      // A file, a table or a stream goes out as it is.
+      const asItIs
+        = found === undefined || typeof found === 'string' || found instanceof Uint8Array || found instanceof Readable
+      return asItIs ? found : await sendJson(event, found)
+    }
+    catch (error) {
+      return replyFailure(event, error)
+    }
+  })

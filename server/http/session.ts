@@ -19,13 +19,18 @@ function cookieName(what: 'session' | 'device'): string {
 export const cookieOf = (event: H3Event) => {
   const { settings } = appState()
   return useSession<{ token?: string }>(event, {
-    password: settings.sessionSecret, name: cookieName('session'), maxAge: SHARED_MS / MS_PER_SECOND,
+    password: settings.sessionSecret,
+    name: cookieName('session'),
+    maxAge: SHARED_MS / MS_PER_SECOND,
     cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: settings.secureCookies },
   })
 }
 
-/** Seals that were opened and found ours, with what was in them: opening one costs as much as several questions to the database. */
-const opened = new Map<string, { token: string, untilMs: number }>()
+/**
+ * Seals that were opened and found ours, with what was in them: opening one costs as much as several questions to the
+ * database.
+ */
+const opened = new Map<string, { token: string; untilMs: number }>()
 const MOST_OPENED = 500
 
 /** The token in the cookie; undefined when there is none or it is not ours. */
@@ -51,8 +56,10 @@ export async function atDoor(event: H3Event): Promise<OpenSession | null> {
 }
 
 /** Who reads: on a shared tablet nobody reads as more than a maker, whoever opened it. */
-export const readerOf = ({ session, user }: OpenSession): SignedIn =>
-  ({ ...signedIn(user), ...(session.shared && user.role === 'owner' ? { role: 'maker' as const } : {}) })
+export const readerOf = ({ session, user }: OpenSession): SignedIn => ({
+  ...signedIn(user),
+  ...(session.shared && user.role === 'owner' ? { role: 'maker' as const } : {}),
+})
 
 export const WRITERS: readonly Role[] = ['owner', 'maker']
 
@@ -64,6 +71,12 @@ export function markDevice(event: H3Event): string {
   const known = deviceToken(event)
   if (known !== undefined) return known
   const token = randomBytes(32).toString('base64url')
-  setCookie(event, cookieName('device'), token, { httpOnly: true, sameSite: 'lax', path: '/', secure: appState().settings.secureCookies, maxAge: DEVICE_DAYS * MS_PER_DAY / MS_PER_SECOND })
+  setCookie(event, cookieName('device'), token, {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    secure: appState().settings.secureCookies,
+    maxAge: (DEVICE_DAYS * MS_PER_DAY) / MS_PER_SECOND,
+  })
   return token
 }

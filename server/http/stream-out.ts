@@ -9,9 +9,9 @@ const LONGEST_MS = 60 * MS_PER_MINUTE
 const LOOK_EVERY_MS = 5 * MS_PER_SECOND
 
 /**
- * Sends text as it is made. When making it fails halfway the line is cut, so that half a file does not pass for a whole one. When the
- * reader goes away, stalls or takes too long, the making ends and lets go of its database line. The first part is made before this
- * returns, so that what fails at once is still answered in words.
+ * Sends text as it is made. When making it fails halfway the line is cut, so that half a file does not pass for a whole
+ * one. When the reader goes away, stalls or takes too long, the making ends and lets go of its database line. The first
+ * part is made before this returns, so that what fails at once is still answered in words.
  */
 export async function streamOut(event: H3Event, parts: AsyncGenerator<string>): Promise<Readable> {
   const first = await parts.next()

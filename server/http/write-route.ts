@@ -33,42 +33,48 @@ export interface WriteRoute<S extends z.ZodType, T> {
 }
 
 /** Who signs this record: on a shared tablet whoever gave a PIN, as a maker at most. */
-export function signerOf(at: OpenSession, route: { roles?: readonly Role[], ownSignIn?: boolean }): Answer<SignedIn> {
+export function signerOf(at: OpenSession, route: { roles?: readonly Role[]; ownSignIn?: boolean }): Answer<SignedIn> {
   if (!at.session.shared) return { ok: true, value: signedIn(at.user) }
   if (route.ownSignIn || (route.roles && !route.roles.includes('maker'))) return refuse('own_sign_in_needed')
   return at.signer ? { ok: true, value: { ...signedIn(at.signer), role: 'maker' } } : refuse('pin_needed')
 }
 
 /** The one way a record gets in: same origin, signed in, allowed, understood, then stored once under its key. */
-export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) => defineEventHandler(async (event) => {
-  try {
-    if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
-    const at = await atDoor(event)
-    if (!at) return replyRefusal(event, refuse('not_signed_in'))
-    const signer = signerOf(at, route)
-    if (!signer.ok) return replyRefusal(event, signer)
-    const { id, role, name } = signer.value
-    if (!(route.roles ?? WRITERS).includes(role)) return replyRefusal(event, refuse('not_your_role', { role }))
-    const key = clientKey().safeParse(getRequestHeader(event, 'idempotency-key'))
-    if (!key.success) return replyRefusal(event, refuse('key_missing'))
-    const body = await readJson(event)
-    if (!body.ok) return replyRefusal(event, body)
-    const input = route.contract.safeParse(body.value)
-    if (!input.success) return replyFaults(event, faultsOf(input.error))
-    const asksAgain = typeof route.confirmed === 'function' ? route.confirmed(input.data) : route.confirmed
-    if (asksAgain && !isConfirmed(at.session, Date.now())) return replyRefusal(event, refuse('password_again'))
-    const allowed = await route.before?.(input.data, at, Date.now())
-    if (allowed && !allowed.ok) return replyRefusal(event, allowed)
-    const { store, settings } = appState()
-    const requestHash = keyedDigest(settings.sessionSecret, `${event.path}\n${JSON.stringify(body.value)}`)
-    const [nowMs, zone] = [Date.now(), await shopZone()]
-    const clockRight = getRequestHeader(event, CLOCK_SEEN) === localDay(nowMs, zone)
-    const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone, clockRight }
-    const answer = await writeOnce(store, { clientKey: key.data, requestHash, shownOnce: route.shownOnce }, writer, ctx => route.write(ctx, input.data, event, at))
-    if (answer.ok && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
-    return replyAnswer(event, answer)
-  }
-  catch (error) {
-    return replyFailure(event, error)
-  }
-})
+export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) =>
+  defineEventHandler(async (event) => {
+    try {
+      if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
+      const at = await atDoor(event)
+      if (!at) return replyRefusal(event, refuse('not_signed_in'))
+      const signer = signerOf(at, route)
+      if (!signer.ok) return replyRefusal(event, signer)
+      const { id, role, name } = signer.value
+      if (!(route.roles ?? WRITERS).includes(role)) return replyRefusal(event, refuse('not_your_role', { role }))
+      const key = clientKey().safeParse(getRequestHeader(event, 'idempotency-key'))
+      if (!key.success) return replyRefusal(event, refuse('key_missing'))
+      const body = await readJson(event)
+      if (!body.ok) return replyRefusal(event, body)
+      const input = route.contract.safeParse(body.value)
+      if (!input.success) return replyFaults(event, faultsOf(input.error))
+      const asksAgain = typeof route.confirmed === 'function' ? route.confirmed(input.data) : route.confirmed
+      if (asksAgain && !isConfirmed(at.session, Date.now())) return replyRefusal(event, refuse('password_again'))
+      const allowed = await route.before?.(input.data, at, Date.now())
+      if (allowed && !allowed.ok) return replyRefusal(event, allowed)
+      const { store, settings } = appState()
+      const requestHash = keyedDigest(settings.sessionSecret, `${event.path}\n${JSON.stringify(body.value)}`)
+      const [nowMs, zone] = [Date.now(), await shopZone()]
+      const clockRight = getRequestHeader(event, CLOCK_SEEN) === localDay(nowMs, zone)
+      const writer = { actor: { id, role, name }, station: at.session.station, nowMs, zone, clockRight }
+      const answer = await writeOnce(
+        store,
+        { clientKey: key.data, requestHash, shownOnce: route.shownOnce },
+        writer,
+        ctx => route.write(ctx, input.data, event, at),
+      )
+      if (answer.ok && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
+      return replyAnswer(event, answer)
+    }
+    catch (error) {
+      return replyFailure(event, error)
+    }
+  })

@@ -10,15 +10,26 @@ const HSTS = 'max-age=31536000; includeSubDomains'
 
 /** What a page may run: our own files, and the one start script that stands in it, by its hash. */
 export function policyFor(html: string): string {
-  const hashes = [...html.matchAll(INLINE)].filter(([, attributes]) => isRun(attributes!)).map(([, , script]) => `'sha256-${hash('sha256', script!, 'base64')}'`)
+  const hashes = [...html.matchAll(INLINE)]
+    .filter(([, attributes]) => isRun(attributes!))
+    .map(([, , script]) => `'sha256-${hash('sha256', script!, 'base64')}'`)
   return [
-    'default-src \'self\'', 'img-src \'self\' data: blob:', 'font-src \'self\' data:', 'style-src \'self\' \'unsafe-inline\'', ['script-src \'self\'', ...new Set(hashes)].join(' '),
-    'worker-src \'self\' blob:', 'connect-src \'self\'', 'object-src \'none\'', 'frame-ancestors \'none\'', 'base-uri \'none\'', 'form-action \'self\'',
+    'default-src \'self\'',
+    'img-src \'self\' data: blob:',
+    'font-src \'self\' data:',
+    'style-src \'self\' \'unsafe-inline\'',
+    ['script-src \'self\'', ...new Set(hashes)].join(' '),
+    'worker-src \'self\' blob:',
+    'connect-src \'self\'',
+    'object-src \'none\'',
+    'frame-ancestors \'none\'',
+    'base-uri \'none\'',
+    'form-action \'self\'',
   ].join('; ')
 }
 
 /** Pages are the same text for everyone: looked at once. */
-let known: { html: string, policy: string } | null = null
+let known: { html: string; policy: string } | null = null
 
 export default (nitro: NitroApp) => {
   nitro.hooks.hook('request', (event) => {

@@ -3,7 +3,10 @@ import { loadDemo } from '../demo/load-demo'
 import { missingMigrations } from '../db/migrate'
 import { appState } from '../http/app-state'
 
-/** Before the first answer: the schema is looked at, and the demo shop loaded when asked for. Its times are printed for the start command. */
+/**
+ * Before the first answer: the schema is looked at, and the demo shop loaded when asked for. Its times are printed for
+ * the start command.
+ */
 async function open(): Promise<void> {
   const { store, settings } = appState()
   const timed = async (what: string, work: () => Promise<string>) => {
@@ -12,7 +15,8 @@ async function open(): Promise<void> {
     console.log(`${what}: ${outcome} (${((performance.now() - startedMs) / 1000).toFixed(1)} s)`)
   }
   const missing = await missingMigrations(store.sequelize)
-  if (missing.length) throw new Error(`the schema lacks ${missing.join(', ')}: start with "npm start", which brings it up to date`)
+  if (missing.length)
+    throw new Error(`the schema lacks ${missing.join(', ')}: start with "npm start", which brings it up to date`)
   if (settings.demo) await timed('demo shop', () => loadDemo(store, Date.now()))
 }
 

@@ -6,7 +6,7 @@ import type { Tables } from '../db/store'
 
 /** Who writes, where, when, and where the shop's clock hangs. The clock is an argument: services read none. */
 export interface Writer {
-  actor: { id: number, role: Role, name: string }
+  actor: { id: number; role: Role; name: string }
   /** The device it is written on, as the shop calls it. */
   station: string
   nowMs: number
@@ -39,9 +39,18 @@ export interface Refusal extends Failure {
   status?: 404 | 409 | 422
 }
 
-export type Answer<T> = { ok: true, value: T } | Refusal
+export type Answer<T> = { ok: true; value: T } | Refusal
 
-export const refuse = (code: string, params?: Failure['params'], path?: FieldFault['path']): Refusal =>
-  ({ ok: false, code, ...(params ? { params } : {}), ...(path ? { path } : {}) })
+export const refuse = (code: string, params?: Failure['params'], path?: FieldFault['path']): Refusal => ({
+  ok: false,
+  code,
+  ...(params ? { params } : {}),
+  ...(path ? { path } : {}),
+})
 
-export const notFound = (code: string, params?: Failure['params']): Refusal => ({ ok: false, code, status: 404, ...(params ? { params } : {}) })
+export const notFound = (code: string, params?: Failure['params']): Refusal => ({
+  ok: false,
+  code,
+  status: 404,
+  ...(params ? { params } : {}),
+})

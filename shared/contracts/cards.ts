@@ -3,7 +3,15 @@ import { anyJson, code, text } from './fields'
 
 const LONGEST_DRAFT = 60_000
 /** The Bench as it was laid out, as typed. The page that wrote it reads it; the server keeps it whole. */
-export const cardDraft = z.record(text(), anyJson()).refine(draft => JSON.stringify(draft).length <= LONGEST_DRAFT, { error: 'draft_too_long' })
+export const cardDraft = z
+  .record(text(), anyJson())
+  .refine(draft => JSON.stringify(draft).length <= LONGEST_DRAFT, { error: 'draft_too_long' })
 export type CardDraft = z.output<typeof cardDraft>
 export const cardInput = z.strictObject({ draft: cardDraft, code: code().nullable().default(null) })
-export interface CardView { code: string, draft: CardDraft, atMs: number, by: string, lot: string | null }
+export interface CardView {
+  code: string
+  draft: CardDraft
+  atMs: number
+  by: string
+  lot: string | null
+}

@@ -6,18 +6,47 @@ import type { FridgeView, LotSummary, ShopView } from './lots'
 
 export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 
-export interface RunSummary { code: string, smoker: string, startedAtMs: number, pulledAtMs: number | null, lastReadingMs: number | null, lastCoreC: number | null, cooled: boolean, lots: string[] }
+export interface RunSummary {
+  code: string
+  smoker: string
+  startedAtMs: number
+  pulledAtMs: number | null
+  lastReadingMs: number | null
+  lastCoreC: number | null
+  cooled: boolean
+  lots: string[]
+}
 
-export interface FloorView { shop: ShopView, lots: LotSummary[], fridges: FridgeView[], runs: RunSummary[], instruments: InstrumentBrief[], store: StoreConcern, first: FirstThings, freeBytes: number | null, nowMs: number }
+export interface FloorView {
+  shop: ShopView
+  lots: LotSummary[]
+  fridges: FridgeView[]
+  runs: RunSummary[]
+  instruments: InstrumentBrief[]
+  store: StoreConcern
+  first: FirstThings
+  freeBytes: number | null
+  nowMs: number
+}
 /** What a new shop has had of its first lot: gone from Today once one was packed. */
-export interface FirstThings { salt: boolean, meat: boolean, packed: boolean, lot: boolean }
+export interface FirstThings {
+  salt: boolean
+  meat: boolean
+  packed: boolean
+  lot: boolean
+}
 /** What in the Store and the book waits for someone. */
 export interface StoreConcern {
-  heldMeat: { code: string, reason: HoldReason }[]
+  heldMeat: { code: string; reason: HoldReason }[]
   /** Curing salt that was to be counted by now. */
-  countsDue: { code: string, name: string }[]
+  countsDue: { code: string; name: string }[]
   /** How far the computer's clock lies behind the last record; null when it does not. */
   clockBehindMs: number | null
 }
 /** An instrument as the floor chooses it, and when it is to be checked. */
-export interface InstrumentBrief extends InstrumentMark { kind: InstrumentKind, purpose: 'meat' | 'mix' | null, dueMs: number | null, offsetC: number }
+export interface InstrumentBrief extends InstrumentMark {
+  kind: InstrumentKind
+  purpose: 'meat' | 'mix' | null
+  dueMs: number | null
+  offsetC: number
+}

@@ -1,5 +1,16 @@
 import { z } from 'zod'
-import { code, DELIVERY_RANGE, INGREDIENT_RANGE, name, PACK_RANGE, PIECE_RANGE, reason, temperature, text, weight } from './fields'
+import {
+  code,
+  DELIVERY_RANGE,
+  INGREDIENT_RANGE,
+  name,
+  PACK_RANGE,
+  PIECE_RANGE,
+  reason,
+  temperature,
+  text,
+  weight,
+} from './fields'
 
 const id = () => z.number().int().positive()
 const why = { reason: reason() }

@@ -4,9 +4,62 @@ import type { Finding } from '#core/book/findings'
 
 /** Kinds of record in the book. */
 export const EVENT_KINDS = [
-  'shop_opened', 'person_added', 'person_changed', 'password_reset', 'password_changed', 'pin_chosen', 'device_ended', 'rules_confirmed', 'scale_added', 'instrument_added', 'instrument_changed', 'instrument_checked', 'fridge_added', 'fridge_changed', 'meat_received', 'delivery_received', 'meat_cut', 'ingredient_received', 'ingredient_opened', 'stock_moved', 'stock_counted', 'party_added', 'party_changed', 'lot_rubbed', 'turned', 'turn_voided', 'drained', 'cure_ended',
-  'fridge_read', 'run_started', 'run_read', 'run_pulled', 'sliced', 'sent', 'second_applied', 'weighed_after', 'lab_result', 'mix_made', 'recipe_written', 'recipe_retired', 'recipes_imported', 'card_laid', 'rules_chosen', 'rules_written',
-  'corrected', 'voided', 'held', 'disposed', 'rows_sealed', 'password_rehashed', 'recovery_code_used', 'second_factor_set', 'second_factor_dropped', 'name_closed', 'shop_exported', 'own_device_ended',
+  'shop_opened',
+  'person_added',
+  'person_changed',
+  'password_reset',
+  'password_changed',
+  'pin_chosen',
+  'device_ended',
+  'rules_confirmed',
+  'scale_added',
+  'instrument_added',
+  'instrument_changed',
+  'instrument_checked',
+  'fridge_added',
+  'fridge_changed',
+  'meat_received',
+  'delivery_received',
+  'meat_cut',
+  'ingredient_received',
+  'ingredient_opened',
+  'stock_moved',
+  'stock_counted',
+  'party_added',
+  'party_changed',
+  'lot_rubbed',
+  'turned',
+  'turn_voided',
+  'drained',
+  'cure_ended',
+  'fridge_read',
+  'run_started',
+  'run_read',
+  'run_pulled',
+  'sliced',
+  'sent',
+  'second_applied',
+  'weighed_after',
+  'lab_result',
+  'mix_made',
+  'recipe_written',
+  'recipe_retired',
+  'recipes_imported',
+  'card_laid',
+  'rules_chosen',
+  'rules_written',
+  'corrected',
+  'voided',
+  'held',
+  'disposed',
+  'rows_sealed',
+  'password_rehashed',
+  'recovery_code_used',
+  'second_factor_set',
+  'second_factor_dropped',
+  'name_closed',
+  'shop_exported',
+  'own_device_ended',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 
@@ -35,7 +88,7 @@ export interface EventView {
   /** The record that this one voids. */
   voidsId: number | null
   /** The record that voids this one. */
-  voided: { id: number, who: string, atMs: number, reason: string | null } | null
+  voided: { id: number; who: string; atMs: number; reason: string | null } | null
   /** How far the computer's clock lay behind the record before; null when it did not. */
   clockBehindMs: number | null
   /** Instruments it was read on that were not in order then. */
@@ -48,7 +101,7 @@ export interface BookCheckView {
   records: number
   /** Rows of the shop held against the book; 0 when it seals none yet. */
   rows: number
-  end: { id: number, hash: string }
+  end: { id: number; hash: string }
   broken: Finding | null
   /** The first of them; `found` counts all. */
   findings: Finding[]

@@ -19,15 +19,18 @@ export const OFFCUT_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
 export const THICKNESS_RANGE_MM = { min: 5, max: 200 }
 
 /**
- * Any text. Half of a surrogate pair, as a cut emoji leaves it, is refused: no database gives it back as it came, and the book's
- * hash covers what came. Source: the Unicode Standard, 3.9, D84.
+ * Any text. Half of a surrogate pair, as a cut emoji leaves it, is refused: no database gives it back as it came, and
+ * the book's hash covers what came. Source: the Unicode Standard, 3.9, D84.
  */
 export const text = () => z.string().refine(value => value.isWellFormed(), { error: 'ill_formed_text' })
 /** Data of any shape, every text in it whole. */
 export const anyJson = () => z.json().refine(value => isWhole(value), { error: 'ill_formed_text' })
-const isWhole = (value: unknown): boolean => typeof value === 'string'
-  ? value.isWellFormed()
-  : typeof value !== 'object' || value === null || Object.entries(value).every(([key, inside]) => key.isWellFormed() && isWhole(inside))
+const isWhole = (value: unknown): boolean =>
+  typeof value === 'string'
+    ? value.isWellFormed()
+    : typeof value !== 'object'
+      || value === null
+      || Object.entries(value).every(([key, inside]) => key.isWellFormed() && isWhole(inside))
 
 /** Puts a core failure where Zod keeps its own, its code and figures with it. */
 function refuse(ctx: z.RefinementCtx, failure: Failure): never {
@@ -35,56 +38,73 @@ function refuse(ctx: z.RefinementCtx, failure: Failure): never {
   return z.NEVER
 }
 
-const parsed = <T>(parse: (typed: string) => Result<T>) =>
-  (typed: string, ctx: z.RefinementCtx): T => {
-    const found = parse(typed)
-    return found.ok ? found.value : refuse(ctx, found)
-  }
+const parsed
+  = <T>(parse: (typed: string) => Result<T>) =>
+    (typed: string, ctx: z.RefinementCtx): T => {
+      const found = parse(typed)
+      return found.ok ? found.value : refuse(ctx, found)
+    }
 
 const typedText = () => text().max(LONGEST_TYPED)
 
-export interface TypedWeight extends WeightEntry { typed: string }
+export interface TypedWeight extends WeightEntry {
+  typed: string
+}
 /** A weight as typed; comes out with what was typed and what it means. */
-export const weight = (range: WeightRange) => typedText().transform((typed, ctx): TypedWeight => ({
-  typed: typed.trim(), ...parsed(text => parseWeight(text, range))(typed, ctx),
-}))
-
-/** What is there when it is counted: a weight, or 0 for an empty jar. */
-export const stockWeight = (maxG: number) => typedText().transform((typed, ctx): TypedWeight => /^0+([.,]0+)?\s*(g|kg|oz|lb)?$/i.test(typed.trim())
-  ? { typed: typed.trim(), netG: 0, grossG: 0, tareG: 0, readings: 1 }
-  : { typed: typed.trim(), ...parsed(text => parseWeight(text, { minG: 0.01, maxG }))(typed, ctx) })
-
-export interface TypedTemperature { typed: string, tempC: number }
-/** A temperature as typed, with the unit a bare number has for this person. */
-export const temperature = () => z.strictObject({ typed: typedText(), unit: z.enum(['C', 'F']) })
-  .transform(({ typed, unit }, ctx): TypedTemperature => ({
-    // A bare number is kept with its unit, or the record could not be read back.
-    typed: /[cf]\s*$/i.test(typed) ? typed.trim() : `${typed.trim()} °${unit}`,
-    tempC: parsed(text => parseTemperature(text, unit))(typed, ctx),
+export const weight = (range: WeightRange) =>
+  typedText().transform((typed, ctx): TypedWeight => ({
+    typed: typed.trim(),
+    ...parsed(text => parseWeight(text, range))(typed, ctx),
   }))
 
+/** What is there when it is counted: a weight, or 0 for an empty jar. */
+export const stockWeight = (maxG: number) =>
+  typedText().transform((typed, ctx): TypedWeight =>
+    /^0+([.,]0+)?\s*(g|kg|oz|lb)?$/i.test(typed.trim())
+      ? { typed: typed.trim(), netG: 0, grossG: 0, tareG: 0, readings: 1 }
+      : { typed: typed.trim(), ...parsed(text => parseWeight(text, { minG: 0.01, maxG }))(typed, ctx) },
+  )
+
+export interface TypedTemperature {
+  typed: string
+  tempC: number
+}
+/** A temperature as typed, with the unit a bare number has for this person. */
+export const temperature = () =>
+  z
+    .strictObject({ typed: typedText(), unit: z.enum(['C', 'F']) })
+    .transform(({ typed, unit }, ctx): TypedTemperature => ({
+      // A bare number is kept with its unit, or the record could not be read back.
+      typed: /[cf]\s*$/i.test(typed) ? typed.trim() : `${typed.trim()} °${unit}`,
+      tempC: parsed(text => parseTemperature(text, unit))(typed, ctx),
+    }))
+
 /** A per cent as typed; comes out as a mass fraction, 0 to 1. */
-export const percent = (min: number, max: number) => typedText()
-  .transform(parsed(text => parsePercent(text, { min, max })))
+export const percent = (min: number, max: number) =>
+  typedText().transform(parsed(text => parsePercent(text, { min, max })))
 
 /** An agent's share as its label says it: per cent, or the share itself; comes out as a mass fraction. */
-export const agentShare = (min: number, max: number) => typedText()
-  .transform(parsed(text => parseAgentShare(text, { min, max })))
+export const agentShare = (min: number, max: number) =>
+  typedText().transform(parsed(text => parseAgentShare(text, { min, max })))
 
 const ROUNDING = 1e-9
 /** True when shares of one thing come to no more than the whole of it; sums of decimals may miss it by a hair. */
-export const withinWhole = (...shares: number[]): boolean => shares.reduce((sum, share) => sum + share, 0) <= 1 + ROUNDING
+export const withinWhole = (...shares: number[]): boolean =>
+  shares.reduce((sum, share) => sum + share, 0) <= 1 + ROUNDING
 
 /** A plain decimal as typed, inside a range. */
-export const decimal = (min: number, max: number) => typedText().transform((typed, ctx) => {
-  const value = parsed(parseDecimal)(typed, ctx)
-  if (typeof value === 'number' && (value < min || value > max)) refuse(ctx, { ok: false, code: 'number_range', params: { min, max } })
-  return value
-})
+export const decimal = (min: number, max: number) =>
+  typedText().transform((typed, ctx) => {
+    const value = parsed(parseDecimal)(typed, ctx)
+    if (typeof value === 'number' && (value < min || value > max))
+      refuse(ctx, { ok: false, code: 'number_range', params: { min, max } })
+    return value
+  })
 
 // Control characters have no place in a name; everything else, markup included, is kept as text and shown as text.
 const CLEAN = /^[^\p{Cc}]*$/u
-export const name = (max = LONGEST_NAME) => text().trim().min(1, { error: 'empty' }).max(max).regex(CLEAN, { error: 'control_characters' })
+export const name = (max = LONGEST_NAME) =>
+  text().trim().min(1, { error: 'empty' }).max(max).regex(CLEAN, { error: 'control_characters' })
 export const note = () => text().trim().max(LONGEST_NOTE).nullable()
 export const reason = () => text().trim().min(3, { error: 'reason_missing' }).max(LONGEST_NOTE)
 export const isoDate = () => z.iso.date({ error: 'not_a_date' })

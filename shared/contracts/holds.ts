@@ -2,8 +2,28 @@ import { z } from 'zod'
 import { reason } from './fields'
 
 export const HOLD_REASONS = [
-  'below_floor', 'floor_not_shown', 'above_limit', 'limit_not_shown', 'fridge_warm', 'come_up_late', 'come_up_not_shown', 'cooling_late', 'cooling_not_shown', 'lukewarm_long', 'cold_smoke_long', 'cold_then_hot', 'salt_outside', 'target_not_reached', 'over_green_weight',
-  'arrival_warm', 'arrival_poor', 'wrong_agent', 'unknown_agent', 'outside_house', 'residual_high', 'by_hand',
+  'below_floor',
+  'floor_not_shown',
+  'above_limit',
+  'limit_not_shown',
+  'fridge_warm',
+  'come_up_late',
+  'come_up_not_shown',
+  'cooling_late',
+  'cooling_not_shown',
+  'lukewarm_long',
+  'cold_smoke_long',
+  'cold_then_hot',
+  'salt_outside',
+  'target_not_reached',
+  'over_green_weight',
+  'arrival_warm',
+  'arrival_poor',
+  'wrong_agent',
+  'unknown_agent',
+  'outside_house',
+  'residual_high',
+  'by_hand',
 ] as const
 export type HoldReason = (typeof HOLD_REASONS)[number]
 export const DISPOSITIONS = ['release', 'rework', 'destroy'] as const
@@ -13,4 +33,13 @@ export const dispositionInput = z.strictObject({ disposition: z.enum(DISPOSITION
 /** Anyone who records may hold a lot; only the owner lets it go. */
 export const holdInput = z.strictObject({ text: reason() })
 
-export interface HoldView { id: number, reason: HoldReason, note: string | null, placedAtMs: number, disposition: string | null, text: string | null, by: string | null, disposedAtMs: number | null }
+export interface HoldView {
+  id: number
+  reason: HoldReason
+  note: string | null
+  placedAtMs: number
+  disposition: string | null
+  text: string | null
+  by: string | null
+  disposedAtMs: number | null
+}

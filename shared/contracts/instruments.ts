@@ -10,17 +10,30 @@ export type CheckMethod = (typeof CHECK_METHODS)[number]
 
 const everyDays = () => z.number().int().min(1).max(730)
 /** A step on a thermometer's display: in °F it is five ninths of that in °C. */
-const step = () => z.strictObject({ typed: decimal(0.01, 10), unit: z.enum(['C', 'F']) })
-  .transform(({ typed, unit }) => unit === 'F' ? fahrenheitToCelsius(typed) - fahrenheitToCelsius(0) : typed)
+const step = () =>
+  z
+    .strictObject({ typed: decimal(0.01, 10), unit: z.enum(['C', 'F']) })
+    .transform(({ typed, unit }) => (unit === 'F' ? fahrenheitToCelsius(typed) - fahrenheitToCelsius(0) : typed))
 
 export const instrumentInput = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('scale'), name: name(), purpose: z.enum(['meat', 'mix']), readabilityG: decimal(0.001, 1000), everyDays: everyDays() }),
+  z.strictObject({
+    kind: z.literal('scale'),
+    name: name(),
+    purpose: z.enum(['meat', 'mix']),
+    readabilityG: decimal(0.001, 1000),
+    everyDays: everyDays(),
+  }),
   z.strictObject({ kind: z.literal('thermometer'), name: name(), readability: step(), everyDays: everyDays() }),
 ])
 export const instrumentChangeInput = z.strictObject({ name: name(), everyDays: everyDays(), inUse: z.boolean() })
 
 export const checkInput = z.discriminatedUnion('method', [
-  z.strictObject({ method: z.literal('check_weight'), reference: weight(INGREDIENT_RANGE), read: weight(INGREDIENT_RANGE), note: note() }),
+  z.strictObject({
+    method: z.literal('check_weight'),
+    reference: weight(INGREDIENT_RANGE),
+    read: weight(INGREDIENT_RANGE),
+    note: note(),
+  }),
   z.strictObject({ method: z.literal('ice_point'), read: temperature(), note: note() }),
   z.strictObject({ method: z.literal('reference'), reference: temperature(), read: temperature(), note: note() }),
 ])
@@ -30,10 +43,35 @@ export const fridgeInput = z.strictObject({ name: name(), thermometerId: z.numbe
 /** Which instrument took a reading; null when nobody said. */
 export const instrumentId = () => z.number().int().positive().nullable().default(null)
 
-export interface CheckView { id: number, method: CheckMethod, reference: number, read: number, typed: string, error: number, passed: boolean, offsetC: number, atMs: number, by: string, note: string | null }
+export interface CheckView {
+  id: number
+  method: CheckMethod
+  reference: number
+  read: number
+  typed: string
+  error: number
+  passed: boolean
+  offsetC: number
+  atMs: number
+  by: string
+  note: string | null
+}
 export interface InstrumentView {
-  id: number, kind: InstrumentKind, name: string, purpose: 'meat' | 'mix' | null, readability: number, offsetC: number, everyDays: number, inUse: boolean
-  state: InstrumentState, dueMs: number | null, checks: CheckView[]
+  id: number
+  kind: InstrumentKind
+  name: string
+  purpose: 'meat' | 'mix' | null
+  readability: number
+  offsetC: number
+  everyDays: number
+  inUse: boolean
+  state: InstrumentState
+  dueMs: number | null
+  checks: CheckView[]
 }
 /** How the instrument stood when it took a reading. */
-export interface InstrumentMark { id: number, name: string, state: InstrumentState }
+export interface InstrumentMark {
+  id: number
+  name: string
+  state: InstrumentState
+}

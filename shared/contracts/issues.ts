@@ -1,13 +1,23 @@
 import type { z } from 'zod'
 import type { Failure } from '#core/result'
 
-export interface FieldFault { path: (string | number)[], code: string, params?: Failure['params'] }
+export interface FieldFault {
+  path: (string | number)[]
+  code: string
+  params?: Failure['params']
+}
 
 type Issue = z.core.$ZodIssue
 
 const CODE_OF_ISSUE: Record<string, string> = {
-  invalid_type: 'missing', too_small: 'too_small', too_big: 'too_long', invalid_value: 'not_in_list', invalid_format: 'not_in_form',
-  unrecognized_keys: 'unknown_field', invalid_union: 'not_in_list', not_multiple_of: 'not_in_form',
+  invalid_type: 'missing',
+  too_small: 'too_small',
+  too_big: 'too_long',
+  invalid_value: 'not_in_list',
+  invalid_format: 'not_in_form',
+  unrecognized_keys: 'unknown_field',
+  invalid_union: 'not_in_list',
+  not_multiple_of: 'not_in_form',
 }
 
 /** Contract faults as data, one code a field: the same on both sides of the wire. */

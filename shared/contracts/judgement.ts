@@ -26,13 +26,13 @@ export interface Judgement {
   /** Rows that only a laboratory result meets. */
   residual: RuleRow[]
   /** Nitrate as NaNO3, when the agent holds any. */
-  nitrate?: { ppm: number, maxPpm: number } | null
+  nitrate?: { ppm: number; maxPpm: number } | null
   floorPpm: number
   floorSource: string
   jurisdiction: string
   ruleTextDate: string
   /** Who confirmed the rule set against the authority's text, and when; null is "not confirmed by this shop". */
-  confirmed: { by: string, on: string, reference: string } | null
+  confirmed: { by: string; on: string; reference: string } | null
   advice: Advice
   arithmetic: string
 }

@@ -21,44 +21,125 @@ import type { IngredientView, MeatView } from './store'
 
 export const emptyInput = z.strictObject({})
 
-export interface ScaleView { id: number, name: string, purpose: 'meat' | 'mix', readabilityG: number, state: InstrumentState }
+export interface ScaleView {
+  id: number
+  name: string
+  purpose: 'meat' | 'mix'
+  readabilityG: number
+  state: InstrumentState
+}
 export interface ShopView {
-  name: string, zone: string, houseTargetPpm: number, house: HouseLimits, ruleSetId: string, turnEveryDays: number, turnBy: string
+  name: string
+  zone: string
+  houseTargetPpm: number
+  house: HouseLimits
+  ruleSetId: string
+  turnEveryDays: number
+  turnBy: string
   confirmed: Judgement['confirmed']
   /** The authority wants a laboratory result for every lot, and why. */
   labAlways: string | null
 }
-export interface FridgeView { id: number, name: string, thermometerId: number | null, readings: FridgeReadingView[] }
+export interface FridgeView {
+  id: number
+  name: string
+  thermometerId: number | null
+  readings: FridgeReadingView[]
+}
 /** `tempC` is what was read less `offsetC`, the thermometer's. */
-export interface FridgeReadingView { id: number, atMs: number, tempC: number, offsetC: number, instrument: InstrumentMark | null }
-export interface BenchView { shop: ShopView, rules: RuleSet, meat: MeatView[], ingredients: IngredientView[], scales: ScaleView[], fridges: { id: number, name: string }[], recipes: RecipeView[], cards: { code: string, atMs: number }[], today: string }
+export interface FridgeReadingView {
+  id: number
+  atMs: number
+  tempC: number
+  offsetC: number
+  instrument: InstrumentMark | null
+}
+export interface BenchView {
+  shop: ShopView
+  rules: RuleSet
+  meat: MeatView[]
+  ingredients: IngredientView[]
+  scales: ScaleView[]
+  fridges: { id: number; name: string }[]
+  recipes: RecipeView[]
+  cards: { code: string; atMs: number }[]
+  today: string
+}
 
 /** What every room needs to know of a lot. */
 export interface LotSummary {
-  code: string, cut: Cut, rind: Rind, saltOnly: boolean, method: CureMethod, fridge: string, fridgeId: number
-  rubbedAtMs: number, rubbedOn: string, zone: string, rubbedBy: string
-  thicknessMm: number, readyFromDay: number, bestByDay: number, turnEveryDays: number, turnBy: string
-  drainedAtMs: number | null, cureEndedAtMs: number | null
-  pieces: { id: number, number: number, meatCode: string, greenG: number, greenTyped: string, bag: number | null }[]
-  greenG: number, readyG: number | null
+  code: string
+  cut: Cut
+  rind: Rind
+  saltOnly: boolean
+  method: CureMethod
+  fridge: string
+  fridgeId: number
+  rubbedAtMs: number
+  rubbedOn: string
+  zone: string
+  rubbedBy: string
+  thicknessMm: number
+  readyFromDay: number
+  bestByDay: number
+  turnEveryDays: number
+  turnBy: string
+  drainedAtMs: number | null
+  cureEndedAtMs: number | null
+  pieces: { id: number; number: number; meatCode: string; greenG: number; greenTyped: string; bag: number | null }[]
+  greenG: number
+  readyG: number | null
   /** Two applications, of which the second is still to come. */
   secondDue: boolean
-  turns: { id: number, atMs: number, by: string }[]
+  turns: { id: number; atMs: number; by: string }[]
   judgement: Judgement
   openHolds: HoldReason[]
-  runs: { code: string, startedAtMs: number, pulledAtMs: number | null, cooled: boolean, outcome: SmokeOutcome | null, cold: boolean, pieces: number }[]
-  packsG: number, packs: number, unsent: number
+  runs: {
+    code: string
+    startedAtMs: number
+    pulledAtMs: number | null
+    cooled: boolean
+    outcome: SmokeOutcome | null
+    cold: boolean
+    pieces: number
+  }[]
+  packsG: number
+  packs: number
+  unsent: number
   /** Of the weight ready to slice, what neither packs nor offcuts account for; null until it was weighed. */
   leftG: number | null
 }
 
 /** A lot as the Ledger lists it: of one that is finished, only what a list shows. */
-export type LotRow = Pick<LotSummary, 'code' | 'cut' | 'rind' | 'rubbedOn' | 'greenG' | 'judgement' | 'cureEndedAtMs' | 'openHolds' | 'runs' | 'packs' | 'packsG' | 'unsent' | 'readyG' | 'leftG'>
+export type LotRow = Pick<
+  LotSummary,
+  | 'code'
+  | 'cut'
+  | 'rind'
+  | 'rubbedOn'
+  | 'greenG'
+  | 'judgement'
+  | 'cureEndedAtMs'
+  | 'openHolds'
+  | 'runs'
+  | 'packs'
+  | 'packsG'
+  | 'unsent'
+  | 'readyG'
+  | 'leftG'
+>
 /** Lots a page. */
 export const LOTS_PAGE = 30
 /** `find` is part of a code, a cut, or a day of rubbing. */
-export const lotListQuery = z.strictObject({ before: code().optional(), find: text().trim().max(40).optional(), open: z.stringbool().optional() })
-export interface LotList { rows: LotRow[], more: boolean }
+export const lotListQuery = z.strictObject({
+  before: code().optional(),
+  find: text().trim().max(40).optional(),
+  open: z.stringbool().optional(),
+})
+export interface LotList {
+  rows: LotRow[]
+  more: boolean
+}
 
 /** What is left of the nitrite in the product, and how that is shown. */
 export interface ResidualView {
@@ -90,12 +171,32 @@ export interface LotView extends LotSummary {
   afterTyped: string | null
   /** Two applications: the share that went on first. */
   firstShare: number | null
-  recipe: { code: string, name: string, number: number } | null
+  recipe: { code: string; name: string; number: number } | null
   labResults: LabResultView[]
   allergens: Allergen[]
-  ingredients: { role: string, code: string, name: string, plannedG: number, weighedG: number, weighedTyped: string, id: number, application: number, pieceNumbers: number[] | null }[]
+  ingredients: {
+    role: string
+    code: string
+    name: string
+    plannedG: number
+    weighedG: number
+    weighedTyped: string
+    id: number
+    application: number
+    pieceNumbers: number[] | null
+  }[]
   holds: HoldView[]
-  packList: { id: number, code: string, kind: string, netG: number, netTyped: string, packedOn: string, scale: InstrumentMark | null, customer: string | null, sentOn: string | null }[]
-  offcuts: { kind: OffcutKind, massG: number, typed: string, atMs: number }[]
+  packList: {
+    id: number
+    code: string
+    kind: string
+    netG: number
+    netTyped: string
+    packedOn: string
+    scale: InstrumentMark | null
+    customer: string | null
+    sentOn: string | null
+  }[]
+  offcuts: { kind: OffcutKind; massG: number; typed: string; atMs: number }[]
   events: EventView[]
 }

@@ -7,7 +7,7 @@ export interface OfficeView {
   /** Of the rule set in force. */
   jurisdiction: string
   instruments: InstrumentView[]
-  fridges: { id: number, name: string, thermometerId: number | null }[]
+  fridges: { id: number; name: string; thermometerId: number | null }[]
   people: PersonView[]
   /** Every device that is signed in; for the owner's eyes, empty for others. */
   devices: DeviceView[]

@@ -15,24 +15,48 @@ export type Flavour = (typeof FLAVOURS)[number]
 const fraction = (max = 1) => z.number().min(0).max(max)
 
 /** One flavouring of a recipe. `group` "all", or the mark of the pieces that get it. */
-export const recipeSeasoning = z.strictObject({
-  name: name(80), per: z.enum(AMOUNT_KINDS), amount: z.number().min(0).max(1000), saltFraction: fraction(), sugarFraction: fraction(), waterFraction: fraction(),
-  allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), group: z.enum(['all', ...FLAVOURS]),
-}).refine(s => withinWhole(s.saltFraction, s.sugarFraction, s.waterFraction), { error: 'more_than_whole' })
+export const recipeSeasoning = z
+  .strictObject({
+    name: name(80),
+    per: z.enum(AMOUNT_KINDS),
+    amount: z.number().min(0).max(1000),
+    saltFraction: fraction(),
+    sugarFraction: fraction(),
+    waterFraction: fraction(),
+    allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
+    group: z.enum(['all', ...FLAVOURS]),
+  })
+  .refine(s => withinWhole(s.saltFraction, s.sugarFraction, s.waterFraction), { error: 'more_than_whole' })
 
-/** A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps, exports and imports. */
-export const recipeContract = z.strictObject({
-  name: name(80), cut: z.enum(CUTS), purpose: z.enum(PURPOSES), method: z.enum(CURE_METHODS), agent: z.enum(AGENT_KINDS).nullable(),
-  nitritePpm: z.number().min(0).max(700), saltShare: z.number().min(0.01).max(0.15), saltBasis: z.enum(['total', 'added']), sugarShare: fraction(MOST_SUGAR),
-  waterShare: z.number().min(0.1).max(3).nullable(), pickUp: z.number().min(0.01).max(0.6).nullable(),
-  seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS), sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
-  days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }), note: note(),
-}).superRefine((recipe, ctx) => {
-  const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message })
-  if ((recipe.method === 'salt_only') !== (recipe.agent === null)) fault('agent', recipe.agent === null ? 'agent_missing' : 'agent_in_salt_only')
-  if (recipe.days.bestBy < recipe.days.readyFrom) fault('days', 'best_by_before_ready')
-  if (recipe.sides.flesh + recipe.sides.fat + recipe.sides.edges === 0) fault('sides', 'sides_empty')
-})
+/**
+ * A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps,
+ * exports and imports.
+ */
+export const recipeContract = z
+  .strictObject({
+    name: name(80),
+    cut: z.enum(CUTS),
+    purpose: z.enum(PURPOSES),
+    method: z.enum(CURE_METHODS),
+    agent: z.enum(AGENT_KINDS).nullable(),
+    nitritePpm: z.number().min(0).max(700),
+    saltShare: z.number().min(0.01).max(0.15),
+    saltBasis: z.enum(['total', 'added']),
+    sugarShare: fraction(MOST_SUGAR),
+    waterShare: z.number().min(0.1).max(3).nullable(),
+    pickUp: z.number().min(0.01).max(0.6).nullable(),
+    seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS),
+    sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
+    days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }),
+    note: note(),
+  })
+  .superRefine((recipe, ctx) => {
+    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message })
+    if ((recipe.method === 'salt_only') !== (recipe.agent === null))
+      fault('agent', recipe.agent === null ? 'agent_missing' : 'agent_in_salt_only')
+    if (recipe.days.bestBy < recipe.days.readyFrom) fault('days', 'best_by_before_ready')
+    if (recipe.sides.flesh + recipe.sides.fat + recipe.sides.edges === 0) fault('sides', 'sides_empty')
+  })
 export type Recipe = z.output<typeof recipeContract>
 export type RecipeSeasoning = z.output<typeof recipeSeasoning>
 
@@ -44,16 +68,33 @@ export const RECIPE_VERSION = 1
 const MOST_AT_ONCE = 200
 /** A file of recipes. docs/recipes.schema.json publishes it. */
 export const recipeFile = z.strictObject({
-  format: z.literal(RECIPE_FORMAT, { error: 'not_a_recipe_file' }), version: z.literal(RECIPE_VERSION, { error: 'not_a_recipe_file' }),
+  format: z.literal(RECIPE_FORMAT, { error: 'not_a_recipe_file' }),
+  version: z.literal(RECIPE_VERSION, { error: 'not_a_recipe_file' }),
   recipes: z.array(recipeContract).min(1, { error: 'no_recipes' }).max(MOST_AT_ONCE, { error: 'too_many_recipes' }),
 })
 
 /** The file of recipes as a JSON Schema, draft 2020-12. */
 export const recipeSchema = (): object => ({
-  ...z.toJSONSchema(recipeFile, { io: 'input' }), title: 'Cure recipes',
-  description: 'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
+  ...z.toJSONSchema(recipeFile, { io: 'input' }),
+  title: 'Cure recipes',
+  description:
+    'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
 })
 
 /** `made`: how many lots by it; `lots`: the latest of them. */
-export interface RevisionView { id: number, number: number, recipe: Recipe, note: string | null, atMs: number, by: string, made: number, lots: string[] }
-export interface RecipeView { code: string, name: string, retired: boolean, revisions: RevisionView[] }
+export interface RevisionView {
+  id: number
+  number: number
+  recipe: Recipe
+  note: string | null
+  atMs: number
+  by: string
+  made: number
+  lots: string[]
+}
+export interface RecipeView {
+  code: string
+  name: string
+  retired: boolean
+  revisions: RevisionView[]
+}

@@ -5,7 +5,19 @@ import { MOST_MEASURED_SALT } from '#core/cure/salt-weighed'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { MOST_SUGAR } from '#core/cure/sugar'
 import { CUTS, RINDS } from '#core/rules/cuts'
-import { code, decimal, INGREDIENT_RANGE, isoDate, name, note, percent, PIECE_RANGE, text, THICKNESS_RANGE_MM, weight } from './fields'
+import {
+  code,
+  decimal,
+  INGREDIENT_RANGE,
+  isoDate,
+  name,
+  note,
+  percent,
+  PIECE_RANGE,
+  text,
+  THICKNESS_RANGE_MM,
+  weight,
+} from './fields'
 import { instrumentId } from './instruments'
 
 export const MOST_PIECES = 400
@@ -14,72 +26,122 @@ export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
 
 const weighed = z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE) })
 const piece = z.strictObject({
-  meatCode: code(), weight: weight(PIECE_RANGE), meatPieceId: z.number().int().positive().nullable().default(null),
+  meatCode: code(),
+  weight: weight(PIECE_RANGE),
+  meatPieceId: z.number().int().positive().nullable().default(null),
   bag: z.number().int().min(1).max(MOST_PIECES).nullable().default(null),
 })
 const seasoning = weighed.extend({
-  per: z.enum(AMOUNT_KINDS), amount: decimal(0, 1000),
+  per: z.enum(AMOUNT_KINDS),
+  amount: decimal(0, 1000),
   /** Which pieces get it, counted from 1; null: all. */
   pieces: z.array(z.number().int().min(1).max(MOST_PIECES)).min(1, { error: 'no_pieces' }).nullable(),
 })
 const sideShare = () => z.number().min(0).max(1)
-export const sidesContract = z.strictObject({ flesh: sideShare(), fat: sideShare(), edges: sideShare() })
+export const sidesContract = z
+  .strictObject({ flesh: sideShare(), fat: sideShare(), edges: sideShare() })
   .refine(sides => sides.flesh + sides.fat + sides.edges > 0, { error: 'sides_empty' })
 
 /** A lot as it was weighed and rubbed. For two applications the weights are the first one's. */
-export const rubInput = z.strictObject({
-  cut: z.enum(CUTS), rind: z.enum(RINDS), purpose: z.enum(PURPOSES).default('bacon'), method: z.enum(CURE_METHODS),
-  /** A rule row chosen instead of the general ones. */
-  choiceId: text().max(64).nullable().default(null),
-  pieces: z.array(piece).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
-  meatScaleId: instrumentId(), mixScaleId: instrumentId(),
-  targets: z.strictObject({
-    saltShare: percent(1, 15), sugarShare: percent(0, MOST_SUGAR * 100), saltBasis: z.enum(['total', 'added']), nitritePpm: decimal(0, 700),
-  }),
-  agent: weighed.nullable(), salt: weighed.nullable(), sugar: weighed.nullable(),
-  /** The salt's weight once more, where it is off from the plan by more than a fifth; the curing salt's, where all salt comes through it. */
-  saltAgain: weight(INGREDIENT_RANGE).nullable().default(null),
-  /** Salt and sugar come through the curing salt or bulk mix alone. */
-  fromAgentOnly: z.boolean().default(false),
-  seasonings: z.array(seasoning).max(MOST_SEASONINGS, { error: 'too_many_seasonings' }).default([]),
-  /** Two applications: how much of it goes on now. */
-  firstShare: percent(10, 90).nullable().default(null),
-  water: weight(BRINE_RANGE).nullable().default(null), mostPickUp: percent(1, 60).nullable().default(null),
-  weighedBack: weight(INGREDIENT_RANGE).nullable().default(null),
-  sides: sidesContract.nullable().default(null),
-  recipeRevisionId: z.number().int().positive().nullable().default(null), cardCode: code().nullable().default(null),
-  thicknessMm: decimal(THICKNESS_RANGE_MM.min, THICKNESS_RANGE_MM.max),
-  readyFromDay: z.number().int().min(1).max(90), bestByDay: z.number().int().min(1).max(120),
-  fridgeId: z.number().int(), note: note(),
-}).superRefine((input, ctx) => {
-  const fault = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message })
-  const saltOnly = input.method === 'salt_only'
-  if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
-  if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
-  if (input.bestByDay < input.readyFromDay) fault(['bestByDay'], 'best_by_before_ready')
-  if (input.method !== 'excess' && input.targets.saltShare > MOST_MEASURED_SALT) fault(['targets', 'saltShare'], 'salt_share_high')
-  if (isWet(input.method) && input.water === null) fault(['water'], 'empty')
-  if (input.method === 'wet_pick_up' && input.mostPickUp === null) fault(['mostPickUp'], 'empty')
-  if (input.method === 'two_applications' && input.firstShare === null) fault(['firstShare'], 'empty')
-  if (input.weighedBack !== null && input.method !== 'excess') fault(['weighedBack'], 'not_excess')
-  input.seasonings.forEach((s, i) => {
-    if (s.pieces?.some(number => number > input.pieces.length)) fault(['seasonings', i, 'pieces'], 'no_such_piece')
+export const rubInput = z
+  .strictObject({
+    cut: z.enum(CUTS),
+    rind: z.enum(RINDS),
+    purpose: z.enum(PURPOSES).default('bacon'),
+    method: z.enum(CURE_METHODS),
+    /** A rule row chosen instead of the general ones. */
+    choiceId: text().max(64).nullable().default(null),
+    pieces: z.array(piece).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
+    meatScaleId: instrumentId(),
+    mixScaleId: instrumentId(),
+    targets: z.strictObject({
+      saltShare: percent(1, 15),
+      sugarShare: percent(0, MOST_SUGAR * 100),
+      saltBasis: z.enum(['total', 'added']),
+      nitritePpm: decimal(0, 700),
+    }),
+    agent: weighed.nullable(),
+    salt: weighed.nullable(),
+    sugar: weighed.nullable(),
+    /**
+     * The salt's weight once more, where it is off from the plan by more than a fifth; the curing salt's, where all
+     * salt comes through it.
+     */
+    saltAgain: weight(INGREDIENT_RANGE).nullable().default(null),
+    /** Salt and sugar come through the curing salt or bulk mix alone. */
+    fromAgentOnly: z.boolean().default(false),
+    seasonings: z.array(seasoning).max(MOST_SEASONINGS, { error: 'too_many_seasonings' }).default([]),
+    /** Two applications: how much of it goes on now. */
+    firstShare: percent(10, 90).nullable().default(null),
+    water: weight(BRINE_RANGE).nullable().default(null),
+    mostPickUp: percent(1, 60).nullable().default(null),
+    weighedBack: weight(INGREDIENT_RANGE).nullable().default(null),
+    sides: sidesContract.nullable().default(null),
+    recipeRevisionId: z.number().int().positive().nullable().default(null),
+    cardCode: code().nullable().default(null),
+    thicknessMm: decimal(THICKNESS_RANGE_MM.min, THICKNESS_RANGE_MM.max),
+    readyFromDay: z.number().int().min(1).max(90),
+    bestByDay: z.number().int().min(1).max(120),
+    fridgeId: z.number().int(),
+    note: note(),
   })
-})
+  .superRefine((input, ctx) => {
+    const fault = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message })
+    const saltOnly = input.method === 'salt_only'
+    if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
+    if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
+    if (input.bestByDay < input.readyFromDay) fault(['bestByDay'], 'best_by_before_ready')
+    if (input.method !== 'excess' && input.targets.saltShare > MOST_MEASURED_SALT)
+      fault(['targets', 'saltShare'], 'salt_share_high')
+    if (isWet(input.method) && input.water === null) fault(['water'], 'empty')
+    if (input.method === 'wet_pick_up' && input.mostPickUp === null) fault(['mostPickUp'], 'empty')
+    if (input.method === 'two_applications' && input.firstShare === null) fault(['firstShare'], 'empty')
+    if (input.weighedBack !== null && input.method !== 'excess') fault(['weighedBack'], 'not_excess')
+    input.seasonings.forEach((s, i) => {
+      if (s.pieces?.some(number => number > input.pieces.length)) fault(['seasonings', i, 'pieces'], 'no_such_piece')
+    })
+  })
 export type RubInput = z.output<typeof rubInput>
 
 /** The second of two applications, after the first draining. */
-export const secondApplicationInput = z.strictObject({ agent: weighed, salt: weighed.nullable(), sugar: weighed.nullable(), mixScaleId: instrumentId() })
+export const secondApplicationInput = z.strictObject({
+  agent: weighed,
+  salt: weighed.nullable(),
+  sugar: weighed.nullable(),
+  mixScaleId: instrumentId(),
+})
 /** After the cure: mix shaken off and weighed back, or the meat out of its brine. */
-export const weighedAfterInput = z.strictObject({ weight: weight({ minG: INGREDIENT_RANGE.minG, maxG: BRINE_RANGE.maxG }), scaleId: instrumentId() })
+export const weighedAfterInput = z.strictObject({
+  weight: weight({ minG: INGREDIENT_RANGE.minG, maxG: BRINE_RANGE.maxG }),
+  scaleId: instrumentId(),
+})
 
 export const labResultInput = z.strictObject({
-  residual: decimal(0, 2000), laboratory: name(), report: name(), sampledOn: isoDate(), fileId: z.number().int().positive().nullable().default(null),
+  residual: decimal(0, 2000),
+  laboratory: name(),
+  report: name(),
+  sampledOn: isoDate(),
+  fileId: z.number().int().positive().nullable().default(null),
 })
-export interface LabResultView { id: number, residualPpm: number, laboratory: string, report: string, sampledOn: string, atMs: number, by: string }
+export interface LabResultView {
+  id: number
+  residualPpm: number
+  laboratory: string
+  report: string
+  sampledOn: string
+  atMs: number
+  by: string
+}
 
 /** A mix for many kilograms, made of lots in the Store; becomes a lot of its own. */
 export const bulkMixInput = z.strictObject({
-  name: name(), forKg: decimal(0.5, 2000), ppm: decimal(1, 700), scaleId: instrumentId(), bestBefore: isoDate().nullable(),
-  parts: z.array(weighed).min(2, { error: 'mix_too_few' }).max(MOST_SEASONINGS + 3, { error: 'too_many_seasonings' }),
+  name: name(),
+  forKg: decimal(0.5, 2000),
+  ppm: decimal(1, 700),
+  scaleId: instrumentId(),
+  bestBefore: isoDate().nullable(),
+  parts: z
+    .array(weighed)
+    .min(2, { error: 'mix_too_few' })
+    .max(MOST_SEASONINGS + 3, { error: 'too_many_seasonings' }),
 })

@@ -5,12 +5,23 @@ import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } fr
 
 export const MOST_PACKS = 500
 
-export const slicingInput = z.strictObject({
-  readyWeight: weight({ ...PIECE_RANGE, maxG: 500_000 }).nullable(), packedOn: isoDate(), scaleId: instrumentId(),
-  packs: z.array(z.strictObject({ kind: z.enum(['sliced', 'ends']), weight: weight(PACK_RANGE) })).max(MOST_PACKS, { error: 'too_many_packs' }),
-  offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
-}).refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null, { error: 'nothing_to_record', path: ['packs'] })
+export const slicingInput = z
+  .strictObject({
+    readyWeight: weight({ ...PIECE_RANGE, maxG: 500_000 }).nullable(),
+    packedOn: isoDate(),
+    scaleId: instrumentId(),
+    packs: z
+      .array(z.strictObject({ kind: z.enum(['sliced', 'ends']), weight: weight(PACK_RANGE) }))
+      .max(MOST_PACKS, { error: 'too_many_packs' }),
+    offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
+  })
+  .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null, {
+    error: 'nothing_to_record',
+    path: ['packs'],
+  })
 
 export const dispatchInput = z.strictObject({
-  customer: name(), sentOn: isoDate(), packCodes: z.array(code()).min(1, { error: 'no_packs' }).max(MOST_PACKS),
+  customer: name(),
+  sentOn: isoDate(),
+  packCodes: z.array(code()).min(1, { error: 'no_packs' }).max(MOST_PACKS),
 })

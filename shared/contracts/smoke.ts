@@ -11,20 +11,47 @@ export const MOST_READINGS = 5000
 export const PHASES = ['smoke', 'cool'] as const
 
 export const runInput = z.strictObject({
-  smoker: name(), pieceIds: z.array(z.number().int()).min(1, { error: 'no_pieces' }).max(400, { error: 'too_many_pieces' }), targetCore: temperature(),
-  coreThermometerId: instrumentId(), chamberThermometerId: instrumentId(),
+  smoker: name(),
+  pieceIds: z.array(z.number().int()).min(1, { error: 'no_pieces' }).max(400, { error: 'too_many_pieces' }),
+  targetCore: temperature(),
+  coreThermometerId: instrumentId(),
+  chamberThermometerId: instrumentId(),
 })
 
 export const runReadingsInput = z.strictObject({
-  phase: z.enum(PHASES), source: z.enum(['hand', 'csv']),
-  readings: z.array(z.strictObject({ atMs: instantMs(), chamber: temperature().nullable(), core: temperature().nullable() })
-    .refine(r => r.chamber !== null || r.core !== null, { error: 'reading_empty', path: ['core'] }))
-    .min(1, { error: 'no_readings' }).max(MOST_READINGS, { error: 'too_many_readings' }),
+  phase: z.enum(PHASES),
+  source: z.enum(['hand', 'csv']),
+  readings: z
+    .array(
+      z
+        .strictObject({ atMs: instantMs(), chamber: temperature().nullable(), core: temperature().nullable() })
+        .refine(r => r.chamber !== null || r.core !== null, { error: 'reading_empty', path: ['core'] }),
+    )
+    .min(1, { error: 'no_readings' })
+    .max(MOST_READINGS, { error: 'too_many_readings' }),
 })
 
-export interface RunReadingView { id: number, phase: 'smoke' | 'cool', atMs: number, chamberC: number | null, coreC: number | null, typed: string, source: 'hand' | 'csv', coreOffsetC: number, chamberOffsetC: number, core: InstrumentMark | null, chamber: InstrumentMark | null }
+export interface RunReadingView {
+  id: number
+  phase: 'smoke' | 'cool'
+  atMs: number
+  chamberC: number | null
+  coreC: number | null
+  typed: string
+  source: 'hand' | 'csv'
+  coreOffsetC: number
+  chamberOffsetC: number
+  core: InstrumentMark | null
+  chamber: InstrumentMark | null
+}
 /** A point of the smoke line; `log` is the credit so far, while it smokes. */
-export interface RunPoint { atMs: number, phase: 'smoke' | 'cool', chamberC: number | null, coreC: number | null, log: number | null }
+export interface RunPoint {
+  atMs: number
+  phase: 'smoke' | 'cool'
+  chamberC: number | null
+  coreC: number | null
+  log: number | null
+}
 /** Readings a page, newest page first, each in order of time. */
 export const READINGS_PAGE = 100
 /** Points that a chart is drawn from. */
@@ -33,9 +60,27 @@ export const readingsPageQuery = z.strictObject({ skip: z.coerce.number().int().
 export interface RunView {
   /** Of the rule set in force: whose practice the heat is judged by. */
   ruleSetId: string
-  code: string, smoker: string, targetCoreC: number, startedAtMs: number, pulledAtMs: number | null, outcome: SmokeOutcome | null
-  startedBy: string, pulledBy: string | null, zone: string
-  lots: { code: string, cut: string, saltOnly: boolean, lowPpm: number | null, ppm: number | null, pieces: number[], held: boolean, rise: ComeUp | null, cooling: Cooling | null, cold: ColdSmoke | null }[]
+  code: string
+  smoker: string
+  targetCoreC: number
+  startedAtMs: number
+  pulledAtMs: number | null
+  outcome: SmokeOutcome | null
+  startedBy: string
+  pulledBy: string | null
+  zone: string
+  lots: {
+    code: string
+    cut: string
+    saltOnly: boolean
+    lowPpm: number | null
+    ppm: number | null
+    pieces: number[]
+    held: boolean
+    rise: ComeUp | null
+    cooling: Cooling | null
+    cold: ColdSmoke | null
+  }[]
   /** The newest page of them, and how many there are in all. */
   readings: RunReadingView[]
   readingCount: number

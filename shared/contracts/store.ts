@@ -5,7 +5,23 @@ import type { CuringAgent } from '#core/cure/agent'
 import type { Composition } from '#core/cure/seasoning'
 import type { SaltAnomaly } from '#core/ledger/salt-ledger'
 import { ALLERGENS, type Allergen } from './allergens'
-import { agentShare, code as codeText, DELIVERY_RANGE, INGREDIENT_RANGE, isoDate, name, note, OFFCUT_RANGE, percent, PIECE_RANGE, reason, stockWeight, temperature, weight, withinWhole } from './fields'
+import {
+  agentShare,
+  code as codeText,
+  DELIVERY_RANGE,
+  INGREDIENT_RANGE,
+  isoDate,
+  name,
+  note,
+  OFFCUT_RANGE,
+  percent,
+  PIECE_RANGE,
+  reason,
+  stockWeight,
+  temperature,
+  weight,
+  withinWhole,
+} from './fields'
 import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
@@ -16,7 +32,13 @@ export type IngredientKind = (typeof RECEIVED_KINDS)[number] | 'mix'
 /** What an ingredient does in a cure. */
 export const MIX_ROLES = ['agent', 'salt', 'sugar', 'spice'] as const
 export type MixRole = (typeof MIX_ROLES)[number]
-export const ROLE_OF_KIND: Record<IngredientKind, MixRole> = { curing_salt: 'agent', mix: 'agent', salt: 'salt', sugar: 'sugar', spice: 'spice' }
+export const ROLE_OF_KIND: Record<IngredientKind, MixRole> = {
+  curing_salt: 'agent',
+  mix: 'agent',
+  salt: 'salt',
+  sugar: 'sugar',
+  spice: 'spice',
+}
 
 /** On arrival: warn above the first, hold or refuse above the second, °C. */
 export const ARRIVAL_WARN_C = 4.4
@@ -33,18 +55,37 @@ const fileId = () => z.number().int().positive().nullable().default(null)
 const condition = () => z.enum(['good', 'poor'])
 export const MOST_LINES = 20
 
-const deliveryLine = z.strictObject({
-  supplierLot: name(), cut: z.enum(CUTS), rind: z.enum(RINDS), weight: weight(DELIVERY_RANGE), temperature: temperature(), packDate: isoDate().nullable(),
-  checks: z.strictObject({ smell: condition(), colour: condition(), fat: condition(), evenness: condition() }) satisfies z.ZodType<ArrivalChecks>,
-  decision: z.enum(DECISIONS), reason: note(),
-}).superRefine((line, ctx) => {
-  // Why it waits, went back, or was taken although something was poor.
-  const needsReason = line.decision !== 'take' || Object.values(line.checks).includes('poor')
-  if (needsReason && (line.reason ?? '').length < 3) ctx.addIssue({ code: 'custom', path: ['reason'], message: 'arrival_reason' })
-})
+const deliveryLine = z
+  .strictObject({
+    supplierLot: name(),
+    cut: z.enum(CUTS),
+    rind: z.enum(RINDS),
+    weight: weight(DELIVERY_RANGE),
+    temperature: temperature(),
+    packDate: isoDate().nullable(),
+    checks: z.strictObject({
+      smell: condition(),
+      colour: condition(),
+      fat: condition(),
+      evenness: condition(),
+    }) satisfies z.ZodType<ArrivalChecks>,
+    decision: z.enum(DECISIONS),
+    reason: note(),
+  })
+  .superRefine((line, ctx) => {
+    // Why it waits, went back, or was taken although something was poor.
+    const needsReason = line.decision !== 'take' || Object.values(line.checks).includes('poor')
+    if (needsReason && (line.reason ?? '').length < 3)
+      ctx.addIssue({ code: 'custom', path: ['reason'], message: 'arrival_reason' })
+  })
 
 export const deliveryInput = z.strictObject({
-  supplier: name(), document: name().nullable(), scaleId: instrumentId(), thermometerId: instrumentId(), photoId: fileId(), note: note(),
+  supplier: name(),
+  document: name().nullable(),
+  scaleId: instrumentId(),
+  thermometerId: instrumentId(),
+  photoId: fileId(),
+  note: note(),
   lines: z.array(deliveryLine).min(1, { error: 'no_lines' }).max(MOST_LINES, { error: 'too_many_lines' }),
 })
 
@@ -52,93 +93,235 @@ export const CUTTING_KINDS = ['cut', 'bone', 'split', 'trim'] as const
 export type CuttingKind = (typeof CUTTING_KINDS)[number]
 const left = () => weight(OFFCUT_RANGE).nullable()
 
-export const cuttingInput = z.strictObject({
-  /** A piece of the tree, or null for meat straight from the delivery: then `taken` says how much. */
-  pieceId: z.number().int().positive().nullable(), taken: weight(DELIVERY_RANGE).nullable(), kind: z.enum(CUTTING_KINDS),
-  pieces: z.array(weight(PIECE_RANGE)).min(1, { error: 'no_pieces' }).max(100, { error: 'too_many_pieces' }), trim: left(), bone: left(), rind: left(), scaleId: instrumentId(), note: note(),
-}).superRefine((input, ctx) => {
-  if (input.pieceId === null && input.taken === null) ctx.addIssue({ code: 'custom', path: ['taken'], message: 'empty' })
-})
+export const cuttingInput = z
+  .strictObject({
+    /** A piece of the tree, or null for meat straight from the delivery: then `taken` says how much. */
+    pieceId: z.number().int().positive().nullable(),
+    taken: weight(DELIVERY_RANGE).nullable(),
+    kind: z.enum(CUTTING_KINDS),
+    pieces: z.array(weight(PIECE_RANGE)).min(1, { error: 'no_pieces' }).max(100, { error: 'too_many_pieces' }),
+    trim: left(),
+    bone: left(),
+    rind: left(),
+    scaleId: instrumentId(),
+    note: note(),
+  })
+  .superRefine((input, ctx) => {
+    if (input.pieceId === null && input.taken === null)
+      ctx.addIssue({ code: 'custom', path: ['taken'], message: 'empty' })
+  })
 
 /** Over this a blended curing salt is a slip of the key; only nearly pure nitrite holds more. */
 export const MOST_BLENDED_NITRITE = 0.1
 /** What the certificate says: 0.1 to 10 per cent of nitrite covers every curing salt sold. */
 const certificate = z.strictObject({
-  number: name(), nitritePercent: agentShare(0, 100), nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']), tolerancePercent: percent(0, 2), fileId: fileId(),
-  nitratePercent: percent(0, 100).default(0), nitrateAs: z.enum(['NaNO3', 'KNO3']).default('NaNO3'),
+  number: name(),
+  nitritePercent: agentShare(0, 100),
+  nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']),
+  tolerancePercent: percent(0, 2),
+  fileId: fileId(),
+  nitratePercent: percent(0, 100).default(0),
+  nitrateAs: z.enum(['NaNO3', 'KNO3']).default('NaNO3'),
   /** Left out: what is neither nitrite, nitrate nor sugar. */
-  saltPercent: percent(0, 100).nullable().default(null), sugarPercent: percent(0, 100).default(0),
+  saltPercent: percent(0, 100).nullable().default(null),
+  sugarPercent: percent(0, 100).default(0),
 })
 /** What a seasoning brings besides flavour. */
-const composition = z.strictObject({
-  saltPercent: percent(0, 100), sugarPercent: percent(0, 100), waterPercent: percent(0, 100), allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
-}).refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), { error: 'more_than_whole' })
+const composition = z
+  .strictObject({
+    saltPercent: percent(0, 100),
+    sugarPercent: percent(0, 100),
+    waterPercent: percent(0, 100),
+    allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
+  })
+  .refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), { error: 'more_than_whole' })
 
 /** Thinner than this it is no sugar to cure with. */
 const LEAST_SYRUP = 0.3
 
-export const ingredientInput = z.strictObject({
-  kind: z.enum(RECEIVED_KINDS), name: name(), agentKind: z.enum(AGENT_KINDS).exclude(['mix']).default('no_1'), iodised: z.boolean().default(false), composition: composition.nullable().default(null), supplier: name(), supplierLot: name(),
-  amount: weight(INGREDIENT_RANGE), bestBefore: isoDate().nullable(), certificate: certificate.nullable(),
-}).superRefine((input, ctx) => {
-  if (input.kind === 'curing_salt' && input.certificate === null) {
-    ctx.addIssue({ code: 'custom', path: ['certificate', 'number'], message: 'certificate_missing' })
-  }
-  if (input.kind === 'sugar' && input.composition && input.composition.sugarPercent < LEAST_SYRUP) ctx.addIssue({ code: 'custom', path: ['composition', 'sugarPercent'], message: 'syrup_thin' })
-  const held = input.kind === 'curing_salt' ? input.certificate : null
-  const fault = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
-  if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001) fault('nitritePercent', 'nitrite_missing')
-  if (held && input.agentKind !== 'potassium_nitrite' && held.nitritePercent > MOST_BLENDED_NITRITE) fault('nitritePercent', 'nitrite_too_strong')
-  if (held && !withinWhole(held.nitritePercent, held.nitratePercent, held.sugarPercent, held.saltPercent ?? 0)) fault('saltPercent', 'more_than_whole')
-})
+export const ingredientInput = z
+  .strictObject({
+    kind: z.enum(RECEIVED_KINDS),
+    name: name(),
+    agentKind: z.enum(AGENT_KINDS).exclude(['mix']).default('no_1'),
+    iodised: z.boolean().default(false),
+    composition: composition.nullable().default(null),
+    supplier: name(),
+    supplierLot: name(),
+    amount: weight(INGREDIENT_RANGE),
+    bestBefore: isoDate().nullable(),
+    certificate: certificate.nullable(),
+  })
+  .superRefine((input, ctx) => {
+    if (input.kind === 'curing_salt' && input.certificate === null) {
+      ctx.addIssue({ code: 'custom', path: ['certificate', 'number'], message: 'certificate_missing' })
+    }
+    if (input.kind === 'sugar' && input.composition && input.composition.sugarPercent < LEAST_SYRUP)
+      ctx.addIssue({ code: 'custom', path: ['composition', 'sugarPercent'], message: 'syrup_thin' })
+    const held = input.kind === 'curing_salt' ? input.certificate : null
+    const fault = (field: string, message: string) =>
+      ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
+    if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001)
+      fault('nitritePercent', 'nitrite_missing')
+    if (held && input.agentKind !== 'potassium_nitrite' && held.nitritePercent > MOST_BLENDED_NITRITE)
+      fault('nitritePercent', 'nitrite_too_strong')
+    if (held && !withinWhole(held.nitritePercent, held.nitratePercent, held.sugarPercent, held.saltPercent ?? 0))
+      fault('saltPercent', 'more_than_whole')
+  })
 
 export const STOCK_MOVES = ['discarded', 'unassigned', 'count'] as const
 export type StockMoveKind = (typeof STOCK_MOVES)[number]
 export const stockMoveInput = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.enum(['discarded', 'unassigned']), amount: weight(INGREDIENT_RANGE), scaleId: instrumentId(), reason: reason() }),
-  z.strictObject({ kind: z.literal('count'), counted: stockWeight(INGREDIENT_RANGE.maxG), scaleId: instrumentId(), reason: note() }),
+  z.strictObject({
+    kind: z.enum(['discarded', 'unassigned']),
+    amount: weight(INGREDIENT_RANGE),
+    scaleId: instrumentId(),
+    reason: reason(),
+  }),
+  z.strictObject({
+    kind: z.literal('count'),
+    counted: stockWeight(INGREDIENT_RANGE.maxG),
+    scaleId: instrumentId(),
+    reason: note(),
+  }),
 ])
 
-export const partyInput = z.strictObject({ kind: z.enum(['supplier', 'customer']), name: name(), contact: name(250).nullable(), approval: name().nullable(), note: note() })
+export const partyInput = z.strictObject({
+  kind: z.enum(['supplier', 'customer']),
+  name: name(),
+  contact: name(250).nullable(),
+  approval: name().nullable(),
+  note: note(),
+})
 export const partyChangeInput = partyInput.omit({ kind: true })
 
-export interface PartyView { id: number, kind: 'supplier' | 'customer', name: string, contact: string | null, approval: string | null, note: string | null }
+export interface PartyView {
+  id: number
+  kind: 'supplier' | 'customer'
+  name: string
+  contact: string | null
+  approval: string | null
+  note: string | null
+}
 
-export interface MeatPieceView { id: number, label: string, massG: number, typed: string, cuttingId: number, divided: boolean, lot: string | null }
+export interface MeatPieceView {
+  id: number
+  label: string
+  massG: number
+  typed: string
+  cuttingId: number
+  divided: boolean
+  lot: string | null
+}
 export interface CuttingView {
-  id: number, parentId: number | null, kind: CuttingKind, fromG: number, trimG: number, boneG: number, rindG: number, unaccountedG: number
-  scale: InstrumentMark | null, note: string | null, atMs: number, by: string
+  id: number
+  parentId: number | null
+  kind: CuttingKind
+  fromG: number
+  trimG: number
+  boneG: number
+  rindG: number
+  unaccountedG: number
+  scale: InstrumentMark | null
+  note: string | null
+  atMs: number
+  by: string
 }
 export interface MeatView {
-  code: string, delivery: string | null, document: string | null, photo: FileView | null, supplier: string, supplierLot: string, cut: Cut, rind: Rind
-  weightG: number, weightTyped: string, scale: InstrumentMark | null, temperatureC: number, offsetC: number, thermometer: InstrumentMark | null
-  packDate: string | null, state: MeatState, checks: ArrivalChecks | null, note: string | null, receivedAtMs: number
+  code: string
+  delivery: string | null
+  document: string | null
+  photo: FileView | null
+  supplier: string
+  supplierLot: string
+  cut: Cut
+  rind: Rind
+  weightG: number
+  weightTyped: string
+  scale: InstrumentMark | null
+  temperatureC: number
+  offsetC: number
+  thermometer: InstrumentMark | null
+  packDate: string | null
+  state: MeatState
+  checks: ArrivalChecks | null
+  note: string | null
+  receivedAtMs: number
   /** Gone into lots or onto the cutting board. */
   usedG: number
-  cuttings: CuttingView[], pieces: MeatPieceView[], holds: HoldView[]
+  cuttings: CuttingView[]
+  pieces: MeatPieceView[]
+  holds: HoldView[]
 }
 export interface IngredientView {
-  code: string, kind: IngredientKind, name: string, supplier: string, supplierLot: string
-  amountG: number, usedG: number, leftG: number, bestBefore: string | null, certificate: string | null, certificateFile: FileView | null, agent: CuringAgent | null
-  openedAtMs: number | null, receivedAtMs: number
-  agentKind: AgentKind | null, composition: Composition, allergens: Allergen[], iodised: boolean
+  code: string
+  kind: IngredientKind
+  name: string
+  supplier: string
+  supplierLot: string
+  amountG: number
+  usedG: number
+  leftG: number
+  bestBefore: string | null
+  certificate: string | null
+  certificateFile: FileView | null
+  agent: CuringAgent | null
+  openedAtMs: number | null
+  receivedAtMs: number
+  agentKind: AgentKind | null
+  composition: Composition
+  allergens: Allergen[]
+  iodised: boolean
   /** A bulk mix with seasonings: the only day on which it may be used; null for anything else. */
   spicedOn: string | null
   /** A bulk mix: what it was made of. */
-  parts: { code: string, name: string, massG: number }[]
+  parts: { code: string; name: string; massG: number }[]
 }
 export const saltLedgerQuery = z.strictObject({ before: codeText().optional(), code: codeText().optional() })
 /** Deliveries and bags a page. */
 export const STORE_PAGE = 20
 export const storePageQuery = z.strictObject({ before: codeText().optional() })
 /** What came in, newest first, a page at a time. */
-export interface StorePage { meat: { rows: MeatView[], more: boolean }, ingredients: { rows: IngredientView[], more: boolean } }
+export interface StorePage {
+  meat: { rows: MeatView[]; more: boolean }
+  ingredients: { rows: IngredientView[]; more: boolean }
+}
 /** What is not used up, and the first page of all that came in: some of it is in both. */
-export interface StoreView { meat: MeatView[], ingredients: IngredientView[], newest: StorePage, suppliers: string[], parties: PartyView[] }
+export interface StoreView {
+  meat: MeatView[]
+  ingredients: IngredientView[]
+  newest: StorePage
+  suppliers: string[]
+  parties: PartyView[]
+}
 
 export interface SaltLineView {
-  atMs: number, kind: 'received' | 'used' | StockMoveKind, lot: string | null, inG: number, outG: number, balanceG: number
-  differenceG: number | null, allowedG: number | null, anomaly: SaltAnomaly | null, reason: string | null, by: string, typed: string, scale: InstrumentMark | null
+  atMs: number
+  kind: 'received' | 'used' | StockMoveKind
+  lot: string | null
+  inG: number
+  outG: number
+  balanceG: number
+  differenceG: number | null
+  allowedG: number | null
+  anomaly: SaltAnomaly | null
+  reason: string | null
+  by: string
+  typed: string
+  scale: InstrumentMark | null
 }
 /** Accounts newest first; of a long one the last lines, and every one that is not right. */
-export interface SaltLedgerView { lots: { code: string, name: string, supplier: string, supplierLot: string, balanceG: number, countDueMs: number, lines: SaltLineView[], earlierLines: number }[], more: boolean, nowMs: number }
+export interface SaltLedgerView {
+  lots: {
+    code: string
+    name: string
+    supplier: string
+    supplierLot: string
+    balanceG: number
+    countDueMs: number
+    lines: SaltLineView[]
+    earlierLines: number
+  }[]
+  more: boolean
+  nowMs: number
+}

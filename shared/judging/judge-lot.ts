@@ -39,7 +39,14 @@ export interface JudgeQuestion {
  * Null when the rule set has no row for the cut: then nothing may be rubbed by it.
  */
 export function judgeLot(q: JudgeQuestion): Judgement | null {
-  const limits = limitsFor({ rules: q.rules, cut: q.cut, method: legalMethod(q.method), rind: q.rind, choiceId: q.choiceId ?? null, ...(q.house ? { house: q.house } : {}) })
+  const limits = limitsFor({
+    rules: q.rules,
+    cut: q.cut,
+    method: legalMethod(q.method),
+    rind: q.rind,
+    choiceId: q.choiceId ?? null,
+    ...(q.house ? { house: q.house } : {}),
+  })
   if (!limits) return null
   const cure: CureWeighed | null = q.agent && { ...q, agent: q.agent }
   const lot = cure && lotPpm(cure)
@@ -47,11 +54,27 @@ export function judgeLot(q: JudgeQuestion): Judgement | null {
   const status = judgeNitrite(lot, limits, meaning)
   const greenG = q.pieces.reduce((sum, piece) => sum + piece.massG, 0)
   return {
-    status, cut: q.cut, rind: q.rind, method: q.method, meaning, lot, pieces: cure ? piecesPpm(cure) : [],
-    row: limits.row, maxPpm: limits.maxPpm, floorPpm: limits.floorPpm, floorSource: limits.floorSource, house: limits.house,
+    status,
+    cut: q.cut,
+    rind: q.rind,
+    method: q.method,
+    meaning,
+    lot,
+    pieces: cure ? piecesPpm(cure) : [],
+    row: limits.row,
+    maxPpm: limits.maxPpm,
+    floorPpm: limits.floorPpm,
+    floorSource: limits.floorSource,
+    house: limits.house,
     residual: q.agent ? [...limits.residual] : [],
-    nitrate: q.agent && q.agent.nitrateFraction > 0 ? { ppm: PPM_PER_UNIT * q.agentG * nitrateShare(q.agent) / greenG, maxPpm: limits.nitrateMaxPpm } : null,
-    ruleSetId: q.rules.id, jurisdiction: q.rules.jurisdiction, ruleTextDate: q.rules.textDate, confirmed: q.confirmed,
+    nitrate:
+      q.agent && q.agent.nitrateFraction > 0
+        ? { ppm: (PPM_PER_UNIT * q.agentG * nitrateShare(q.agent)) / greenG, maxPpm: limits.nitrateMaxPpm }
+        : null,
+    ruleSetId: q.rules.id,
+    jurisdiction: q.rules.jurisdiction,
+    ruleTextDate: q.rules.textDate,
+    confirmed: q.confirmed,
     advice: cure ? advise(cure, limits, status) : NO_ADVICE,
     arithmetic: ARITHMETIC_VERSION,
   }

@@ -10,17 +10,21 @@ export const ENTRY_WORDS: Record<string, Words> = {
   not_a_weight: () => 'This is not a weight. Write it like 1.98 kg, 1980, or 4 lb 6.5 oz.',
   not_positive: () => 'A weight must be more than 0.',
   ounces_over_16: p => `${said.plain(p, 'ounces')} oz is more than a pound. Ounces after pounds go up to 15.9.`,
-  tare_above_gross: (p, as) => `The tub (${said.meat(p, 'tareG', as)}) weighs more than the whole (${said.meat(p, 'grossG', as)}). Write the full weight first, then minus the tub.`,
+  tare_above_gross: (p, as) =>
+    `The tub (${said.meat(p, 'tareG', as)}) weighs more than the whole (${said.meat(p, 'grossG', as)}). Write the full weight first, then minus the tub.`,
   tare_unit_missing: () => 'Write the unit of the tub\'s weight too, like 5 lb - 1 lb.',
-  too_light: (p, as) => `${said.grams(p, 'netG', as)} is too light to be this. A bare number is grams: did you mean kg?`,
+  too_light: (p, as) =>
+    `${said.grams(p, 'netG', as)} is too light to be this. A bare number is grams: did you mean kg?`,
   too_heavy: (p, as) => `${said.meat(p, 'netG', as)} is too heavy to be this. A bare number is grams; check the unit.`,
   not_a_length: () => 'This is not a thickness. Write it like 40 mm, 4 cm, or 1.6 in.',
   length_range: p => `${said.plain(p, 'typed')} is no thickness of a piece of meat. Check the figure and the unit.`,
-  temperature_range: p => `${said.plain(p, 'typed')} is no temperature of a fridge, a smoker or meat. Check the figure and the unit.`,
+  temperature_range: p =>
+    `${said.plain(p, 'typed')} is no temperature of a fridge, a smoker or meat. Check the figure and the unit.`,
   percent_range: p => `${said.plain(p, 'typed')} is outside ${said.plain(p, 'min')} to ${said.plain(p, 'max')} %.`,
   number_range: p => `This must lie between ${said.plain(p, 'min')} and ${said.plain(p, 'max')}.`,
   control_characters: () => 'This holds characters that cannot be printed. Type it again.',
-  ill_formed_text: () => 'This holds half a character, as when an emoji is cut in two. Delete the last sign and type it again.',
+  ill_formed_text: () =>
+    'This holds half a character, as when an emoji is cut in two. Delete the last sign and type it again.',
   reason_missing: () => 'Say why, in a few words.',
   not_a_date: () => 'This is not a date. Choose the day.',
   not_a_code: () => 'This is not a code. Codes look like L-0042.',
@@ -53,7 +57,8 @@ export const ENTRY_WORDS: Record<string, Words> = {
   nothing_to_record: () => 'Enter a weight, a pack or an offcut first.',
   no_packs: () => 'Choose at least one pack.',
   nitrite_missing: () => 'The certificate must name the nitrite: without it nobody knows the ppm.',
-  nitrite_too_strong: () => 'Over 10 % nitrite is no blended curing salt. Check the certificate, or choose potassium nitrite.',
+  nitrite_too_strong: () =>
+    'Over 10 % nitrite is no blended curing salt. Check the certificate, or choose potassium nitrite.',
   more_than_whole: () => 'These shares come to more than 100 %. Check them.',
   salt_share_high: () => 'Over 6 % salt is no measured cure. Check the figure, or choose the excess method.',
   not_excess: () => 'Only an excess cure is weighed back. Clear this, or choose the excess method.',
@@ -61,7 +66,8 @@ export const ENTRY_WORDS: Record<string, Words> = {
   sides_empty: () => 'At least one side must get some of the mix.',
   too_many_seasonings: () => 'More than 12 seasonings. Mix some of them beforehand.',
   mix_too_few: () => 'A mix has at least two ingredients.',
-  floor_above_max: (p, as) => `The floor of ${said.ppm(p, 'floorPpm', as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
+  floor_above_max: (p, as) =>
+    `The floor of ${said.ppm(p, 'floorPpm', as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
   min_above_max: () => 'The least is above the most. Check both.',
   basis_of_compound: () => 'Nitrate is counted as NaNO3, nitrite as NaNO2, as the ion or as residue.',
   no_rows: () => 'A rule set needs at least one row for nitrite.',
@@ -71,7 +77,8 @@ export const ENTRY_WORDS: Record<string, Words> = {
   no_recipes: () => 'There is no recipe in this file.',
   too_many_recipes: () => 'More than 200 recipes at once. Take them in parts.',
   draft_too_long: () => 'This bench is too full for a card. Take off some pieces.',
-  not_an_amount: p => `${said.plain(p, 'typed')} is not an amount. Write it like 2 tsp, 1 1/2 cups, 3 oz, or 2 tsp per 3 kg.`,
+  not_an_amount: p =>
+    `${said.plain(p, 'typed')} is not an amount. Write it like 2 tsp, 1 1/2 cups, 3 oz, or 2 tsp per 3 kg.`,
   unknown_unit: p => `“${said.plain(p, 'unit')}” is not a measure we know. Use cup, tbsp, tsp, oz, lb, g, kg or ml.`,
   amount_range: () => 'An amount must be more than 0.',
 }

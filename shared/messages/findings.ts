@@ -18,5 +18,7 @@ const WORDS: Record<FindingKind, string> = {
 /** One finding in a sentence: the record, or the row and the record that it last stood in. */
 export function findingWords({ id, why, toId, table, row }: Finding): string {
   if (table !== undefined) return `Row ${row} of ${table} ${WORDS[why]}${id === null ? '' : ` (record ${id})`}.`
-  return toId !== undefined && toId > id! ? `Records ${id} to ${toId} are missing: they were taken out.` : `Record ${id} ${WORDS[why]}.`
+  return toId !== undefined && toId > id!
+    ? `Records ${id} to ${toId} are missing: they were taken out.`
+    : `Record ${id} ${WORDS[why]}.`
 }

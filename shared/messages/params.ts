@@ -1,6 +1,13 @@
 import { localDay, localTime } from '#core/calendar/local-day'
 import { formatDateInYear } from '#core/units/format-date'
-import { formatMeat, formatNumber, formatPpm, formatPpmBeside, formatTemperature, type Notation } from '#core/units/format'
+import {
+  formatMeat,
+  formatNumber,
+  formatPpm,
+  formatPpmBeside,
+  formatTemperature,
+  type Notation,
+} from '#core/units/format'
 
 export type Params = Record<string, string | number> | undefined
 export type Words = (params: NonNullable<Params>, as: Notation) => string
@@ -17,9 +24,11 @@ export const said = {
     return `${formatNumber(massG, Math.abs(tenths - Math.round(tenths)) < 1e-6 ? 1 : 2, as.decimal)} g`
   },
   /** A share as per cent, two decimals. */
-  percent: (p: NonNullable<Params>, key: string, as: Notation) => `${formatNumber(number(p, key) * 100, 2, as.decimal)} %`,
+  percent: (p: NonNullable<Params>, key: string, as: Notation) =>
+    `${formatNumber(number(p, key) * 100, 2, as.decimal)} %`,
   ppm: (p: NonNullable<Params>, key: string, as: Notation) => formatPpm(number(p, key), as),
-  ppmBeside: (p: NonNullable<Params>, key: string, other: string, as: Notation) => formatPpmBeside(number(p, key), number(p, other), as),
+  ppmBeside: (p: NonNullable<Params>, key: string, other: string, as: Notation) =>
+    formatPpmBeside(number(p, key), number(p, other), as),
   temperature: (p: NonNullable<Params>, key: string, as: Notation) => formatTemperature(number(p, key), as),
   date: (p: NonNullable<Params>, key: string, as: Notation) => {
     const day = String(p[key] ?? '')

@@ -1,5 +1,13 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
-import { formatIngredient, formatLimit, formatMeat, formatNumber, formatPpm, formatPpmBeside, type Notation } from '#core/units/format'
+import {
+  formatIngredient,
+  formatLimit,
+  formatMeat,
+  formatNumber,
+  formatPpm,
+  formatPpmBeside,
+  type Notation,
+} from '#core/units/format'
 import { formatDateInYear } from '#core/units/format-date'
 import type { Judgement } from '../contracts/judgement'
 
@@ -7,7 +15,8 @@ const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
 
 /** The rule in a few words: "200 ppm for rind-off belly, dry cure"; a limit on the ion says both. */
 export const ruleWords = (j: Judgement, as: Notation): string => {
-  const text = j.row.basis === 'ingoing_ion' ? ` (${formatNumber(j.row.maxPpm!, 0, as.decimal)} mg/kg as nitrite ion)` : ''
+  const text
+    = j.row.basis === 'ingoing_ion' ? ` (${formatNumber(j.row.maxPpm!, 0, as.decimal)} mg/kg as nitrite ion)` : ''
   return `${formatPpm(j.maxPpm, as)}${text} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut === 'other' ? 'another cut' : j.cut}, ${isWet(j.method) ? 'wet' : 'dry'} cure`
 }
 
@@ -17,7 +26,9 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
     takeOffAgentG !== null ? `take off ${formatIngredient(takeOffAgentG, as, readabilityG)} of curing salt` : '',
     addMeatG !== null ? `add ${formatMeat(addMeatG, as)} of meat` : '',
     addAgentG !== null ? `add ${formatIngredient(addAgentG, as, readabilityG)} of curing salt` : '',
-    finerScaleG !== null ? `weigh the curing salt on a scale that reads to ${formatIngredient(finerScaleG, as, finerScaleG)}` : '',
+    finerScaleG !== null
+      ? `weigh the curing salt on a scale that reads to ${formatIngredient(finerScaleG, as, finerScaleG)}`
+      : '',
     (smallestLotG ?? null) !== null ? `cure at least ${formatMeat(smallestLotG!, as)} at a time on this scale` : '',
   ].filter(way => way !== '')
   const text = ways.join(' or ')
@@ -26,38 +37,60 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
 
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */
 export function verdictWords(j: Judgement, as: Notation, readabilityG: number): string {
-  if (!j.lot) return `Salt only: no nitrite. Keep it at ${formatLimit(4, as)} or colder all the way, cook before eating.`
+  if (!j.lot)
+    return `Salt only: no nitrite. Keep it at ${formatLimit(4, as)} or colder all the way, cook before eating.`
   const upTo = j.meaning === 'upper_bound' ? 'Up to ' : ''
   const got = `${upTo}${formatPpm(j.lot.ppm, as)}`
   const floor = formatPpm(j.floorPpm, as)
   const { lot } = j
-  const beside = (ppm: number, limit: number | null | undefined) => limit === null || limit === undefined ? formatPpm(ppm, as) : formatPpmBeside(ppm, limit, as)
+  const beside = (ppm: number, limit: number | null | undefined) =>
+    limit === null || limit === undefined ? formatPpm(ppm, as) : formatPpmBeside(ppm, limit, as)
   const missed = lot.ppm < (j.house?.floorPpm ?? 0) ? j.house?.floorPpm : j.house?.maxPpm
   const then = fix(j, as, readabilityG)
   switch (j.status) {
-    case 'inside': return `${got}, inside ${floor} to ${ruleWords(j, as)}.`
-    case 'up_to': return `${got}, limit ${ruleWords(j, as)}. What the meat took up is not known without a test: cool it as if it were not cured.`
-    case 'outside_house': return `${upTo}${beside(lot.ppm, missed)}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
-    case 'above_limit': return `${upTo}${beside(lot.ppm, j.maxPpm)}, limit ${ruleWords(j, as)}.${then}`
-    case 'limit_not_shown': return `${got}, but it may be up to ${beside(lot.highPpm, j.maxPpm)}; limit ${ruleWords(j, as)}.${then}`
-    case 'below_floor': return `${upTo}${beside(lot.ppm, j.floorPpm)}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
-    case 'floor_not_shown': return `${got}, but it may be only ${beside(lot.lowPpm, j.floorPpm)}; floor ${floor} (${j.floorSource}).${then}`
-    case 'no_nitrite': return ''
+    case 'inside':
+      return `${got}, inside ${floor} to ${ruleWords(j, as)}.`
+    case 'up_to':
+      return `${got}, limit ${ruleWords(j, as)}. What the meat took up is not known without a test: cool it as if it were not cured.`
+    case 'outside_house':
+      return `${upTo}${beside(lot.ppm, missed)}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
+    case 'above_limit':
+      return `${upTo}${beside(lot.ppm, j.maxPpm)}, limit ${ruleWords(j, as)}.${then}`
+    case 'limit_not_shown':
+      return `${got}, but it may be up to ${beside(lot.highPpm, j.maxPpm)}; limit ${ruleWords(j, as)}.${then}`
+    case 'below_floor':
+      return `${upTo}${beside(lot.ppm, j.floorPpm)}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
+    case 'floor_not_shown':
+      return `${got}, but it may be only ${beside(lot.lowPpm, j.floorPpm)}; floor ${floor} (${j.floorSource}).${then}`
+    case 'no_nitrite':
+      return ''
   }
 }
 
 const houseWords = (j: Judgement, as: Notation): string => {
   const { floorPpm = null, maxPpm = null } = j.house ?? {}
-  const ends = [floorPpm === null ? '' : `from ${formatPpm(floorPpm, as)}`, maxPpm === null ? '' : `to ${formatPpm(maxPpm, as)}`].filter(end => end !== '')
+  const ends = [
+    floorPpm === null ? '' : `from ${formatPpm(floorPpm, as)}`,
+    maxPpm === null ? '' : `to ${formatPpm(maxPpm, as)}`,
+  ].filter(end => end !== '')
   return ends.length ? ` (${ends.join(' ')})` : ''
 }
 
 export const STATUS_WORDS: Record<Judgement['status'], string> = {
-  inside: 'inside the limits', up_to: 'upper bound inside', outside_house: 'outside the shop\'s limits', above_limit: 'above the limit', limit_not_shown: 'may be above the limit',
-  below_floor: 'below the floor', floor_not_shown: 'may be below the floor', no_nitrite: 'salt only',
+  inside: 'inside the limits',
+  up_to: 'upper bound inside',
+  outside_house: 'outside the shop\'s limits',
+  above_limit: 'above the limit',
+  limit_not_shown: 'may be above the limit',
+  below_floor: 'below the floor',
+  floor_not_shown: 'may be below the floor',
+  no_nitrite: 'salt only',
 }
 
-/** How far off it can be: the lot by the worst case and by k = 2, and the piece that is known least. Empty for salt only. */
+/**
+ * How far off it can be: the lot by the worst case and by k = 2, and the piece that is known least. Empty for salt
+ * only.
+ */
 export function doubtWords(j: Judgement, as: Notation): string {
   if (!j.lot) return ''
   const least = j.meaning === 'upper_bound' ? '' : `${formatPpm(j.lot.lowPpm, as)} to `
@@ -72,20 +105,37 @@ export const standingWords = (j: Judgement, as: Notation): string => {
   const confirmed = j.confirmed
     ? `confirmed by ${j.confirmed.by} on ${formatDateInYear(j.confirmed.on, as.dates)}`
     : 'not confirmed by this shop'
-  const lab = j.residual.length ? ` Before it goes out it must be shown what is left in the product, by its finished weight or by a laboratory${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => row.maxPpm === null ? [] : formatPpm(row.maxPpm, as)).join(', ')} at most)` : ''}.` : ''
+  const lab = j.residual.length
+    ? ` Before it goes out it must be shown what is left in the product, by its finished weight or by a laboratory${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => (row.maxPpm === null ? [] : formatPpm(row.maxPpm, as))).join(', ')} at most)` : ''}.`
+    : ''
   return `${rules}; ${confirmed}.${lab} An aid: your inspector and local code decide.`
 }
 
 /** What a figure means, for the method it was cured by. */
 export const MEANING_WORDS: Record<Judgement['meaning'], string> = {
-  exact: 'what went in', upper_bound: 'the most that can have gone in', none: 'no nitrite',
+  exact: 'what went in',
+  upper_bound: 'the most that can have gone in',
+  none: 'no nitrite',
 }
 
-export const METHOD_WORDS: Record<CureMethod, { name: string, means: string }> = {
+export const METHOD_WORDS: Record<CureMethod, { name: string; means: string }> = {
   dry: { name: 'Measured dry', means: 'All that is weighed goes on and stays on: the ppm is what went in.' },
-  two_applications: { name: 'Two applications', means: 'Half now, the rest after the first draining. What drains away takes some along: the ppm is the most it can be.' },
-  excess: { name: 'Excess (salt box)', means: 'More goes on than is taken up. Applied ppm is only an upper bound; weigh back what is shaken off.' },
-  wet_equilibrium: { name: 'Brine until even', means: 'Meat and brine share what is in both: the ppm is exact once they are even.' },
-  wet_pick_up: { name: 'Brine by pick-up', means: 'Taken out before it is even. Weigh before and after; until then the ppm is the most it can be.' },
+  two_applications: {
+    name: 'Two applications',
+    means:
+      'Half now, the rest after the first draining. What drains away takes some along: the ppm is the most it can be.',
+  },
+  excess: {
+    name: 'Excess (salt box)',
+    means: 'More goes on than is taken up. Applied ppm is only an upper bound; weigh back what is shaken off.',
+  },
+  wet_equilibrium: {
+    name: 'Brine until even',
+    means: 'Meat and brine share what is in both: the ppm is exact once they are even.',
+  },
+  wet_pick_up: {
+    name: 'Brine by pick-up',
+    means: 'Taken out before it is even. Weigh before and after; until then the ppm is the most it can be.',
+  },
   salt_only: { name: 'Salt only', means: 'No nitrite, so no ppm. Its own, stricter limits hold.' },
 }

@@ -5,9 +5,13 @@ import { openTestShop, type TestShop } from '../support/shop'
 let shop: TestShop
 let visit: Visit
 const page = () => visit.page
-const open = async (path: string) => { await page().goto(shop.address + path, { waitUntil: 'networkidle0' }) }
+const open = async (path: string) => {
+  await page().goto(shop.address + path, { waitUntil: 'networkidle0' })
+}
 const clear = async () => {
-  await page().evaluate(() => { localStorage.removeItem('veldmoor-draft:bench') })
+  await page().evaluate(() => {
+    localStorage.removeItem('veldmoor-draft:bench')
+  })
   await open('/bench')
 }
 const addPieces = async (...weights: string[]) => {
@@ -17,7 +21,10 @@ const addPieces = async (...weights: string[]) => {
   }
 }
 /** Pages of the page as it prints. */
-const printed = async (format: 'A4' | 'Letter') => Number(/\/Type\s*\/Pages[\s\S]*?\/Count (\d+)/.exec(Buffer.from(await page().pdf({ format })).toString('latin1'))?.[1])
+const printed = async (format: 'A4' | 'Letter') =>
+  Number(
+    /\/Type\s*\/Pages[\s\S]*?\/Count (\d+)/.exec(Buffer.from(await page().pdf({ format })).toString('latin1'))?.[1],
+  )
 const mayRub = () => page().$eval('.rub button', button => !(button as HTMLButtonElement).disabled)
 
 beforeAll(async () => {
@@ -39,7 +46,11 @@ describe('the Bench, part by part', () => {
     await clear()
     await addPieces('1.9 kg', '1.5 kg')
     for (const [method, words] of [
-      ['Two applications', 'the most it can be'], ['Excess (salt box)', 'only an upper bound'], ['Brine until even', 'Meat and brine share'], ['Brine by pick-up', 'Weigh before and after'], ['Salt only', 'No nitrite, so no ppm'],
+      ['Two applications', 'the most it can be'],
+      ['Excess (salt box)', 'only an upper bound'],
+      ['Brine until even', 'Meat and brine share'],
+      ['Brine by pick-up', 'Weigh before and after'],
+      ['Salt only', 'No nitrite, so no ppm'],
     ] as const) {
       await choose(page(), 'How it is cured', method)
       await says(page(), words)
@@ -178,7 +189,13 @@ describe('around the Bench', () => {
     await press(page(), 'Add a seasoning')
     await choose(page(), 'Seasoning', 'Black pepper')
     await type(page(), 'Of the meat', '0,2')
-    for (const [label, weight] of [['Curing salt, grams', '72'], ['Salt, grams', '682.5'], ['Sugar, grams', '300'], ['Black pepper, cracked, grams', '60.5']] as const) await type(page(), label, weight)
+    for (const [label, weight] of [
+      ['Curing salt, grams', '72'],
+      ['Salt, grams', '682.5'],
+      ['Sugar, grams', '300'],
+      ['Black pepper, cracked, grams', '60.5'],
+    ] as const)
+      await type(page(), label, weight)
     await press(page(), 'Mixed, put it on the shelf')
     await says(page(), 'is mixed and on the shelf')
     await clear()
@@ -202,7 +219,11 @@ describe('around the Bench', () => {
   it('9: recipes are revised, compared, scaled, duplicated, put in a file and taken in again', async () => {
     await open('/recipe-book')
     await page().waitForSelector('.names')
-    await page().evaluate(() => [...document.querySelectorAll<HTMLElement>('.name')].find(one => one.innerText.includes('Orchard streaky'))!.click())
+    await page().evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('.name')]
+        .find(one => one.innerText.includes('Orchard streaky'))!
+        .click(),
+    )
     await says(page(), 'From revision 1 to 2')
     await type(page(), 'Green weight', '20 kg')
     await says(page(), '48.0 g')

@@ -14,7 +14,9 @@ const signIn = async (who: Visit, name: string, path = '/') => {
   await who.page.keyboard.press('Enter')
   await who.page.waitForSelector('.room-strip')
 }
-const open = async (path: string) => { await page().goto(shop.address + path, { waitUntil: 'networkidle0' }) }
+const open = async (path: string) => {
+  await page().goto(shop.address + path, { waitUntil: 'networkidle0' })
+}
 
 beforeAll(async () => {
   shop = await openTestShop({ demo: true })
@@ -33,14 +35,18 @@ describe('the book, for an inspector at the table', () => {
     await says(page(), 'Why: read 2.98 for 2.89; weighed again')
     await says(page(), 'Voided: the turn.')
     await says(page(), 'undone within ten minutes')
-    expect(await page().$$eval('tr.voided .words', cells => cells.map(cell => getComputedStyle(cell).textDecorationLine))).toEqual(['line-through'])
+    expect(
+      await page().$$eval('tr.voided .words', cells => cells.map(cell => getComputedStyle(cell).textDecorationLine)),
+    ).toEqual(['line-through'])
   })
   it('a record is opened to every figure, as typed and as computed, to the second', async () => {
     await page().locator('button[aria-label$="every figure"]').click()
     await says(page(), 'America/Chicago')
     await says(page(), 'As computed')
     await says(page(), 'judgement lot ppm')
-    const [{ hash }] = await shop.sql<{ hash: string }>('SELECT hash FROM events WHERE kind = \'lot_rubbed\' AND JSON_CONTAINS(subjects, \'"L-0003"\')') as [{ hash: string }]
+    const [{ hash }] = (await shop.sql<{ hash: string }>(
+      'SELECT hash FROM events WHERE kind = \'lot_rubbed\' AND JSON_CONTAINS(subjects, \'"L-0003"\')',
+    )) as [{ hash: string }]
     await says(page(), hash)
     expect(await page().$$eval('.record dd', cells => cells.some(cell => cell.textContent === '2.98 kg'))).toBe(true)
     await press(page(), 'Every figure of each record')
@@ -50,7 +56,12 @@ describe('the book, for an inspector at the table', () => {
   })
   it('a record is voided with its reason, and stays readable', async () => {
     await open('/lots/L-0008')
-    const [name] = await page().$$eval('button[aria-label^="Void record"]', buttons => buttons.filter(button => button.closest('tr')!.innerText.includes('Turned')).map(button => button.getAttribute('aria-label')!).slice(-1))
+    const [name] = await page().$$eval('button[aria-label^="Void record"]', buttons =>
+      buttons
+        .filter(button => button.closest('tr')!.innerText.includes('Turned'))
+        .map(button => button.getAttribute('aria-label')!)
+        .slice(-1),
+    )
     await press(page(), name!)
     await press(page(), 'Void it')
     await says(page(), 'Say why, in a few words')
@@ -81,12 +92,16 @@ it('undo stays at hand for ten minutes, after the line that offered it has gone'
   await page().evaluate(() => (document.activeElement as HTMLElement).blur())
   await page().keyboard.press('u')
   await says(page(), 'The record stays in the book as such')
-  expect((await shop.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 2')).map(event => event.kind)).toEqual(['voided', 'drained'])
+  expect(
+    (await shop.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 2')).map(event => event.kind),
+  ).toEqual(['voided', 'drained'])
 })
 
 it('with no room left on the disk the page says so, the entry waits in it, and goes in once there is room', async () => {
   await open('/cold-room')
-  await shop.sql('CREATE TRIGGER no_room BEFORE INSERT ON events FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'')
+  await shop.sql(
+    'CREATE TRIGGER no_room BEFORE INSERT ON events FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'',
+  )
   await type(page(), 'Reads now', '3.9')
   await page().keyboard.press('Enter')
   await says(page(), 'no room left on its disk. What you typed is still here')
@@ -118,14 +133,20 @@ describe('a shared tablet', () => {
       await press(wall.page, 'Sign')
       await says(wall.page, '3.7 recorded')
       await wall.page.waitForSelector('[aria-label^="Tam Veldry signs here"]')
-      expect((await shop.sql<{ who: string, station: string }>('SELECT who, station FROM events ORDER BY id DESC LIMIT 1'))[0]).toEqual({ who: 'Tam Veldry', station: 'Wall tablet' })
+      expect(
+        (
+          await shop.sql<{ who: string; station: string }>('SELECT who, station FROM events ORDER BY id DESC LIMIT 1')
+        )[0],
+      ).toEqual({ who: 'Tam Veldry', station: 'Wall tablet' })
       // Closed: what one person left half typed is not there for the next.
       await type(wall.page, 'Reads now', '9.1')
       await until(wall.page, () => Object.values(localStorage).some(kept => String(kept).includes('9.1')))
       await press(wall.page, 'TV: Tam Veldry, maker')
       await wall.page.locator('::-p-text(Close this tablet)').click()
       await wall.page.waitForSelector('::-p-aria([name="This is a shared tablet: each record is signed with a PIN"])')
-      expect(await wall.page.evaluate(() => Object.keys(localStorage).filter(key => key.startsWith('veldmoor-draft')))).toEqual([])
+      expect(
+        await wall.page.evaluate(() => Object.keys(localStorage).filter(key => key.startsWith('veldmoor-draft'))),
+      ).toEqual([])
       expect(wall.faults).toEqual([])
     }
     finally {

@@ -3,8 +3,28 @@ import { axeByDayAndNight } from '../support/axe'
 import { openBrowser, says, type, type Visit } from '../support/browser'
 import { openTestShop, OWNER, type TestShop } from '../support/shop'
 
-const PAGES = ['/', '/store', '/store/salt-ledger', '/store/mix', '/bench', '/bench/spoons', '/bench/practice', '/cold-room', '/smokehouse', '/slicing-table', '/ledger', '/ledger/lots', '/ledger/book', '/recipe-book', '/office', '/office/rules']
-const SIZES = [['phone', 390, 844], ['laptop', 1280, 800]] as const
+const PAGES = [
+  '/',
+  '/store',
+  '/store/salt-ledger',
+  '/store/mix',
+  '/bench',
+  '/bench/spoons',
+  '/bench/practice',
+  '/cold-room',
+  '/smokehouse',
+  '/slicing-table',
+  '/ledger',
+  '/ledger/lots',
+  '/ledger/book',
+  '/recipe-book',
+  '/office',
+  '/office/rules',
+]
+const SIZES = [
+  ['phone', 390, 844],
+  ['laptop', 1280, 800],
+] as const
 
 let shop: TestShop
 let visit: Visit
@@ -23,15 +43,21 @@ afterAll(async () => {
 })
 
 describe('every page of a shop in which nothing happened yet', () => {
-  it.each(PAGES)('%s fits, and passes WCAG 2.2 AA by axe, by day and by night, on a phone and on a laptop', async (path) => {
-    for (const [device, width, height] of SIZES) {
-      await visit.page.setViewport({ width, height })
-      await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
-      await visit.page.waitForSelector('h1')
-      await new Promise(resolve => setTimeout(resolve, 300))
-      expect(await visit.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), device).toBeLessThanOrEqual(0)
-      expect(await axeByDayAndNight(visit.page), device).toEqual([])
-    }
-  })
+  it.each(PAGES)(
+    '%s fits, and passes WCAG 2.2 AA by axe, by day and by night, on a phone and on a laptop',
+    async (path) => {
+      for (const [device, width, height] of SIZES) {
+        await visit.page.setViewport({ width, height })
+        await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
+        await visit.page.waitForSelector('h1')
+        await new Promise(resolve => setTimeout(resolve, 300))
+        expect(
+          await visit.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+          device,
+        ).toBeLessThanOrEqual(0)
+        expect(await axeByDayAndNight(visit.page), device).toEqual([])
+      }
+    },
+  )
   it('and none of them broke or ran a script that is not ours', () => expect(visit.faults).toEqual([]))
 })

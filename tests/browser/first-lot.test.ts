@@ -17,7 +17,11 @@ afterAll(async () => {
 /** Presses the step that Today names as the next one; it must be the one that is expected. */
 async function follow(title: string): Promise<void> {
   await press(page(), 'Today', 'link')
-  await until(page(), (wanted: string) => document.querySelector('[aria-current="step"] strong')?.textContent === wanted, title)
+  await until(
+    page(),
+    (wanted: string) => document.querySelector('[aria-current="step"] strong')?.textContent === wanted,
+    title,
+  )
   await page().focus('[aria-current="step"]')
   await page().keyboard.press('Enter')
   await until(page(), () => document.querySelector('h1')?.textContent?.trim() !== 'Today')
@@ -44,7 +48,9 @@ it('somebody who has never seen it comes from the first visit to a rubbed lot by
   await type(page(), 'Check weight', '1 kg')
   await type(page(), 'It reads', '1 kg')
   await press(page(), 'Record the check')
-  await until(page(), () => document.querySelector('#instruments-head')?.closest('section')?.textContent?.includes('checked'))
+  await until(page(), () =>
+    document.querySelector('#instruments-head')?.closest('section')?.textContent?.includes('checked'),
+  )
 
   await follow('Confirm the rules')
   await type(page(), 'Against (link or document)', 'the text, printed')
@@ -52,7 +58,11 @@ it('somebody who has never seen it comes from the first visit to a rubbed lot by
   await says(page(), 'The rule set is confirmed')
 
   await follow('Receive curing salt')
-  for (const [kind, name] of [['Curing salt', 'Curing salt no. 1'], ['Salt', 'Sea salt'], ['Sugar', 'Brown sugar']] as const) {
+  for (const [kind, name] of [
+    ['Curing salt', 'Curing salt no. 1'],
+    ['Salt', 'Sea salt'],
+    ['Sugar', 'Brown sugar'],
+  ] as const) {
     if (kind !== 'Curing salt') await press(page(), 'Receive an ingredient')
     await press(page(), kind)
     await type(page(), 'Name on the label', name)
@@ -61,7 +71,12 @@ it('somebody who has never seen it comes from the first visit to a rubbed lot by
     await type(page(), 'Amount', '2 kg')
     if (kind === 'Curing salt') await type(page(), 'Certificate', 'C-1')
     await press(page(), 'Put on the shelf')
-    await until(page(), (wanted: string) => [...document.querySelectorAll('main td, main th')].some(cell => cell.textContent?.includes(wanted)), name)
+    await until(
+      page(),
+      (wanted: string) =>
+        [...document.querySelectorAll('main td, main th')].some(cell => cell.textContent?.includes(wanted)),
+      name,
+    )
   }
 
   await follow('Receive meat')
@@ -79,7 +94,11 @@ it('somebody who has never seen it comes from the first visit to a rubbed lot by
   await type(page(), 'Next piece, green weight', '1.98 kg')
   await page().keyboard.press('Enter')
   await says(page(), '3.970 kg green weight')
-  for (const [role, label] of [['agent', 'Curing salt, grams'], ['salt', 'Salt, grams'], ['sugar', 'Sugar, grams']] as const) {
+  for (const [role, label] of [
+    ['agent', 'Curing salt, grams'],
+    ['salt', 'Salt, grams'],
+    ['sugar', 'Sugar, grams'],
+  ] as const) {
     const planned = await page().$eval(`tr[data-role="${role}"] .big`, cell => Number.parseFloat(cell.textContent!))
     expect(planned, label).toBeGreaterThan(0)
     await type(page(), label, String(planned))

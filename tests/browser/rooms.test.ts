@@ -3,8 +3,34 @@ import { axeByDayAndNight } from '../support/axe'
 import { openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
-const ROOMS = ['/', '/store', '/store/salt-ledger', '/bench', '/cold-room', '/smokehouse', '/runs/S-0001', '/runs/S-0003', '/slicing-table', '/ledger?code=L-0001', '/ledger/lots', '/ledger/book', '/lots/L-0003', '/lots/L-0008', '/office', '/office/rules', '/bench/spoons', '/bench/practice', '/bench/card/B-0001', '/store/mix', '/recipe-book']
-const SIZES = [['phone', 390, 844], ['tablet', 820, 1180], ['laptop', 1280, 800]] as const
+const ROOMS = [
+  '/',
+  '/store',
+  '/store/salt-ledger',
+  '/bench',
+  '/cold-room',
+  '/smokehouse',
+  '/runs/S-0001',
+  '/runs/S-0003',
+  '/slicing-table',
+  '/ledger?code=L-0001',
+  '/ledger/lots',
+  '/ledger/book',
+  '/lots/L-0003',
+  '/lots/L-0008',
+  '/office',
+  '/office/rules',
+  '/bench/spoons',
+  '/bench/practice',
+  '/bench/card/B-0001',
+  '/store/mix',
+  '/recipe-book',
+]
+const SIZES = [
+  ['phone', 390, 844],
+  ['tablet', 820, 1180],
+  ['laptop', 1280, 800],
+] as const
 const LEAST_TARGET_PX = 56
 
 let shop: TestShop
@@ -26,7 +52,14 @@ afterAll(async () => {
 
 const open = async (path: string) => {
   await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
-  await until(visit.page, () => document.querySelector('h1') && !/Reading the book|Laying out|Opening the drawer|Looking for the measuring|Fetching the card|Clearing the big bowl|Turning the pages/.test(document.body.innerText))
+  await until(
+    visit.page,
+    () =>
+      document.querySelector('h1')
+      && !/Reading the book|Laying out|Opening the drawer|Looking for the measuring|Fetching the card|Clearing the big bowl|Turning the pages/.test(
+        document.body.innerText,
+      ),
+  )
 }
 /** How far the page reaches over its side, once it has taken the size. */
 const sideways = async (width: number, height: number) => {
@@ -46,14 +79,22 @@ describe('every room', () => {
     await visit.page.setViewport({ width: 820, height: 1180 })
     for (const path of ['/cold-room', '/smokehouse', '/runs/S-0003', '/store']) {
       await open(path)
-      const small = await visit.page.$$eval('main button.floor, .room-strip a', (buttons, least) => buttons.map(b => b.getBoundingClientRect()).filter(box => box.width > 0 && box.height < least).length, LEAST_TARGET_PX)
+      const small = await visit.page.$$eval(
+        'main button.floor, .room-strip a',
+        (buttons, least) =>
+          buttons.map(b => b.getBoundingClientRect()).filter(box => box.width > 0 && box.height < least).length,
+        LEAST_TARGET_PX,
+      )
       expect(small, path).toBe(0)
     }
   })
   it('Today answers its three questions without scrolling', async () => {
     await visit.page.setViewport({ width: 1280, height: 800 })
     await open('/')
-    const bottom = await visit.page.$eval('#week', heading => heading.closest('section')!.getBoundingClientRect().bottom)
+    const bottom = await visit.page.$eval(
+      '#week',
+      heading => heading.closest('section')!.getBoundingClientRect().bottom,
+    )
     expect(bottom).toBeLessThanOrEqual(800)
   })
 })
@@ -104,5 +145,6 @@ describe('the demo shop', () => {
     await visit.page.keyboard.press('Enter')
     await says(visit.page, '3.4 recorded')
   })
-  it('broke no page', () => expect(visit.faults.filter(fault => !fault.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]))
+  it('broke no page', () =>
+    expect(visit.faults.filter(fault => !fault.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]))
 })

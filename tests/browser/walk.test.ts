@@ -37,7 +37,9 @@ describe('a maker walks through the shop, by keyboard', () => {
     // What was typed is still there after a visit to somewhere else.
     await page().reload({ waitUntil: 'networkidle0' })
     await says(page(), 'Open the shop')
-    expect(await page().$$eval('input', inputs => inputs.map(input => input.value))).toEqual(expect.arrayContaining([SETUP_CODE, 'Walk-in shed', 'Ada Walker']))
+    expect(await page().$$eval('input', inputs => inputs.map(input => input.value))).toEqual(
+      expect.arrayContaining([SETUP_CODE, 'Walk-in shed', 'Ada Walker']),
+    )
     await choose(page(), 'The law your shop stands under', 'United States')
     await type(page(), 'Password, 10 characters or more', 'walk-in shed')
     await press(page(), 'Open the shop')
@@ -46,7 +48,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Open the shop')
     await says(page(), 'The first lot, step by step')
     await shop.sql('UPDATE shops SET zone = ?', ['America/Chicago'])
-    await page().deleteCookie(...await page().cookies())
+    await page().deleteCookie(...(await page().cookies()))
     await page().goto(`${shop.address}/store`, { waitUntil: 'networkidle0' })
     await type(page(), 'Name', 'ada')
     await type(page(), 'Password', 'a wrong password')
@@ -75,7 +77,11 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Receive it')
     await says(page(), 'D-0001 is recorded: M-0001')
     await says(page(), 'North <b>Farm</b>')
-    for (const [kind, name, certificate] of [['Curing salt', 'Curing salt no. 1', true], ['Salt', 'Sea salt', false], ['Sugar', 'Brown sugar', false]] as const) {
+    for (const [kind, name, certificate] of [
+      ['Curing salt', 'Curing salt no. 1', true],
+      ['Salt', 'Sea salt', false],
+      ['Sugar', 'Brown sugar', false],
+    ] as const) {
       await press(page(), 'Receive an ingredient')
       await press(page(), kind)
       await type(page(), 'Name on the label', name)
@@ -128,7 +134,12 @@ describe('a maker walks through the shop, by keyboard', () => {
     await page().keyboard.press('ArrowRight')
     await page().keyboard.press('PageUp')
     expect(await notch!.evaluate(el => el.getAttribute('aria-valuenow'))).toBe('156')
-    expect(await page().$eval('input[inputmode="decimal"][value], .fields input', input => (input as HTMLInputElement).value)).toBeTruthy()
+    expect(
+      await page().$eval(
+        'input[inputmode="decimal"][value], .fields input',
+        input => (input as HTMLInputElement).value,
+      ),
+    ).toBeTruthy()
   })
 
   it('4: the Cold room hangs it by its day; a turn is one press and can be undone', async () => {
@@ -136,7 +147,9 @@ describe('a maker walks through the shop, by keyboard', () => {
     await goTo(page(), 'c', 'Cold room')
     await says(page(), 'L-0001')
     await page().waitForSelector('.twine')
-    expect(await page().$eval('.twine', svg => svg.getAttribute('aria-label'))).toContain('Cure day 8. 0 turned, 7 missed')
+    expect(await page().$eval('.twine', svg => svg.getAttribute('aria-label'))).toContain(
+      'Cure day 8. 0 turned, 7 missed',
+    )
     await press(page(), 'Turned, all pieces')
     await says(page(), 'L-0001: turned, all pieces')
     await until(page(), () => document.querySelector('.twine')?.getAttribute('aria-label')?.includes('1 turned'))
@@ -162,7 +175,10 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Into the smoke')
     await says(page(), 'S-0001 is in the smoke')
     await shop.sql('UPDATE runs SET started_at = started_at - INTERVAL 4 HOUR')
-    const local = (minutesAgo: number) => new Intl.DateTimeFormat('sv-SE', { timeZone: 'America/Chicago', dateStyle: 'short', timeStyle: 'short' }).format(Date.now() - minutesAgo * 60_000)
+    const local = (minutesAgo: number) =>
+      new Intl.DateTimeFormat('sv-SE', { timeZone: 'America/Chicago', dateStyle: 'short', timeStyle: 'short' }).format(
+        Date.now() - minutesAgo * 60_000,
+      )
     const file = join(tmpdir(), `veldmoor-${process.pid}.csv`)
     const upload = async (content: string) => {
       writeFileSync(file, content)
@@ -173,7 +189,19 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), 'The columns are not clear')
     await upload(`time,core\n${'\n'.repeat(1_000_000)}`)
     await says(page(), 'only blank lines')
-    await upload(`Time,Chamber °C,Core °C\n${[[180, 30, 8], [150, 70, 20], [120, 78, 35], [90, 80, 46], [60, 80, 54], [45, 81, 58], [30, 80, 61]].map(([ago, chamber, core]) => `${local(ago!)},${chamber},${core}`).join('\n')}\n`)
+    await upload(
+      `Time,Chamber °C,Core °C\n${[
+        [180, 30, 8],
+        [150, 70, 20],
+        [120, 78, 35],
+        [90, 80, 46],
+        [60, 80, 54],
+        [45, 81, 58],
+        [30, 80, 61],
+      ]
+        .map(([ago, chamber, core]) => `${local(ago!)},${chamber},${core}`)
+        .join('\n')}\n`,
+    )
     await says(page(), '7 readings recorded')
     await type(page(), 'Chamber, row 1', '80')
     await page().keyboard.press('Enter')
@@ -187,7 +215,16 @@ describe('a maker walks through the shop, by keyboard', () => {
     await shop.sql('UPDATE runs SET pulled_at = pulled_at - INTERVAL 26 MINUTE')
     await shop.sql('UPDATE run_readings SET at = at - INTERVAL 26 MINUTE WHERE at > NOW() - INTERVAL 5 MINUTE')
     await page().reload({ waitUntil: 'networkidle0' })
-    await upload(`time,core\n${[[25, 58], [20, 40], [15, 24], [5, 6.5]].map(([ago, core]) => `${local(ago!)},${core}`).join('\n')}\n`)
+    await upload(
+      `time,core\n${[
+        [25, 58],
+        [20, 40],
+        [15, 24],
+        [5, 6.5],
+      ]
+        .map(([ago, core]) => `${local(ago!)},${core}`)
+        .join('\n')}\n`,
+    )
     await says(page(), '4 readings recorded')
     await says(page(), 'cooled in time')
     expect(await text()).toContain('cured, 5 h')
@@ -226,7 +263,8 @@ describe('a maker walks through the shop, by keyboard', () => {
     await page().keyboard.type('p 2')
     await page().keyboard.press('Enter')
     await says(page(), 'Thread of P-0002')
-    for (const name of ['North <b>Farm</b>', 'M-0001', 'N-0001', 'L-0001', 'S-0001', 'Corner Shop']) await says(page(), name)
+    for (const name of ['North <b>Farm</b>', 'M-0001', 'N-0001', 'L-0001', 'S-0001', 'Corner Shop'])
+      await says(page(), name)
     await type(page(), 'Code, typed or scanned', 'L-0999')
     await page().keyboard.press('Enter')
     await says(page(), 'Nothing has the code L-0999')
@@ -246,7 +284,17 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Correct it')
     await says(page(), '“1.98 kg” to “1.97 kg”')
     const life = await text()
-    for (const part of ['Rubbed: 3 pieces', 'Voided: the turn.', 'undone within ten minutes', 'Drained.', 'Pulled; hottest core', 'Sliced: 4 packs', 'sent to Corner Shop', 'Why: read 1.98 for 1.97']) expect(life).toContain(part)
+    for (const part of [
+      'Rubbed: 3 pieces',
+      'Voided: the turn.',
+      'undone within ten minutes',
+      'Drained.',
+      'Pulled; hottest core',
+      'Sliced: 4 packs',
+      'sent to Corner Shop',
+      'Why: read 1.98 for 1.97',
+    ])
+      expect(life).toContain(part)
     const pdf = await page().pdf({ format: 'A4' })
     expect(pdf.length).toBeGreaterThan(20_000)
     await goTo(page(), 't', 'Today')

@@ -7,8 +7,16 @@ const ROOT = resolve(import.meta.dirname, '../..')
 const OURS = ['app', 'core', 'scripts', 'server', 'shared', 'tests']
 
 it('every test file is run by one of the suites', () => {
-  const there = OURS.flatMap(folder => readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' }).filter(file => file.endsWith('.test.ts')).map(file => `${folder}/${file.replaceAll('\\', '/')}`))
-  const listed = execFileSync('npx', ['vitest', 'list', '--filesOnly'], { cwd: ROOT, encoding: 'utf8', env: { ...process.env, FORCE_COLOR: '0' } })
+  const there = OURS.flatMap(folder =>
+    readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
+      .filter(file => file.endsWith('.test.ts'))
+      .map(file => `${folder}/${file.replaceAll('\\', '/')}`),
+  )
+  const listed = execFileSync('npx', ['vitest', 'list', '--filesOnly'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env: { ...process.env, FORCE_COLOR: '0' },
+  })
   const run = listed.split('\n').flatMap(line => /(\S+\.test\.ts)$/.exec(line.trim())?.[1] ?? [])
   expect(there.length).toBeGreaterThan(50)
   expect(there.filter(file => !run.includes(file))).toEqual([])

@@ -13,11 +13,20 @@ const BREACHES: Record<string, [file: string, code: string]> = {
   'core-imports-only-core': ['core/a.ts', 'import { z } from \'zod\'; export const a = z'],
   'core-tests-stay-headless': ['core/a.test.ts', 'import { ref } from \'vue\'; export const a = ref'],
   'contracts-stay-shared': ['shared/contracts/a.ts', 'import { ref } from \'vue\'; export const a = ref'],
-  'browser-never-server': ['app/pages/a.vue', '<script setup lang="ts">\nimport { good } from \'../../server/services/good\'\nconsole.log(good)\n</script>\n<template><p /></template>'],
-  'server-never-browser': ['server/services/b.ts', 'import { good } from \'../../app/stores/good\'; export const b = good'],
+  'browser-never-server': [
+    'app/pages/a.vue',
+    '<script setup lang="ts">\nimport { good } from \'../../server/services/good\'\nconsole.log(good)\n</script>\n<template><p /></template>',
+  ],
+  'server-never-browser': [
+    'server/services/b.ts',
+    'import { good } from \'../../app/stores/good\'; export const b = good',
+  ],
   'routes-are-thin': ['server/api/a.ts', 'import { good } from \'../db/good\'; export const a = good'],
   'services-know-no-http': ['server/services/c.ts', 'import { createError } from \'h3\'; export const c = createError'],
-  'migrations-are-frozen': ['server/db/migrations/a.ts', 'import { good } from \'../../../core/good\'; export const a = good'],
+  'migrations-are-frozen': [
+    'server/db/migrations/a.ts',
+    'import { good } from \'../../../core/good\'; export const a = good',
+  ],
   'workers-are-headless': ['app/workers/a.ts', 'import { ref } from \'vue\'; export const a = ref'],
   'workplaces-are-apart': ['app/components/bench/a.ts', 'import { good } from \'../store/good\'; export const a = good'],
   'services-use-repositories': ['server/services/d.ts', 'import { Op } from \'sequelize\'; export const d = Op'],
@@ -25,10 +34,16 @@ const BREACHES: Record<string, [file: string, code: string]> = {
   'no-unresolvable': ['core/b.ts', 'import { a } from \'./nowhere\'; export const b = a'],
   'no-cycles': ['core/c.ts', 'import { d } from \'./d\'; export const c = () => d'],
 }
-const GOOD = ['server/services/good.ts', 'server/db/good.ts', 'app/stores/good.ts', 'app/components/store/good.ts', 'core/good.ts']
+const GOOD = [
+  'server/services/good.ts',
+  'server/db/good.ts',
+  'app/stores/good.ts',
+  'app/components/store/good.ts',
+  'core/good.ts',
+]
 
 let folder: string
-let found: { rule: { name: string }, from: string }[]
+let found: { rule: { name: string }; from: string }[]
 
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'veldmoor-fence-'))
@@ -39,11 +54,31 @@ beforeAll(() => {
   for (const path of GOOD) write(path, 'export const good = 1')
   for (const [path, code] of Object.values(BREACHES)) write(path, code)
   write('core/d.ts', 'import { c } from \'./c\'; export const d = () => c')
-  write('tsconfig.fence.json', JSON.stringify({ compilerOptions: { module: 'esnext', moduleResolution: 'bundler', target: 'esnext' }, include: ['core', 'shared', 'server', 'app'] }))
+  write(
+    'tsconfig.fence.json',
+    JSON.stringify({
+      compilerOptions: { module: 'esnext', moduleResolution: 'bundler', target: 'esnext' },
+      include: ['core', 'shared', 'server', 'app'],
+    }),
+  )
   symlinkSync(join(ROOT, 'node_modules'), join(folder, 'node_modules'))
   let output: string
   try {
-    output = execFileSync(join(ROOT, 'node_modules/.bin/depcruise'), ['--config', join(ROOT, 'tests/fence/fence.cjs'), '--output-type', 'json', 'core', 'shared', 'server', 'app', 'scripts'], { cwd: folder, encoding: 'utf8', maxBuffer: 1e8 })
+    output = execFileSync(
+      join(ROOT, 'node_modules/.bin/depcruise'),
+      [
+        '--config',
+        join(ROOT, 'tests/fence/fence.cjs'),
+        '--output-type',
+        'json',
+        'core',
+        'shared',
+        'server',
+        'app',
+        'scripts',
+      ],
+      { cwd: folder, encoding: 'utf8', maxBuffer: 1e8 },
+    )
   }
   catch (error) {
     // Violations end it with a number; the report is on its output all the same.
@@ -53,7 +88,9 @@ beforeAll(() => {
 })
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
-it('plants a breach for every rule', () => expect(Object.keys(BREACHES).sort()).toEqual(config.forbidden.map(rule => rule.name).sort()))
+it('plants a breach for every rule', () =>
+  expect(Object.keys(BREACHES).sort()).toEqual(config.forbidden.map(rule => rule.name).sort()))
 
 it.each(Object.entries(BREACHES))('%s reports %j', (rule, [file]) =>
-  expect(found.filter(violation => violation.rule.name === rule).map(violation => violation.from)).toContain(file))
+  expect(found.filter(violation => violation.rule.name === rule).map(violation => violation.from)).toContain(file),
+)

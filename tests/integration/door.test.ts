@@ -15,48 +15,76 @@ afterAll(() => shop.close())
 const add = async (signIn: string, role = 'maker') => {
   const person = { signIn, password: `${signIn} rides a slow ferry` }
   await confirm(owner)
-  expect(await owner.post('/api/office/people', { name: signIn, initials: 'X', role, ...person })).toMatchObject({ status: 200 })
+  expect(await owner.post('/api/office/people', { name: signIn, initials: 'X', role, ...person })).toMatchObject({
+    status: 200,
+  })
   return person
 }
 const tries = async (client: Client, signIn: string, times: number) => {
   const codes: string[] = []
-  for (let i = 0; i < times; i++) codes.push((await client.post('/api/session', { signIn, password: `wrong ${i}` })).body.code)
+  for (let i = 0; i < times; i++)
+    codes.push((await client.post('/api/session', { signIn, password: `wrong ${i}` })).body.code)
   return codes
 }
 const kinds = async () => (await shop.sql<{ kind: string }>('SELECT kind FROM events')).map(row => row.kind)
 
 describe('the first visit', () => {
   let empty: TestShop
-  beforeAll(async () => { empty = await openTestShop({ opened: false }) })
+  beforeAll(async () => {
+    empty = await openTestShop({ opened: false })
+  })
   afterAll(() => empty.close())
-  const left = async () => Number((await empty.sql<{ n: unknown }>('SELECT (SELECT COUNT(*) FROM shops) + (SELECT COUNT(*) FROM users) n'))[0]!.n)
+  const left = async () =>
+    Number(
+      (await empty.sql<{ n: unknown }>('SELECT (SELECT COUNT(*) FROM shops) + (SELECT COUNT(*) FROM users) n'))[0]!.n,
+    )
 
   it('opens no shop without the code that was printed, from another site, in another type, or for a name that points here', async () => {
     const client = empty.client()
     const raw = (headers: Record<string, string>) => client.post('/api/setup', setUp(), headers)
-    expect(await client.post('/api/setup', setUp({ code: '' }))).toMatchObject({ status: 403, body: { code: 'setup_code_wrong' } })
-    expect(await client.post('/api/setup', setUp({ code: 'GUESS-CODE' }))).toMatchObject({ body: { code: 'setup_code_wrong' } })
+    expect(await client.post('/api/setup', setUp({ code: '' }))).toMatchObject({
+      status: 403,
+      body: { code: 'setup_code_wrong' },
+    })
+    expect(await client.post('/api/setup', setUp({ code: 'GUESS-CODE' }))).toMatchObject({
+      body: { code: 'setup_code_wrong' },
+    })
     expect(await raw({ 'content-type': 'text/plain' })).toMatchObject({ status: 415 })
     expect(await raw({ 'sec-fetch-site': 'cross-site' })).toMatchObject({ status: 403, body: { code: 'cross_site' } })
     expect(await raw({ 'sec-fetch-site': 'same-site' })).toMatchObject({ status: 403 })
     expect(await left()).toBe(0)
   })
   it('guesses at the code are counted', async () => {
-    const answers = await Promise.all(Array.from({ length: 14 }, (_, i) => empty.client().post('/api/setup', setUp({ code: `GUESS-${i}` }))))
+    const answers = await Promise.all(
+      Array.from({ length: 14 }, (_, i) => empty.client().post('/api/setup', setUp({ code: `GUESS-${i}` }))),
+    )
     expect(answers.filter(answer => answer.status === 429).length).toBeGreaterThanOrEqual(4)
     await empty.sql('DELETE FROM sign_in_attempts')
   })
   it('refuses a password that anyone would try, names the law, and then opens once', async () => {
     const owned = (password: string) => setUp({ owner: { name: 'Ada Test', initials: 'AT', signIn: 'ada', password } })
-    for (const password of ['password123', 'aaaaaaaaaaaa', 'qwertyuiop', 'test shed 1']) expect(await empty.client().post('/api/setup', owned(password)), password).toMatchObject({ status: 422, body: { code: 'password_common' } })
-    expect(await empty.client().post('/api/setup', setUp({ ruleSetId: 'mars' }))).toMatchObject({ body: { errors: [{ code: 'law_missing' }] } })
+    for (const password of ['password123', 'aaaaaaaaaaaa', 'qwertyuiop', 'test shed 1'])
+      expect(await empty.client().post('/api/setup', owned(password)), password).toMatchObject({
+        status: 422,
+        body: { code: 'password_common' },
+      })
+    expect(await empty.client().post('/api/setup', setUp({ ruleSetId: 'mars' }))).toMatchObject({
+      body: { errors: [{ code: 'law_missing' }] },
+    })
     expect(await left()).toBe(0)
     // A law whose belly takes less than our usual target begins under it.
-    expect(await empty.client().post('/api/setup', setUp({ code: 'test code', ruleSetId: 'ca' }))).toMatchObject({ status: 200 })
-    const [row] = await empty.sql<{ law: string, target: unknown }>('SELECT rule_set_id law, house_target_ppm target FROM shops')
+    expect(await empty.client().post('/api/setup', setUp({ code: 'test code', ruleSetId: 'ca' }))).toMatchObject({
+      status: 200,
+    })
+    const [row] = await empty.sql<{ law: string; target: unknown }>(
+      'SELECT rule_set_id law, house_target_ppm target FROM shops',
+    )
     expect(row!.law).toBe('ca')
     expect(Number(row!.target)).toBeLessThanOrEqual(150)
-    expect(await empty.client().post('/api/setup', setUp())).toMatchObject({ status: 409, body: { code: 'shop_exists' } })
+    expect(await empty.client().post('/api/setup', setUp())).toMatchObject({
+      status: 409,
+      body: { code: 'shop_exists' },
+    })
   })
 })
 
@@ -65,7 +93,11 @@ describe('a name that points here', () => {
   const ask = async (host: string, address = shop.address) => {
     const { request } = await import('node:http')
     return new Promise<number>((resolve, reject) => {
-      const asked = request(`${address}/api/session`, { method: 'POST', headers: { 'host': host, 'origin': `http://${host}`, 'content-type': 'application/json' } }, answer => resolve(answer.statusCode!))
+      const asked = request(
+        `${address}/api/session`,
+        { method: 'POST', headers: { 'host': host, 'origin': `http://${host}`, 'content-type': 'application/json' } },
+        answer => resolve(answer.statusCode!),
+      )
       asked.on('error', reject).end(JSON.stringify(MAKER))
     })
   }
@@ -86,7 +118,10 @@ describe('wrong passwords', () => {
     const dee = await add('dee')
     const own = await shop.signedIn(dee)
     const stranger = shop.client()
-    expect(await tries(stranger, 'dee', 7)).toEqual([...Array.from({ length: 6 }, () => 'sign_in_wrong'), 'sign_in_closed'])
+    expect(await tries(stranger, 'dee', 7)).toEqual([
+      ...Array.from({ length: 6 }, () => 'sign_in_wrong'),
+      'sign_in_closed',
+    ])
     expect(await kinds()).toContain('name_closed')
     expect(await stranger.post('/api/session', dee)).toMatchObject({ status: 429 })
     await own.send('DELETE', '/api/session', {})
@@ -102,7 +137,10 @@ describe('wrong passwords', () => {
   it('are counted where one\'s own password is asked for again', async () => {
     const fay = await shop.signedIn(await add('fay'))
     const codes: string[] = []
-    for (let i = 0; i < 7; i++) codes.push((await fay.put('/api/me/password', { password: `guess ${i}`, next: 'a brook under old snow' })).body.code)
+    for (let i = 0; i < 7; i++)
+      codes.push(
+        (await fay.put('/api/me/password', { password: `guess ${i}`, next: 'a brook under old snow' })).body.code,
+      )
     expect(codes).toEqual([...Array.from({ length: 6 }, () => 'password_wrong'), 'password_closed'])
     expect(await fay.post('/api/me/confirm', { password: 'fay rides a slow ferry' })).toMatchObject({ status: 429 })
   })
@@ -127,29 +165,47 @@ describe('a password', () => {
   it('of an owner lets nobody in alone once a second factor is set; each code and each recovery code counts once', async () => {
     const hal = await add('hal', 'owner')
     const client = await shop.signedIn(hal)
-    expect(await client.post('/api/me/second-factor/offer', {})).toMatchObject({ status: 403, body: { code: 'password_again' } })
+    expect(await client.post('/api/me/second-factor/offer', {})).toMatchObject({
+      status: 403,
+      body: { code: 'password_again' },
+    })
     await confirm(client, hal)
     const { secret, uri } = (await client.post('/api/me/second-factor/offer', {})).body
     expect(uri).toMatch(/^otpauth:\/\/totp\//)
     const totp = new TOTP({ secret: Secret.fromBase32(secret), digits: 6, period: 30 })
     const wrong = String((Number(totp.generate()) + 1) % 1e6).padStart(6, '0')
-    expect(await client.put('/api/me/second-factor', { secret, code: wrong })).toMatchObject({ status: 422, body: { code: 'code_wrong' } })
+    expect(await client.put('/api/me/second-factor', { secret, code: wrong })).toMatchObject({
+      status: 422,
+      body: { code: 'code_wrong' },
+    })
     const [key, right] = [{ 'idempotency-key': randomUUID() }, { secret, code: totp.generate() }]
     const { recoveryCodes } = (await client.send('PUT', '/api/me/second-factor', right, key)).body
-    expect(await client.send('PUT', '/api/me/second-factor', right, key)).toMatchObject({ status: 409, body: { code: 'shown_once' } })
+    expect(await client.send('PUT', '/api/me/second-factor', right, key)).toMatchObject({
+      status: 409,
+      body: { code: 'shown_once' },
+    })
     expect(new Set(recoveryCodes).size).toBe(8)
-    const enter = (code?: string) => shop.client().post('/api/session', { ...hal, ...(code === undefined ? {} : { code }) })
+    const enter = (code?: string) =>
+      shop.client().post('/api/session', { ...hal, ...(code === undefined ? {} : { code }) })
     expect(await enter()).toMatchObject({ status: 401, body: { code: 'code_needed' } })
     // Twice at the same moment: one of them is let in.
-    const both = async (code: string) => (await Promise.all([enter(code), enter(code)])).map(({ status }) => status).sort()
+    const both = async (code: string) =>
+      (await Promise.all([enter(code), enter(code)])).map(({ status }) => status).sort()
     const code = totp.generate()
     expect(await both(code)).toEqual([200, 401])
     expect(await enter(code)).toMatchObject({ status: 401, body: { code: 'code_wrong' } })
     expect(await both(recoveryCodes[0].toLowerCase())).toEqual([200, 401])
     expect(await enter(recoveryCodes[0])).toMatchObject({ body: { code: 'code_wrong' } })
-    const seen = JSON.stringify([await shop.sql('SELECT * FROM events'), await shop.sql('SELECT answer, request_hash FROM answers'), (await owner.get('/api/office')).body, (await owner.get('/api/export/csv/users')).body])
+    const seen = JSON.stringify([
+      await shop.sql('SELECT * FROM events'),
+      await shop.sql('SELECT answer, request_hash FROM answers'),
+      (await owner.get('/api/office')).body,
+      (await owner.get('/api/export/csv/users')).body,
+    ])
     for (const kept of [secret, recoveryCodes[1], 'recovery_hashes']) expect(seen).not.toContain(kept)
-    expect(await kinds()).toEqual(expect.arrayContaining(['second_factor_set', 'recovery_code_used', 'password_rehashed']))
+    expect(await kinds()).toEqual(
+      expect.arrayContaining(['second_factor_set', 'recovery_code_used', 'password_rehashed']),
+    )
     await confirm(client, hal)
     expect(await client.post('/api/me/second-factor/off', {})).toMatchObject({ status: 200 })
     expect(await enter()).toMatchObject({ status: 200 })
@@ -168,7 +224,7 @@ describe('devices', () => {
   it('everyone sees their own and signs one out; nobody else\'s', async () => {
     const joy = await add('joy')
     const [here, there, other] = [await shop.signedIn(joy), await shop.signedIn(joy), await shop.signedIn(MAKER)]
-    const { devices } = (await here.get('/api/office')).body as { devices: { id: number, thisOne: boolean }[] }
+    const { devices } = (await here.get('/api/office')).body as { devices: { id: number; thisOne: boolean }[] }
     expect(devices).toHaveLength(2)
     const far = devices.find(device => !device.thisOne)!
     expect(await other.post(`/api/me/devices/${far.id}/end`, {})).toMatchObject({ status: 404 })
@@ -181,23 +237,33 @@ describe('devices', () => {
     const client = await shop.signedIn(kit)
     const wall = shop.client()
     await wall.post('/api/session', { ...kit, station: 'Wall', shared: true })
-    await shop.sql('UPDATE sessions SET seen_at = UTC_TIMESTAMP(3) - INTERVAL 121 MINUTE WHERE user_id = (SELECT id FROM users WHERE sign_in = ?)', ['kit'])
+    await shop.sql(
+      'UPDATE sessions SET seen_at = UTC_TIMESTAMP(3) - INTERVAL 121 MINUTE WHERE user_id = (SELECT id FROM users WHERE sign_in = ?)',
+      ['kit'],
+    )
     expect((await client.get('/api/store')).status).toBe(401)
     expect((await wall.get('/api/store')).status).toBe(200)
   })
   it('a PIN anyone would try is refused; twenty wrong in a row wait for the password', async () => {
     const lee = await add('lee')
     const client = await shop.signedIn(lee)
-    for (const pin of ['1212', '2580', '1984', '2001', '1122']) expect(await client.put('/api/me/pin', { password: lee.password, pin }), pin).toMatchObject({ body: { errors: [{ code: 'pin_easy' }] } })
+    for (const pin of ['1212', '2580', '1984', '2001', '1122'])
+      expect(await client.put('/api/me/pin', { password: lee.password, pin }), pin).toMatchObject({
+        body: { errors: [{ code: 'pin_easy' }] },
+      })
     expect(await client.put('/api/me/pin', { password: lee.password, pin: '8306' })).toMatchObject({ status: 200 })
     const wall = shop.client()
     await wall.post('/api/session', { ...MAKER, station: 'Wall', shared: true })
-    const userId = (await wall.get('/api/session')).body.station.signers.find((one: { name: string }) => one.name === 'lee').id
+    const userId = (await wall.get('/api/session')).body.station.signers.find(
+      (one: { name: string }) => one.name === 'lee',
+    ).id
     for (let round = 0; round < 4; round++) {
       for (let i = 0; i < 5; i++) await wall.post('/api/station/signature', { userId, pin: `93${round}${i}` })
       await shop.sql('UPDATE sign_in_attempts SET at = at - INTERVAL 16 MINUTE WHERE sign_in = ?', ['lee'])
     }
-    expect(await wall.post('/api/station/signature', { userId, pin: '8306' })).toMatchObject({ body: { code: 'pin_spent' } })
+    expect(await wall.post('/api/station/signature', { userId, pin: '8306' })).toMatchObject({
+      body: { code: 'pin_spent' },
+    })
     await shop.signedIn(lee)
     expect(await wall.post('/api/station/signature', { userId, pin: '8306' })).toMatchObject({ status: 200 })
   })

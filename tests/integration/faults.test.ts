@@ -39,7 +39,14 @@ afterEach(async () => {
   rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
 }, 120_000)
 
-const open = async (port?: number) => startApp({ entry: setting('TEST_APP_ENTRY'), port: port ?? await freePort(), databaseUrl: database.url, sessionSecret: SECRET, env: { SETUP_CODE } })
+const open = async (port?: number) =>
+  startApp({
+    entry: setting('TEST_APP_ENTRY'),
+    port: port ?? (await freePort()),
+    databaseUrl: database.url,
+    sessionSecret: SECRET,
+    env: { SETUP_CODE },
+  })
 const signedIn = async (address: string) => {
   const client = new Client(address)
   await client.post('/api/session', OWNER)
@@ -47,7 +54,14 @@ const signedIn = async (address: string) => {
 }
 const rows = async <T>(sql: string): Promise<T[]> => {
   const url = new URL(database.adminUrl)
-  const admin = await mariadb.createConnection({ host: url.hostname, port: Number(url.port), user: url.username, password: url.password, database: url.pathname.slice(1), bigIntAsNumber: true })
+  const admin = await mariadb.createConnection({
+    host: url.hostname,
+    port: Number(url.port),
+    user: url.username,
+    password: url.password,
+    database: url.pathname.slice(1),
+    bigIntAsNumber: true,
+  })
   try {
     return await admin.query(sql)
   }
@@ -73,7 +87,9 @@ async function pour(strike: () => Promise<void>): Promise<Map<string, number>> {
       if (next === Math.round(RECORDS / 3)) struck = strike()
       const key = randomUUID()
       for (;;) {
-        const reply = await client.post('/api/fridges/1/readings', { temperature: celsius(mark) }, { 'idempotency-key': key }).catch(() => null)
+        const reply = await client
+          .post('/api/fridges/1/readings', { temperature: celsius(mark) }, { 'idempotency-key': key })
+          .catch(() => null)
         if (reply?.status === 200) {
           acknowledged.set(key, reply.body.eventId)
           break
@@ -92,7 +108,9 @@ async function pour(strike: () => Promise<void>): Promise<Map<string, number>> {
 /** Every acknowledged record is there once, with its reading, its event and its answer; nothing is there by half. */
 async function expectWhole(acknowledged: Map<string, number>): Promise<void> {
   expect(acknowledged.size).toBe(RECORDS)
-  const events = await rows<{ id: number, computed: string }>('SELECT id, computed FROM events WHERE kind = \'fridge_read\'')
+  const events = await rows<{ id: number; computed: string }>(
+    'SELECT id, computed FROM events WHERE kind = \'fridge_read\'',
+  )
   const ids = new Set(events.map(event => event.id))
   expect(events).toHaveLength(RECORDS)
   expect(new Set(acknowledged.values()).size).toBe(RECORDS)
@@ -100,7 +118,7 @@ async function expectWhole(acknowledged: Map<string, number>): Promise<void> {
   const readings = new Set((await rows<{ id: number }>('SELECT id FROM fridge_readings')).map(row => row.id))
   expect(readings.size).toBe(RECORDS)
   expect(events.filter(event => !readings.has(JSON.parse(event.computed).readingId))).toEqual([])
-  const answers = await rows<{ client_key: string, answer: unknown }>('SELECT client_key, answer FROM answers')
+  const answers = await rows<{ client_key: string; answer: unknown }>('SELECT client_key, answer FROM answers')
   expect(answers.filter(row => row.answer === null)).toEqual([])
   expect([...acknowledged.keys()].filter(key => !answers.some(row => row.client_key === key))).toEqual([])
   expect(await walkBook(database.adminUrl)).toMatchObject({ broken: null, records: RECORDS + 1 })
@@ -129,11 +147,14 @@ describe('a thousand records by eight clients', () => {
     const clients = await Promise.all([app.address, other.address].map(signedIn))
     try {
       const perClient = 120
-      const replies = await Promise.all(Array.from({ length: CLIENTS }, async (_, i) => {
-        const done = []
-        for (let n = 0; n < perClient; n++) done.push(await clients[i % 2]!.post('/api/fridges/1/readings', { temperature: celsius('3') }))
-        return done
-      }))
+      const replies = await Promise.all(
+        Array.from({ length: CLIENTS }, async (_, i) => {
+          const done = []
+          for (let n = 0; n < perClient; n++)
+            done.push(await clients[i % 2]!.post('/api/fridges/1/readings', { temperature: celsius('3') }))
+          return done
+        }),
+      )
       expect(replies.flat().filter(reply => reply.status !== 200)).toEqual([])
       expect(await walkBook(database.adminUrl)).toMatchObject({ broken: null, records: CLIENTS * perClient + 1 })
     }
@@ -149,20 +170,39 @@ describe('when the database is away', () => {
     const key = { 'idempotency-key': randomUUID() }
     await database.stop()
     const reply = await client.post('/api/fridges/1/readings', { temperature: celsius('3') }, key)
-    expect(reply).toMatchObject({ status: 503, body: { code: 'database_lost', detail: expect.stringContaining('What you typed is still here') } })
+    expect(reply).toMatchObject({
+      status: 503,
+      body: { code: 'database_lost', detail: expect.stringContaining('What you typed is still here') },
+    })
     database = await startMariadb(folder, { port: database.port })
-    expect(await client.post('/api/fridges/1/readings', { temperature: celsius('3') }, key)).toMatchObject({ status: 200 })
+    expect(await client.post('/api/fridges/1/readings', { temperature: celsius('3') }, key)).toMatchObject({
+      status: 200,
+    })
     expect(await rows('SELECT id FROM fridge_readings')).toHaveLength(1)
   }, 120_000)
   it('a disk without room refuses the record, says so, leaves nothing by half, and takes it once there is room', async () => {
     const client = await signedIn(app.address)
     const key = { 'idempotency-key': randomUUID() }
     // What InnoDB answers when a table cannot grow, at the last insert of the transaction.
-    await rows('CREATE TRIGGER no_room BEFORE INSERT ON event_subjects FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'')
+    await rows(
+      'CREATE TRIGGER no_room BEFORE INSERT ON event_subjects FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'',
+    )
     const party = { kind: 'customer', name: 'Corner', contact: null, approval: null, note: null }
-    const salt = { kind: 'salt', name: 'salt', supplier: 'Dry Goods', supplierLot: '1', amount: '5 kg', bestBefore: null, certificate: null }
-    expect(await client.post('/api/ingredients', salt, key)).toMatchObject({ status: 507, body: { code: 'disk_full', detail: expect.stringContaining('What you typed is still here') } })
-    for (const table of ['ingredient_lots', 'answers', 'parties']) expect(await rows(`SELECT id FROM ${table}`), table).toEqual([])
+    const salt = {
+      kind: 'salt',
+      name: 'salt',
+      supplier: 'Dry Goods',
+      supplierLot: '1',
+      amount: '5 kg',
+      bestBefore: null,
+      certificate: null,
+    }
+    expect(await client.post('/api/ingredients', salt, key)).toMatchObject({
+      status: 507,
+      body: { code: 'disk_full', detail: expect.stringContaining('What you typed is still here') },
+    })
+    for (const table of ['ingredient_lots', 'answers', 'parties'])
+      expect(await rows(`SELECT id FROM ${table}`), table).toEqual([])
     expect(await walkBook(database.adminUrl)).toMatchObject({ broken: null, records: 1 })
     await rows('DROP TRIGGER no_room')
     expect(await client.post('/api/ingredients', salt, key)).toMatchObject({ status: 200 })
@@ -179,12 +219,19 @@ it('a line that drops between the record and its answer leaves one record, whate
   // The request goes out whole, and the line is cut before anything comes back.
   await new Promise<void>((done) => {
     const socket = net.connect(Number(port), hostname, () => {
-      socket.end(`POST /api/fridges/1/readings HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: ${app.address}\r\nCookie: ${client.cookie}\r\nIdempotency-Key: ${key}\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body}`, () => socket.destroy())
+      socket.end(
+        `POST /api/fridges/1/readings HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: ${app.address}\r\nCookie: ${client.cookie}\r\nIdempotency-Key: ${key}\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body}`,
+        () => socket.destroy(),
+      )
     })
     socket.on('close', () => done())
   })
   await sleep(300)
-  const replies = await Promise.all([1, 2, 3, 4, 5].map(() => client.post('/api/fridges/1/readings', { temperature: celsius('3') }, { 'idempotency-key': key })))
+  const replies = await Promise.all(
+    [1, 2, 3, 4, 5].map(() =>
+      client.post('/api/fridges/1/readings', { temperature: celsius('3') }, { 'idempotency-key': key }),
+    ),
+  )
   expect(replies.map(reply => reply.status)).toEqual([200, 200, 200, 200, 200])
   expect(new Set(replies.map(reply => reply.body.eventId)).size).toBe(1)
   expect(await rows('SELECT id FROM fridge_readings')).toHaveLength(1)

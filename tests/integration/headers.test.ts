@@ -3,10 +3,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
-beforeAll(async () => { shop = await openTestShop() })
+beforeAll(async () => {
+  shop = await openTestShop()
+})
 afterAll(() => shop.close())
 
-const scriptsFrom = (policy: string) => policy.split(';').map(one => one.trim()).find(one => one.startsWith('script-src'))!
+const scriptsFrom = (policy: string) =>
+  policy
+    .split(';')
+    .map(one => one.trim())
+    .find(one => one.startsWith('script-src'))!
 
 describe('what a browser is told with each page', () => {
   it('runs our own scripts and no other: each inline one is named by its hash', async () => {
@@ -15,16 +21,29 @@ describe('what a browser is told with each page', () => {
       const html = await answer.text()
       const policy = scriptsFrom(answer.headers.get('content-security-policy')!)
       expect(policy).not.toMatch(/unsafe-inline|unsafe-eval|https?:|\*/)
-      const inline = [...html.matchAll(/<script(?![^>]*\bsrc=)([^>]*)>([\s\S]*?)<\/script>/g)].filter(([, kind]) => !/application\/json|importmap/.test(kind!))
-      for (const [, , text] of inline) expect(policy).toContain(`'sha256-${createHash('sha256').update(text!).digest('base64')}'`)
-      for (const name of ['cross-origin-opener-policy', 'cross-origin-resource-policy', 'permissions-policy', 'x-content-type-options']) expect(answer.headers.get(name), name).toBeTruthy()
+      const inline = [...html.matchAll(/<script(?![^>]*\bsrc=)([^>]*)>([\s\S]*?)<\/script>/g)].filter(
+        ([, kind]) => !/application\/json|importmap/.test(kind!),
+      )
+      for (const [, , text] of inline)
+        expect(policy).toContain(`'sha256-${createHash('sha256').update(text!).digest('base64')}'`)
+      for (const name of [
+        'cross-origin-opener-policy',
+        'cross-origin-resource-policy',
+        'permissions-policy',
+        'x-content-type-options',
+      ])
+        expect(answer.headers.get(name), name).toBeTruthy()
       expect(answer.headers.get('strict-transport-security')).toBeNull()
       expect(answer.headers.get('cache-control')).toContain('no-cache')
     }
   })
   it('over https: stay there, and a cookie that no other site of the domain can set', async () => {
     const behind = await shop.another({ PUBLIC_ORIGIN: 'https://shop.example', SECURE_COOKIES: '1' })
-    const answer = await fetch(`${behind.address}/api/session`, { method: 'POST', headers: { 'origin': 'https://shop.example', 'content-type': 'application/json' }, body: JSON.stringify(MAKER) })
+    const answer = await fetch(`${behind.address}/api/session`, {
+      method: 'POST',
+      headers: { 'origin': 'https://shop.example', 'content-type': 'application/json' },
+      body: JSON.stringify(MAKER),
+    })
     expect(answer.status).toBe(200)
     const cookies = answer.headers.getSetCookie()
     expect(cookies.length).toBeGreaterThanOrEqual(2)

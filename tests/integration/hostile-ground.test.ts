@@ -21,11 +21,21 @@ afterEach(async () => {
   for (const step of undo.splice(0).toReversed()) await step()
 }, 120_000)
 
-const asRoot = (command: string, ...args: string[]) => process.getuid!() === 0 ? execFileSync(command, args) : execFileSync('sudo', ['-n', command, ...args])
-const asServerRoot = (server: Server, sql: string) => execFileSync(whereIs('mariadb'), ['--no-defaults', `--socket=${server.socket}`, `--user=${process.getuid!() === 0 ? 'root' : userInfo().username}`], { input: sql })
+const asRoot = (command: string, ...args: string[]) =>
+  process.getuid!() === 0 ? execFileSync(command, args) : execFileSync('sudo', ['-n', command, ...args])
+const asServerRoot = (server: Server, sql: string) =>
+  execFileSync(
+    whereIs('mariadb'),
+    ['--no-defaults', `--socket=${server.socket}`, `--user=${process.getuid!() === 0 ? 'root' : userInfo().username}`],
+    { input: sql },
+  )
 
 /** A shop with a server and a folder of its own, open for its owner. */
-async function ground({ megabytes = 0, before = (_server: Server): void => {}, env = (_folder: string): Record<string, string> => ({}) } = {}) {
+async function ground({
+  megabytes = 0,
+  before = (_server: Server): void => {},
+  env = (_folder: string): Record<string, string> => ({}),
+} = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-ground-'))
   undo.push(() => rmSync(folder, { recursive: true, force: true, maxRetries: 5 }))
   if (megabytes > 0) {
@@ -37,7 +47,13 @@ async function ground({ megabytes = 0, before = (_server: Server): void => {}, e
   undo.push(() => server.stop())
   before(server)
   await prepareDatabase({ admin: server.adminUrl, app: server.url })
-  const app = await startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: server.url, sessionSecret: 'z'.repeat(40), env: { SETUP_CODE, ...env(folder) } })
+  const app = await startApp({
+    entry: setting('TEST_APP_ENTRY'),
+    port: await freePort(),
+    databaseUrl: server.url,
+    sessionSecret: 'z'.repeat(40),
+    env: { SETUP_CODE, ...env(folder) },
+  })
   undo.push(() => app.stop())
   const owner = new Client(app.address)
   expect(await owner.post('/api/setup', setUp())).toMatchObject({ status: 200 })
@@ -49,19 +65,44 @@ const photo = (owner: Client, address: string, mark: number, bytes = 3_000_000) 
   const content = Buffer.alloc(bytes, mark)
   content.write('ffd8ffe0', 'hex')
   content.writeUInt32LE(mark, 100)
-  return fetch(`${address}/api/files?name=wall.jpg`, { method: 'POST', body: content, headers: { origin: address, cookie: owner.cookie } })
+  return fetch(`${address}/api/files?name=wall.jpg`, {
+    method: 'POST',
+    body: content,
+    headers: { origin: address, cookie: owner.cookie },
+  })
 }
 
 describe('a server whose settings are not ours', () => {
-  it.each(['NO_BACKSLASH_ESCAPES', 'ANSI_QUOTES,PIPES_AS_CONCAT', '', 'ORACLE', 'PAD_CHAR_TO_FULL_LENGTH,NO_ZERO_IN_DATE'])('with sql_mode %j stores every text as it was typed, and no text as a command', async (mode) => {
-    const { owner, server } = await ground({ before: started => asServerRoot(started, `SET GLOBAL sql_mode = '${mode}'`) })
-    const names = ['x\\\' OR 1=1 -- ', '\\\'); DROP TABLE lots; -- ', '"; DELETE FROM parties; #', 'C:\\new\\table', 'it\'s ‘fine’ \\', '縗\' OR 1', '%_\\%']
-    for (const name of names) expect(await owner.post('/api/parties', customer(name)), name).toMatchObject({ status: 200 })
-    const { parties } = (await owner.get('/api/store')).body as { parties: { name: string }[] }
-    expect(parties.map(party => party.name)).toEqual(expect.arrayContaining(names.map(name => name.trim())))
-    expect(await owner.post('/api/parties', customer('n'.repeat(300)))).toMatchObject({ status: 422 })
-    expect(await walkBook(server.adminUrl)).toMatchObject({ broken: null, records: 1 + names.length })
-  }, 120_000)
+  it.each([
+    'NO_BACKSLASH_ESCAPES',
+    'ANSI_QUOTES,PIPES_AS_CONCAT',
+    '',
+    'ORACLE',
+    'PAD_CHAR_TO_FULL_LENGTH,NO_ZERO_IN_DATE',
+  ])(
+    'with sql_mode %j stores every text as it was typed, and no text as a command',
+    async (mode) => {
+      const { owner, server } = await ground({
+        before: started => asServerRoot(started, `SET GLOBAL sql_mode = '${mode}'`),
+      })
+      const names = [
+        'x\\\' OR 1=1 -- ',
+        '\\\'); DROP TABLE lots; -- ',
+        '"; DELETE FROM parties; #',
+        'C:\\new\\table',
+        'it\'s ‘fine’ \\',
+        '縗\' OR 1',
+        '%_\\%',
+      ]
+      for (const name of names)
+        expect(await owner.post('/api/parties', customer(name)), name).toMatchObject({ status: 200 })
+      const { parties } = (await owner.get('/api/store')).body as { parties: { name: string }[] }
+      expect(parties.map(party => party.name)).toEqual(expect.arrayContaining(names.map(name => name.trim())))
+      expect(await owner.post('/api/parties', customer('n'.repeat(300)))).toMatchObject({ status: 422 })
+      expect(await walkBook(server.adminUrl)).toMatchObject({ broken: null, records: 1 + names.length })
+    },
+    120_000,
+  )
 })
 
 it('a server that hangs is told of within 20 s, and the same record is taken when it moves again', async () => {
@@ -86,7 +127,7 @@ it('a disk that is full to the last byte refuses records in words, keeps nothing
   const ballast = join(folder, 'ballast')
   writeFileSync(ballast, Buffer.alloc(bavail * bsize))
   expect(statfsSync(folder).bavail).toBe(0)
-  let refused: { name: string, key: Record<string, string> } | null = null
+  let refused: { name: string; key: Record<string, string> } | null = null
   let recorded = 1
   for (let i = 0; i < 2000 && refused === null; i++) {
     const [name, key] = [`${i} ${'smoke '.repeat(12)}`, { 'idempotency-key': randomUUID() }]

@@ -16,33 +16,68 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-interface One { id: number, name: string, kind: string, state: string, offsetC: number, checks: unknown[] }
+interface One {
+  id: number
+  name: string
+  kind: string
+  state: string
+  offsetC: number
+  checks: unknown[]
+}
 const instruments = async (): Promise<One[]> => (await maker.get('/api/office')).body.instruments
 const named = async (name: string) => (await instruments()).find(one => one.name === name)!
-const check = (id: number, body: Record<string, unknown>) => maker.post(`/api/instruments/${id}/checks`, { note: null, ...body })
+const check = (id: number, body: Record<string, unknown>) =>
+  maker.post(`/api/instruments/${id}/checks`, { note: null, ...body })
 const fridge = async () => (await maker.get('/api/floor')).body.fridges[0]
 
 describe('checks', () => {
   it('of a scale: passed, then not; a thermometer\'s check is refused for it', async () => {
     const { id } = await named('Meat scale')
     expect((await named('Meat scale')).state).toBe('never')
-    expect((await check(id, { method: 'check_weight', reference: '2 kg', read: '2005' })).body).toMatchObject({ passed: true })
+    expect((await check(id, { method: 'check_weight', reference: '2 kg', read: '2005' })).body).toMatchObject({
+      passed: true,
+    })
     expect((await named('Meat scale')).state).toBe('checked')
-    expect((await check(id, { method: 'check_weight', reference: '2 kg', read: '2010' })).body).toMatchObject({ passed: false })
+    expect((await check(id, { method: 'check_weight', reference: '2 kg', read: '2010' })).body).toMatchObject({
+      passed: false,
+    })
     expect((await named('Meat scale')).state).toBe('failed')
-    expect(await check(id, { method: 'ice_point', read: celsius('0.2') })).toMatchObject({ status: 422, body: { code: 'wrong_check' } })
+    expect(await check(id, { method: 'ice_point', read: celsius('0.2') })).toMatchObject({
+      status: 422,
+      body: { code: 'wrong_check' },
+    })
     const { body } = await check(id, { method: 'check_weight', reference: '2 kg', read: '2 kg' })
-    expect((await maker.get('/api/events')).body[0]).toMatchObject({ id: body.eventId, kind: 'instrument_checked', computed: { error: 0, allowed: 5, passed: true } })
+    expect((await maker.get('/api/events')).body[0]).toMatchObject({
+      id: body.eventId,
+      kind: 'instrument_checked',
+      computed: { error: 0, allowed: 5, passed: true },
+    })
   })
   it('of a thermometer: its offset is taken off every reading, and shown', async () => {
     const { id } = await named('Cold-room thermometer')
-    expect((await check(id, { method: 'ice_point', read: celsius('33.8 F') })).body).toMatchObject({ passed: true, offsetC: expect.closeTo(1, 9) })
+    expect((await check(id, { method: 'ice_point', read: celsius('33.8 F') })).body).toMatchObject({
+      passed: true,
+      offsetC: expect.closeTo(1, 9),
+    })
     await maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('4.6') })
-    expect((await fridge()).readings.at(-1)).toMatchObject({ tempC: 3.6, offsetC: 1, instrument: { name: 'Cold-room thermometer', state: 'checked' } })
-    expect((await maker.get('/api/events')).body[0]).toMatchObject({ kind: 'fridge_read', typed: { temperature: '4.6 °C' }, computed: { readC: 4.6, tempC: expect.closeTo(3.6, 9), offsetC: 1 } })
+    expect((await fridge()).readings.at(-1)).toMatchObject({
+      tempC: 3.6,
+      offsetC: 1,
+      instrument: { name: 'Cold-room thermometer', state: 'checked' },
+    })
+    expect((await maker.get('/api/events')).body[0]).toMatchObject({
+      kind: 'fridge_read',
+      typed: { temperature: '4.6 °C' },
+      computed: { readC: 4.6, tempC: expect.closeTo(3.6, 9), offsetC: 1 },
+    })
     // A correction of the reading is of what was read: the same offset comes off.
     const reading = (await fridge()).readings.at(-1)
-    await maker.post('/api/corrections', { what: 'fridge_reading', id: reading.id, value: celsius('5'), reason: 'misread' })
+    await maker.post('/api/corrections', {
+      what: 'fridge_reading',
+      id: reading.id,
+      value: celsius('5'),
+      reason: 'misread',
+    })
     expect((await fridge()).readings.at(-1).tempC).toBe(4)
   })
   it('one more than 2 °C off fails, and its offset is not taken over; undo gives the offset before', async () => {
@@ -62,7 +97,10 @@ describe('checks', () => {
 
 it('a reading from an overdue instrument is marked wherever it is shown, and only from then on', async () => {
   const { code } = (await maker.post('/api/lots', rub(s))).body
-  expect((await maker.get(`/api/lots/${code}`)).body).toMatchObject({ meatScale: { state: 'checked' }, mixScale: { name: 'Fine scale', state: 'never' } })
+  expect((await maker.get(`/api/lots/${code}`)).body).toMatchObject({
+    meatScale: { state: 'checked' },
+    mixScale: { name: 'Fine scale', state: 'never' },
+  })
   // The last check grows old: 31 days, with one due every 30.
   await shop.sql('UPDATE instrument_checks SET at = at - INTERVAL 31 DAY')
   const late = (await maker.post('/api/lots', rub(s))).body.code
@@ -71,8 +109,12 @@ it('a reading from an overdue instrument is marked wherever it is shown, and onl
   expect((await fridge()).readings.at(-1).instrument).toMatchObject({ state: 'overdue' })
   const [told] = (await maker.get('/api/events')).body
   expect(told).toMatchObject({ kind: 'fridge_read', marks: [{ name: 'Cold-room thermometer', state: 'overdue' }] })
-  expect((await maker.get('/api/bench')).body.scales.find((scale: { purpose: string }) => scale.purpose === 'meat').state).toBe('overdue')
-  expect((await maker.get('/api/floor')).body.instruments.find((one: One) => one.name === 'Meat scale').state).toBe('overdue')
+  expect(
+    (await maker.get('/api/bench')).body.scales.find((scale: { purpose: string }) => scale.purpose === 'meat').state,
+  ).toBe('overdue')
+  expect((await maker.get('/api/floor')).body.instruments.find((one: One) => one.name === 'Meat scale').state).toBe(
+    'overdue',
+  )
 })
 
 it('a smoke\'s probe has its offset taken off, by hand and by file', async () => {
@@ -81,25 +123,51 @@ it('a smoke\'s probe has its offset taken off, by hand and by file', async () =>
   const { code } = (await maker.post('/api/lots', rub(s))).body
   await maker.post(`/api/lots/${code}/out`, {})
   const pieceIds = (await maker.get(`/api/lots/${code}`)).body.pieces.map((p: { id: number }) => p.id)
-  expect(await maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('63'), coreThermometerId: 999 })).toMatchObject({ body: { code: 'no_such_thermometer' } })
-  const run = (await maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('63'), coreThermometerId: id })).body.code
+  expect(
+    await maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('63'), coreThermometerId: 999 }),
+  ).toMatchObject({ body: { code: 'no_such_thermometer' } })
+  const run = (
+    await maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('63'), coreThermometerId: id })
+  ).body.code
   const now = Date.now()
-  await maker.post(`/api/runs/${run}/readings`, { phase: 'smoke', source: 'csv', readings: [{ atMs: now, chamber: celsius('80'), core: celsius('62.5') }] })
+  await maker.post(`/api/runs/${run}/readings`, {
+    phase: 'smoke',
+    source: 'csv',
+    readings: [{ atMs: now, chamber: celsius('80'), core: celsius('62.5') }],
+  })
   const [reading] = (await maker.get(`/api/runs/${run}`)).body.readings
-  expect(reading).toMatchObject({ coreC: 63.3, coreOffsetC: -0.8, chamberC: 80, chamberOffsetC: 0, core: { name: 'Probe', state: 'checked' }, chamber: null })
+  expect(reading).toMatchObject({
+    coreC: 63.3,
+    coreOffsetC: -0.8,
+    chamberC: 80,
+    chamberOffsetC: 0,
+    core: { name: 'Probe', state: 'checked' },
+    chamber: null,
+  })
 })
 
 describe('the Office', () => {
   it('adds instruments and fridges; a maker may check but not add', async () => {
-    const thermometer = { kind: 'thermometer', name: 'Second probe', readability: { typed: '0.9', unit: 'F' }, everyDays: 14 }
+    const thermometer = {
+      kind: 'thermometer',
+      name: 'Second probe',
+      readability: { typed: '0.9', unit: 'F' },
+      everyDays: 14,
+    }
     expect(await maker.post('/api/office/instruments', thermometer)).toMatchObject({ status: 403 })
     const { id } = (await owner.post('/api/office/instruments', thermometer)).body
     expect((await instruments()).find(one => one.id === id)).toMatchObject({ readability: 0.5, state: 'never' })
     const added = await owner.post('/api/office/fridges', { name: 'Second fridge', thermometerId: id })
     expect(added.status).toBe(200)
-    expect(await owner.post('/api/office/fridges', { name: 'Second fridge', thermometerId: null })).toMatchObject({ body: { code: 'name_taken' } })
-    expect(await owner.send('PUT', `/api/office/fridges/${added.body.id}`, { name: 'Ripening fridge', thermometerId: null })).toMatchObject({ status: 200 })
-    expect(await owner.send('PUT', `/api/office/instruments/${id}`, { name: 'Old probe', everyDays: 7, inUse: false })).toMatchObject({ status: 200 })
+    expect(await owner.post('/api/office/fridges', { name: 'Second fridge', thermometerId: null })).toMatchObject({
+      body: { code: 'name_taken' },
+    })
+    expect(
+      await owner.send('PUT', `/api/office/fridges/${added.body.id}`, { name: 'Ripening fridge', thermometerId: null }),
+    ).toMatchObject({ status: 200 })
+    expect(
+      await owner.send('PUT', `/api/office/instruments/${id}`, { name: 'Old probe', everyDays: 7, inUse: false }),
+    ).toMatchObject({ status: 200 })
     expect((await maker.get('/api/floor')).body.instruments.some((one: One) => one.id === id)).toBe(false)
   })
 })

@@ -17,7 +17,7 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const must = async (reply: Promise<{ status: number, body: any }>) => {
+const must = async (reply: Promise<{ status: number; body: any }>) => {
   const { status, body } = await reply
   expect(body, JSON.stringify(body)).not.toHaveProperty('errors')
   expect(status).toBe(200)
@@ -32,21 +32,33 @@ describe('a lot from the rub to the customer', () => {
     code = (await must(maker.post('/api/lots', rub(s)))).code
     const lot = await must(maker.get(`/api/lots/${code}`))
     expect(lot.judgement).toMatchObject({ status: 'inside', jurisdiction: 'United States', confirmed: null })
-    expect(lot.judgement.lot.ppm).toBeCloseTo(1e6 * 9.2 * 0.0625 / 3840, 6)
+    expect(lot.judgement.lot.ppm).toBeCloseTo((1e6 * 9.2 * 0.0625) / 3840, 6)
     expect(lot.judgement.row.maxPpm).toBe(200)
     expect(lot.pieces.map((p: { greenTyped: string }) => p.greenTyped)).toEqual(['1840', '2.00 kg'])
     expect(lot.greenG).toBe(3840)
   })
   it('cannot be smoked, sliced or sent out of turn', async () => {
     const { pieces } = await must(maker.get(`/api/lots/${code}`))
-    const early = await maker.post('/api/runs', { smoker: 'A', pieceIds: pieces.map((p: { id: number }) => p.id), targetCore: celsius('63') })
+    const early = await maker.post('/api/runs', {
+      smoker: 'A',
+      pieceIds: pieces.map((p: { id: number }) => p.id),
+      targetCore: celsius('63'),
+    })
     expect(early).toMatchObject({ status: 422, body: { code: 'still_curing' } })
-    const packs = await maker.post(`/api/lots/${code}/slicing`, { readyWeight: '3.5 kg', packedOn: '2026-11-23', packs: [{ kind: 'sliced', weight: '250' }], offcuts: [] })
+    const packs = await maker.post(`/api/lots/${code}/slicing`, {
+      readyWeight: '3.5 kg',
+      packedOn: '2026-11-23',
+      packs: [{ kind: 'sliced', weight: '250' }],
+      offcuts: [],
+    })
     expect(packs).toMatchObject({ status: 422, body: { code: 'still_curing' } })
   })
   it('is turned, drained and taken out', async () => {
     const { eventId } = await must(maker.post(`/api/lots/${code}/turns`, {}))
-    expect(await maker.post(`/api/lots/${code}/turns`, {})).toMatchObject({ status: 409, body: { code: 'turned_just_now' } })
+    expect(await maker.post(`/api/lots/${code}/turns`, {})).toMatchObject({
+      status: 409,
+      body: { code: 'turned_just_now' },
+    })
     await must(maker.post(`/api/events/${eventId}/void`, { reason: 'wrong lot' }))
     expect(await maker.post(`/api/events/${eventId}/void`, { reason: 'wrong lot' })).toMatchObject({ status: 409 })
     await must(maker.post(`/api/lots/${code}/turns`, {}))
@@ -57,33 +69,73 @@ describe('a lot from the rub to the customer', () => {
   })
   it('is smoked, pulled and cooled in time', async () => {
     const { pieces } = await must(maker.get(`/api/lots/${code}`))
-    run = (await must(maker.post('/api/runs', { smoker: 'Brick', pieceIds: pieces.map((p: { id: number }) => p.id), targetCore: celsius('63') }))).code
+    run = (
+      await must(
+        maker.post('/api/runs', {
+          smoker: 'Brick',
+          pieceIds: pieces.map((p: { id: number }) => p.id),
+          targetCore: celsius('63'),
+        }),
+      )
+    ).code
     expect(await maker.post(`/api/runs/${run}/pull`, {})).toMatchObject({ body: { code: 'no_core_reading' } })
     // A fast, hot smoke that ends now: readings may lie up to half an hour before the start was pressed.
     const now = Date.now()
-    const smoke = [[-25, '8'], [-15, '45'], [-10, '62'], [0, '64']].map(([minute, core]) => ({ atMs: now + Number(minute) * MINUTE, chamber: celsius('82'), core: celsius(String(core)) }))
+    const smoke = [
+      [-25, '8'],
+      [-15, '45'],
+      [-10, '62'],
+      [0, '64'],
+    ].map(([minute, core]) => ({
+      atMs: now + Number(minute) * MINUTE,
+      chamber: celsius('82'),
+      core: celsius(String(core)),
+    }))
     await must(maker.post(`/api/runs/${run}/readings`, { phase: 'smoke', source: 'hand', readings: smoke }))
-    expect(await maker.post(`/api/runs/${run}/readings`, { phase: 'smoke', source: 'hand', readings: [smoke[0]] })).toMatchObject({ body: { code: 'reading_twice' } })
+    expect(
+      await maker.post(`/api/runs/${run}/readings`, { phase: 'smoke', source: 'hand', readings: [smoke[0]] }),
+    ).toMatchObject({ body: { code: 'reading_twice' } })
     expect(await must(maker.post(`/api/runs/${run}/pull`, {}))).toMatchObject({ outcome: 'heat_treated' })
-    expect(await maker.post(`/api/lots/${code}/slicing`, { readyWeight: '3.5 kg', packedOn: '2026-11-23', packs: [], offcuts: [] })).toMatchObject({ body: { code: 'cooling_open' } })
-    const cool = [[1, '50'], [2, '25'], [3, '6']].map(([minute, core]) => ({ atMs: now + Number(minute) * MINUTE, chamber: null, core: celsius(String(core)) }))
+    expect(
+      await maker.post(`/api/lots/${code}/slicing`, {
+        readyWeight: '3.5 kg',
+        packedOn: '2026-11-23',
+        packs: [],
+        offcuts: [],
+      }),
+    ).toMatchObject({ body: { code: 'cooling_open' } })
+    const cool = [
+      [1, '50'],
+      [2, '25'],
+      [3, '6'],
+    ].map(([minute, core]) => ({ atMs: now + Number(minute) * MINUTE, chamber: null, core: celsius(String(core)) }))
     await must(maker.post(`/api/runs/${run}/readings`, { phase: 'cool', source: 'csv', readings: cool }))
     const lot = await must(maker.get(`/api/lots/${code}`))
     expect(lot.runs).toMatchObject([{ code: run, cooled: true, outcome: 'heat_treated' }])
     expect(lot.openHolds).toEqual([])
   })
   it('is sliced and packed; more than there was is refused', async () => {
-    const slicing = (packs: string[]) => ({ readyWeight: '3.52 kg', packedOn: '2026-11-23', packs: packs.map(weight => ({ kind: 'sliced', weight })), offcuts: [{ kind: 'ends', weight: '120' }] })
-    expect(await maker.post(`/api/lots/${code}/slicing`, slicing(['2 kg', '2 kg']))).toMatchObject({ body: { code: 'packs_over_weight' } })
+    const slicing = (packs: string[]) => ({
+      readyWeight: '3.52 kg',
+      packedOn: '2026-11-23',
+      packs: packs.map(weight => ({ kind: 'sliced', weight })),
+      offcuts: [{ kind: 'ends', weight: '120' }],
+    })
+    expect(await maker.post(`/api/lots/${code}/slicing`, slicing(['2 kg', '2 kg']))).toMatchObject({
+      body: { code: 'packs_over_weight' },
+    })
     expect((await must(maker.get(`/api/lots/${code}`))).readyG).toBeNull()
     const { packCodes } = await must(maker.post(`/api/lots/${code}/slicing`, slicing(['250', '251.5', '8.8 oz'])))
     expect(packCodes).toEqual(['P-0001', 'P-0002', 'P-0003'])
   })
   it('goes out only when the rules are confirmed', async () => {
-    const send = () => maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: '2026-11-23', packCodes: ['P-0001', 'P-0002'] })
+    const send = () =>
+      maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: '2026-11-23', packCodes: ['P-0001', 'P-0002'] })
     expect(await send()).toMatchObject({ status: 422, body: { code: 'rules_not_confirmed' } })
     expect(await maker.post('/api/office/rules', {})).toMatchObject({ status: 403 })
-    await must(owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'green folder' }))
+    await must(
+      owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'green folder' }),
+    )
     expect(await must(send())).toMatchObject({ packs: 2 })
     expect(await send()).toMatchObject({ body: { code: 'already_sent' } })
   })
@@ -91,13 +143,19 @@ describe('a lot from the rub to the customer', () => {
     const all = ['M-0001', 'N-0001', 'N-0002', 'N-0003', code, run, 'P-0003']
     const thread = await must(maker.get(`/api/thread/${code}`))
     expect(thread.nodes.map((n: { code: string }) => n.code)).toEqual(expect.arrayContaining(all))
-    expect(thread.nodes.map((n: { title: string }) => n.title)).toEqual(expect.arrayContaining(['North Farm', 'Corner Shop']))
+    expect(thread.nodes.map((n: { title: string }) => n.title)).toEqual(
+      expect.arrayContaining(['North Farm', 'Corner Shop']),
+    )
     // Packs of one lot with one customer are one node, until it is opened.
     const [bundle] = thread.nodes.filter((n: { packs?: number }) => n.packs === 2)
     expect(bundle).toMatchObject({ kind: 'pack', massG: 501.5, firstCode: 'P-0001', lastCode: 'P-0002' })
     const party = bundle.code.split('party-')[1]
-    expect((await must(maker.get(`/api/thread/packs?lot=${code}&party=${party}`))).map((p: { code: string }) => p.code)).toEqual(['P-0001', 'P-0002'])
-    expect((await must(maker.get(`/api/thread/packs?lot=${code}`))).map((p: { code: string }) => p.code)).toEqual(['P-0003'])
+    expect(
+      (await must(maker.get(`/api/thread/packs?lot=${code}&party=${party}`))).map((p: { code: string }) => p.code),
+    ).toEqual(['P-0001', 'P-0002'])
+    expect((await must(maker.get(`/api/thread/packs?lot=${code}`))).map((p: { code: string }) => p.code)).toEqual([
+      'P-0003',
+    ])
     expect(await maker.get('/api/thread/packs?lot=L-9999')).toMatchObject({ status: 404 })
     expect(await maker.get('/api/thread/packs?lot=%3Cb%3E')).toMatchObject({ body: { code: 'no_such_page' } })
     const backwards = (await must(maker.get('/api/thread/P-0003'))).nodes.map((n: { code: string }) => n.code)
@@ -112,7 +170,19 @@ describe('a lot from the rub to the customer', () => {
   it('has every write in its book, with who and when', async () => {
     const { events } = await must(maker.get(`/api/lots/${code}`))
     expect(events.map((e: { kind: string }) => e.kind)).toEqual([
-      'lot_rubbed', 'turned', 'voided', 'turned', 'drained', 'cure_ended', 'run_started', 'run_read', 'run_pulled', 'run_read', 'sliced', 'sent'])
+      'lot_rubbed',
+      'turned',
+      'voided',
+      'turned',
+      'drained',
+      'cure_ended',
+      'run_started',
+      'run_read',
+      'run_pulled',
+      'run_read',
+      'sliced',
+      'sent',
+    ])
     for (const event of events) expect(event).toMatchObject({ zone: 'America/Chicago', who: 'maker person' })
     expect(events.every((e: { atMs: number }, i: number) => i === 0 || e.atMs >= events[i - 1].atMs)).toBe(true)
   })

@@ -17,12 +17,16 @@ afterAll(() => shop.close())
 const put = (client: Client, path: string, body: unknown) => client.send('PUT', path, body)
 /** What changes who may open the door wants the password again, given within the last minutes. */
 const sure = async (client: Client, who = OWNER) => expect(await confirm(client, who)).toMatchObject({ status: 200 })
-const people = async (): Promise<{ id: number, signIn: string, hasPin: boolean }[]> => (await owner.get('/api/office')).body.people
+const people = async (): Promise<{ id: number; signIn: string; hasPin: boolean }[]> =>
+  (await owner.get('/api/office')).body.people
 const idOf = async (signIn: string) => (await people()).find(person => person.signIn === signIn)!.id
-const read = (client: Client, typed = '3') => client.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius(typed) })
+const read = (client: Client, typed = '3') =>
+  client.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius(typed) })
 const tablet = async (who = MAKER) => {
   const client = shop.client()
-  expect(await client.post('/api/session', { ...who, station: 'Wall tablet', shared: true })).toMatchObject({ status: 200 })
+  expect(await client.post('/api/session', { ...who, station: 'Wall tablet', shared: true })).toMatchObject({
+    status: 200,
+  })
   return client
 }
 
@@ -36,29 +40,44 @@ describe('a sign-in', () => {
   })
   it('does not outlast its time', async () => {
     const client = await shop.signedIn(MAKER)
-    await shop.sql('UPDATE sessions SET ends_at = UTC_TIMESTAMP(3) - INTERVAL 1 SECOND WHERE id = (SELECT MAX(id) FROM (SELECT id FROM sessions) s)')
+    await shop.sql(
+      'UPDATE sessions SET ends_at = UTC_TIMESTAMP(3) - INTERVAL 1 SECOND WHERE id = (SELECT MAX(id) FROM (SELECT id FROM sessions) s)',
+    )
     expect((await client.get('/api/store')).status).toBe(401)
   })
   it('is ended by the owner from the Office, and by a closed account', async () => {
     const client = await shop.signedIn(MAKER)
     const { devices } = (await owner.get('/api/office')).body
     expect(devices.filter((d: { thisOne: boolean }) => d.thisOne)).toHaveLength(1)
-    expect(await owner.post(`/api/office/devices/${devices.find((d: { who: string }) => d.who === 'maker person').id}/end`, {})).toMatchObject({ status: 200 })
+    expect(
+      await owner.post(
+        `/api/office/devices/${devices.find((d: { who: string }) => d.who === 'maker person').id}/end`,
+        {},
+      ),
+    ).toMatchObject({ status: 200 })
     expect((await client.get('/api/store')).status).toBe(401)
     const again = await shop.signedIn(MAKER)
     const closed = { name: 'maker person', initials: 'M', role: 'maker', active: false }
-    expect(await put(owner, `/api/office/people/${await idOf('ben')}`, closed)).toMatchObject({ status: 403, body: { code: 'password_again' } })
+    expect(await put(owner, `/api/office/people/${await idOf('ben')}`, closed)).toMatchObject({
+      status: 403,
+      body: { code: 'password_again' },
+    })
     await sure(owner)
     expect(await put(owner, `/api/office/people/${await idOf('ben')}`, closed)).toMatchObject({ status: 200 })
     expect((await again.get('/api/store')).status).toBe(401)
     expect((await shop.client().post('/api/session', MAKER)).status).toBe(401)
-    expect(await put(owner, `/api/office/people/${await idOf('ben')}`, { ...closed, active: true })).toMatchObject({ status: 200 })
+    expect(await put(owner, `/api/office/people/${await idOf('ben')}`, { ...closed, active: true })).toMatchObject({
+      status: 200,
+    })
   })
-  it.each(['forged', 'Fe26.2**0000**aaaa**bbbb*0*cccc*dddd', '', 'undefined'])('with the cookie value %j is none', async (value) => {
-    const [session] = owner.cookie.split('; ').filter(cookie => cookie.split('=')[0]!.endsWith('-session'))
-    const cookie = `${session!.split('=')[0]}=${value}`
-    expect((await Object.assign(shop.client(), { cookie }).get('/api/store')).status).toBe(401)
-  })
+  it.each(['forged', 'Fe26.2**0000**aaaa**bbbb*0*cccc*dddd', '', 'undefined'])(
+    'with the cookie value %j is none',
+    async (value) => {
+      const [session] = owner.cookie.split('; ').filter(cookie => cookie.split('=')[0]!.endsWith('-session'))
+      const cookie = `${session!.split('=')[0]}=${value}`
+      expect((await Object.assign(shop.client(), { cookie }).get('/api/store')).status).toBe(401)
+    },
+  )
   it('sealed with another secret is none', async () => {
     const other = await openTestShop()
     try {
@@ -76,13 +95,22 @@ describe('accounts', () => {
     const ada = await idOf('ada')
     const me = { name: 'Ada Test', initials: 'AT', role: 'owner', active: true }
     await sure(owner)
-    for (const change of [{ active: false }, { role: 'maker' }]) expect(await put(owner, `/api/office/people/${ada}`, { ...me, ...change })).toMatchObject({ status: 422, body: { code: 'last_owner' } })
+    for (const change of [{ active: false }, { role: 'maker' }])
+      expect(await put(owner, `/api/office/people/${ada}`, { ...me, ...change })).toMatchObject({
+        status: 422,
+        body: { code: 'last_owner' },
+      })
     const second = { signIn: 'eve', password: 'second owner here' }
     await owner.post('/api/office/people', { name: 'Eve Test', initials: 'ET', role: 'owner', ...second })
     const eve = await shop.signedIn(second)
     await sure(eve, second)
     const replies = await Promise.all([
-      put(owner, `/api/office/people/${await idOf('eve')}`, { name: 'Eve Test', initials: 'ET', role: 'owner', active: false }),
+      put(owner, `/api/office/people/${await idOf('eve')}`, {
+        name: 'Eve Test',
+        initials: 'ET',
+        role: 'owner',
+        active: false,
+      }),
       put(eve, `/api/office/people/${ada}`, { ...me, active: false }),
     ])
     expect(replies.map(reply => reply.status).sort()).toEqual([200, expect.any(Number)])
@@ -92,20 +120,30 @@ describe('accounts', () => {
   })
   it('one changes one\'s own password with the old one; other devices are signed out', async () => {
     const [here, there] = [await shop.signedIn(MAKER), await shop.signedIn(MAKER)]
-    expect(await put(here, '/api/me/password', { password: 'not mine', next: 'brand new password' })).toMatchObject({ status: 422, body: { code: 'password_wrong' } })
-    expect(await put(here, '/api/me/password', { password: MAKER.password, next: 'short' })).toMatchObject({ status: 422 })
-    expect(await put(here, '/api/me/password', { password: MAKER.password, next: 'brand new password' })).toMatchObject({ status: 200 })
+    expect(await put(here, '/api/me/password', { password: 'not mine', next: 'brand new password' })).toMatchObject({
+      status: 422,
+      body: { code: 'password_wrong' },
+    })
+    expect(await put(here, '/api/me/password', { password: MAKER.password, next: 'short' })).toMatchObject({
+      status: 422,
+    })
+    expect(await put(here, '/api/me/password', { password: MAKER.password, next: 'brand new password' })).toMatchObject(
+      { status: 200 },
+    )
     expect((await here.get('/api/store')).status).toBe(200)
     expect((await there.get('/api/store')).status).toBe(401)
     await sure(owner)
-    expect(await put(owner, `/api/office/people/${await idOf('ben')}/password`, { password: MAKER.password })).toMatchObject({ status: 200 })
+    expect(
+      await put(owner, `/api/office/people/${await idOf('ben')}/password`, { password: MAKER.password }),
+    ).toMatchObject({ status: 200 })
     expect((await here.get('/api/store')).status).toBe(401)
     await shop.signedIn(MAKER)
   })
   it('no secret reaches the book or the Office', async () => {
     const book = JSON.stringify(await shop.sql('SELECT typed, computed FROM events'))
     const office = JSON.stringify((await owner.get('/api/office')).body)
-    for (const secret of [MAKER.password, 'brand new password', 'scrypt', 'tokenHash']) expect(book + office).not.toContain(secret)
+    for (const secret of [MAKER.password, 'brand new password', 'scrypt', 'tokenHash'])
+      expect(book + office).not.toContain(secret)
   })
 })
 
@@ -113,21 +151,41 @@ describe('a shared tablet', () => {
   const PIN = '4071'
   it('PINs have four to six digits, are not the first that anyone tries, and need the password', async () => {
     const maker = await shop.signedIn(MAKER)
-    for (const pin of ['123', '1234567', '12a4', '']) expect(await put(maker, '/api/me/pin', { password: MAKER.password, pin })).toMatchObject({ body: { errors: [{ code: 'pin_digits' }] } })
-    for (const pin of ['0000', '1234', '9876', '777777']) expect(await put(maker, '/api/me/pin', { password: MAKER.password, pin })).toMatchObject({ body: { errors: [{ code: 'pin_easy' }] } })
-    expect(await put(maker, '/api/me/pin', { password: 'guess', pin: PIN })).toMatchObject({ body: { code: 'password_wrong' } })
+    for (const pin of ['123', '1234567', '12a4', ''])
+      expect(await put(maker, '/api/me/pin', { password: MAKER.password, pin })).toMatchObject({
+        body: { errors: [{ code: 'pin_digits' }] },
+      })
+    for (const pin of ['0000', '1234', '9876', '777777'])
+      expect(await put(maker, '/api/me/pin', { password: MAKER.password, pin })).toMatchObject({
+        body: { errors: [{ code: 'pin_easy' }] },
+      })
+    expect(await put(maker, '/api/me/pin', { password: 'guess', pin: PIN })).toMatchObject({
+      body: { code: 'password_wrong' },
+    })
     expect(await put(maker, '/api/me/pin', { password: MAKER.password, pin: PIN })).toMatchObject({ status: 200 })
     expect(await put(owner, '/api/me/pin', { password: OWNER.password, pin: '60224' })).toMatchObject({ status: 200 })
-    expect((await people()).filter(person => person.hasPin).map(person => person.signIn).sort()).toEqual(['ada', 'ben'])
+    expect(
+      (await people())
+        .filter(person => person.hasPin)
+        .map(person => person.signIn)
+        .sort(),
+    ).toEqual(['ada', 'ben'])
   })
   it('records nothing unsigned; the PIN says who, the tablet says where', async () => {
     const wall = await tablet()
     expect(await read(wall)).toMatchObject({ status: 403, body: { code: 'pin_needed' } })
-    const photo = () => fetch(`${shop.address}/api/files?name=wall.jpg`, { method: 'POST', body: Buffer.from('ffd8ffe000104a464946', 'hex'), headers: { origin: shop.address, cookie: wall.cookie } })
+    const photo = () =>
+      fetch(`${shop.address}/api/files?name=wall.jpg`, {
+        method: 'POST',
+        body: Buffer.from('ffd8ffe000104a464946', 'hex'),
+        headers: { origin: shop.address, cookie: wall.cookie },
+      })
     expect((await photo()).status).toBe(403)
     const { signers } = (await wall.get('/api/session')).body.station
     expect(signers.map((p: { initials: string }) => p.initials).sort()).toEqual(['AT', 'M'])
-    expect(await wall.post('/api/station/signature', { userId: await idOf('ada'), pin: '60224' })).toMatchObject({ status: 200 })
+    expect(await wall.post('/api/station/signature', { userId: await idOf('ada'), pin: '60224' })).toMatchObject({
+      status: 200,
+    })
     expect(await read(wall)).toMatchObject({ status: 200 })
     expect((await photo()).status).toBe(200)
     expect((await owner.get('/api/events')).body[0]).toMatchObject({ who: 'Ada Test', station: 'Wall tablet' })
@@ -147,16 +205,30 @@ describe('a shared tablet', () => {
     const wall = await tablet(OWNER)
     await wall.post('/api/station/signature', { userId: await idOf('ada'), pin: '60224' })
     for (const reply of [
-      await wall.post('/api/office/people', { name: 'X', initials: 'X', signIn: 'xx', password: 'long enough it is', role: 'owner' }),
-      await put(wall, '/api/me/pin', { password: OWNER.password, pin: '5093' }), await put(wall, '/api/me/password', { password: OWNER.password, next: 'taken over by tablet' }),
-    ]) expect(reply).toMatchObject({ status: 403, body: { code: 'own_sign_in_needed' } })
+      await wall.post('/api/office/people', {
+        name: 'X',
+        initials: 'X',
+        signIn: 'xx',
+        password: 'long enough it is',
+        role: 'owner',
+      }),
+      await put(wall, '/api/me/pin', { password: OWNER.password, pin: '5093' }),
+      await put(wall, '/api/me/password', { password: OWNER.password, next: 'taken over by tablet' }),
+    ])
+      expect(reply).toMatchObject({ status: 403, body: { code: 'own_sign_in_needed' } })
     expect((await wall.get('/api/session')).body.user.role).toBe('maker')
     expect((await wall.get('/api/office')).body.devices).toEqual([])
   })
   it('an inspector neither opens one nor signs on one', async () => {
-    expect(await shop.client().post('/api/session', { ...INSPECTOR, station: 'Wall', shared: true })).toMatchObject({ status: 403 })
-    expect(await (await tablet()).post('/api/station/signature', { userId: await idOf('cyd'), pin: PIN })).toMatchObject({ body: { code: 'no_pin' } })
-    expect(await (await shop.signedIn(MAKER)).post('/api/station/signature', { userId: await idOf('ben'), pin: PIN })).toMatchObject({ body: { code: 'not_shared' } })
+    expect(await shop.client().post('/api/session', { ...INSPECTOR, station: 'Wall', shared: true })).toMatchObject({
+      status: 403,
+    })
+    expect(
+      await (await tablet()).post('/api/station/signature', { userId: await idOf('cyd'), pin: PIN }),
+    ).toMatchObject({ body: { code: 'no_pin' } })
+    expect(
+      await (await shop.signedIn(MAKER)).post('/api/station/signature', { userId: await idOf('ben'), pin: PIN }),
+    ).toMatchObject({ body: { code: 'not_shared' } })
   })
   it('guessing PINs: five wrong ones, one by one or all at once, close it even for the right one', async () => {
     const wall = await tablet()
@@ -166,9 +238,16 @@ describe('a shared tablet', () => {
     expect(replies.filter(reply => reply.status === 401).length).toBeLessThanOrEqual(5)
     expect(replies.every(reply => reply.status === 401 || reply.status === 429)).toBe(true)
     // Closed for a while, or until the password, by how many of them came at once.
-    expect(await wall.post('/api/station/signature', { userId: ben, pin: PIN })).toMatchObject({ status: 429, body: { code: expect.stringMatching(/^pin_(closed|spent)$/) } })
-    expect(await (await tablet()).post('/api/station/signature', { userId: ben, pin: PIN })).toMatchObject({ status: 429 })
+    expect(await wall.post('/api/station/signature', { userId: ben, pin: PIN })).toMatchObject({
+      status: 429,
+      body: { code: expect.stringMatching(/^pin_(closed|spent)$/) },
+    })
+    expect(await (await tablet()).post('/api/station/signature', { userId: ben, pin: PIN })).toMatchObject({
+      status: 429,
+    })
     // Someone else's PIN still signs.
-    expect(await wall.post('/api/station/signature', { userId: await idOf('ada'), pin: '60224' })).toMatchObject({ status: 200 })
+    expect(await wall.post('/api/station/signature', { userId: await idOf('ada'), pin: '60224' })).toMatchObject({
+      status: 200,
+    })
   })
 })

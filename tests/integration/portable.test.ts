@@ -30,13 +30,28 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-const on = (database: { url?: string, databaseUrl?: string, adminUrl: string }) => ({ DATABASE_URL: database.url ?? database.databaseUrl!, DATABASE_ADMIN_URL: database.adminUrl })
+const on = (database: { url?: string; databaseUrl?: string; adminUrl: string }) => ({
+  DATABASE_URL: database.url ?? database.databaseUrl!,
+  DATABASE_ADMIN_URL: database.adminUrl,
+})
 type Sql = FreshDatabase['sql']
-const tablesOf = async (sql: Sql) => (await sql<{ name: string }>('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY 1')).map(row => row.name)
+const tablesOf = async (sql: Sql) =>
+  (
+    await sql<{ name: string }>(
+      'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY 1',
+    )
+  ).map(row => row.name)
 /** A sum over every row of every table, by MariaDB itself. */
 async function sums(sql: Sql, leaveOut: string[] = []) {
   const names = (await tablesOf(sql)).filter(name => !leaveOut.includes(name))
-  return Object.fromEntries(await Promise.all(names.map(async name => [name, String((await sql<{ Checksum: unknown }>(`CHECKSUM TABLE \`${name}\``))[0]!.Checksum)])))
+  return Object.fromEntries(
+    await Promise.all(
+      names.map(async name => [
+        name,
+        String((await sql<{ Checksum: unknown }>(`CHECKSUM TABLE \`${name}\``))[0]!.Checksum),
+      ]),
+    ),
+  )
 }
 
 describe('a back-up', () => {
@@ -54,10 +69,17 @@ describe('a back-up', () => {
     expect(code, output).toBe(0)
     expect(output).toMatch(/Restored\. Book unbroken up to record \d+/)
     expect(await sums(other.sql)).toEqual(await sums(shop.sql))
-    const app = await startApp({ entry: setting('TEST_APP_ENTRY'), port: await freePort(), databaseUrl: other.url, sessionSecret: 'x'.repeat(40) })
+    const app = await startApp({
+      entry: setting('TEST_APP_ENTRY'),
+      port: await freePort(),
+      databaseUrl: other.url,
+      sessionSecret: 'x'.repeat(40),
+    })
     try {
       const client = new Client(app.address)
-      expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({ status: 200 })
+      expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({
+        status: 200,
+      })
       expect((await client.get('/api/floor')).body.lots.length).toBeGreaterThanOrEqual(8)
       // Rights came back with it: the restored book is as closed to the application as the first.
       expect((await client.get('/api/book/check')).body).toMatchObject({ broken: null, changeable: false })
@@ -70,7 +92,11 @@ describe('a back-up', () => {
     const before = await sums(other.sql)
     const half = join(folder, 'half.sql.gz')
     const text = gunzipSync(readFileSync(file()))
-    for (const content of [gzipSync(text.subarray(0, text.length / 2)), readFileSync(file()).subarray(0, 4000), Buffer.from('no gzip')]) {
+    for (const content of [
+      gzipSync(text.subarray(0, text.length / 2)),
+      readFileSync(file()).subarray(0, 4000),
+      Buffer.from('no gzip'),
+    ]) {
       writeFileSync(half, content)
       const { code, output } = await runScript('restore', [half], on(other))
       expect(code).toBe(1)
@@ -84,7 +110,13 @@ describe('a back-up', () => {
     writeFileSync(path, gzipSync(change(gunzipSync(readFileSync(file())).toString('latin1')), { level: 1 }))
     return path
   }
-  const beside = async () => (await other.sql<{ name: string }>('SELECT schema_name AS name FROM information_schema.schemata WHERE schema_name LIKE ?', [`${new URL(other.url).pathname.slice(1)}\\_%`])).map(row => row.name)
+  const beside = async () =>
+    (
+      await other.sql<{ name: string }>(
+        'SELECT schema_name AS name FROM information_schema.schemata WHERE schema_name LIKE ?',
+        [`${new URL(other.url).pathname.slice(1)}\\_%`],
+      )
+    ).map(row => row.name)
   it('that breaks off midway leaves the shop that was there, and says so', async () => {
     const before = await sums(other.sql)
     const bad = doctored('bad.sql.gz', text => text.replace('CREATE TABLE `users`', 'CREATE TABL `users`'))
@@ -98,8 +130,14 @@ describe('a back-up', () => {
   })
   it('in which a record was changed leaves the shop that was there, unless it is wanted all the same', async () => {
     const before = await sums(other.sql)
-    const forged = doctored('forged.sql.gz', text => text.replace('pressed the wrong', 'PRESSED THE WRONG').replace('undone within ten minutes', 'UNDONE within ten minutes'))
-    const [{ id }] = await shop.sql<{ id: number }>('SELECT id FROM events WHERE kind = \'voided\' ORDER BY id LIMIT 1') as [{ id: number }]
+    const forged = doctored('forged.sql.gz', text =>
+      text
+        .replace('pressed the wrong', 'PRESSED THE WRONG')
+        .replace('undone within ten minutes', 'UNDONE within ten minutes'),
+    )
+    const [{ id }] = (await shop.sql<{ id: number }>(
+      'SELECT id FROM events WHERE kind = \'voided\' ORDER BY id LIMIT 1',
+    )) as [{ id: number }]
     const refused = await runScript('restore', [forged], on(other))
     expect(refused.code).toBe(1)
     expect(refused.output).toContain(`BROKEN: Record ${id} does not fit its seal`)
@@ -108,22 +146,29 @@ describe('a back-up', () => {
     const taken = await runScript('restore', [forged, '--even-broken'], on(other))
     expect(taken.code).toBe(1)
     const [, aside] = /npm run restore (\S+before-restore\S+)/.exec(taken.output)!
-    expect(await runScript('verify-book', [], on(other))).toMatchObject({ code: 1, output: expect.stringContaining(`BROKEN: Record ${id} does not fit its seal`) })
+    expect(await runScript('verify-book', [], on(other))).toMatchObject({
+      code: 1,
+      output: expect.stringContaining(`BROKEN: Record ${id} does not fit its seal`),
+    })
     expect((await runScript('restore', [aside!], on(other))).code).toBe(0)
     expect((await runScript('verify-book', [], on(other))).output).toContain('The chain is unbroken')
     expect(await sums(other.sql)).toEqual(before)
     expect(await beside()).toEqual([])
-    for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-'))) rmSync(resolve('backups', name))
+    for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-')))
+      rmSync(resolve('backups', name))
     await other.drop()
   })
   it('whose rows were changed is told too: the book seals them', async () => {
     const target = await freshDatabase()
-    const doctoredHold = doctored('hold.sql.gz', text => text.replace(/(INSERT INTO `fridges` VALUES\s*\(\d+,')/, '$1Other '))
+    const doctoredHold = doctored('hold.sql.gz', text =>
+      text.replace(/(INSERT INTO `fridges` VALUES\s*\(\d+,')/, '$1Other '),
+    )
     const { code, output } = await runScript('restore', [doctoredHold], on(target))
     expect(code).toBe(1)
     expect(output).toMatch(/BROKEN: Row \d+ of fridges is not what its last record sealed/)
     expect(await target.sql('SELECT id FROM shops')).toEqual([])
-    for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-'))) rmSync(resolve('backups', name))
+    for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-')))
+      rmSync(resolve('backups', name))
     await target.drop()
   })
 })
@@ -149,7 +194,10 @@ describe('the whole shop as JSON', () => {
     const leaveOut = ['sessions', 'sign_in_attempts', 'known_devices', 'answers', 'migrations']
     expect(await sums(database.sql, leaveOut)).toEqual(await sums(shop.sql, leaveOut))
     const again = await runScript('import', [path], on(database))
-    expect(again).toMatchObject({ code: 1, output: expect.stringContaining('There is a shop in this database already') })
+    expect(again).toMatchObject({
+      code: 1,
+      output: expect.stringContaining('There is a shop in this database already'),
+    })
     const out = join(folder, 'again.json')
     expect((await runScript('export', [out], on(database))).code).toBe(0)
     const { exportedAt: _then, ...first } = exported
@@ -166,15 +214,51 @@ describe('the whole shop as JSON', () => {
       writeFileSync(path, JSON.stringify(copy))
       return await runScript('import', [path], on(database))
     }
-    expect(await attempt((copy) => { copy.tables.events[6].typed = '{}' })).toMatchObject({ code: 1, output: expect.stringContaining('Record 7 does not fit its seal') })
-    expect(await attempt((copy) => { copy.tables.users.push({ ...copy.tables.users[0], id: 99, sign_in: 'backdoor' }) })).toMatchObject({ code: 1, output: expect.stringContaining('Row 99 of users was written by no record') })
-    expect(await attempt((copy) => { copy.tables.pieces[0].green_g = '9999.0000' })).toMatchObject({ code: 1, output: expect.stringContaining('of pieces is not what its last record sealed') })
-    expect(await attempt((copy) => { copy.tables.events.splice(4, 1) })).toMatchObject({ code: 1, output: expect.stringContaining('not numbered one after the other') })
-    expect(await attempt((copy) => { copy.tables.ghosts = [{ id: 1 }] })).toMatchObject({ code: 1, output: expect.stringContaining('there is no such table') })
-    expect(await attempt((copy) => { delete copy.tables.users })).toMatchObject({ code: 1, output: expect.stringContaining('tables.users') })
-    expect(await attempt((copy) => { copy.tables.events.pop() })).toMatchObject({ code: 1, output: expect.stringContaining('is not whole') })
-    expect(await attempt((copy) => { copy.tables.lots[0].thickness_mm = 'thick' })).toMatchObject({ code: 1, output: expect.stringContaining('tables.lots.0.thickness_mm') })
-    expect(await attempt((copy) => { copy.format = 'other' })).toMatchObject({ code: 1, output: expect.stringContaining('not a whole shop') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.events[6].typed = '{}'
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('Record 7 does not fit its seal') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.users.push({ ...copy.tables.users[0], id: 99, sign_in: 'backdoor' })
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('Row 99 of users was written by no record') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.pieces[0].green_g = '9999.0000'
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('of pieces is not what its last record sealed') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.events.splice(4, 1)
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('not numbered one after the other') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.ghosts = [{ id: 1 }]
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('there is no such table') })
+    expect(
+      await attempt((copy) => {
+        delete copy.tables.users
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('tables.users') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.events.pop()
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('is not whole') })
+    expect(
+      await attempt((copy) => {
+        copy.tables.lots[0].thickness_mm = 'thick'
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('tables.lots.0.thickness_mm') })
+    expect(
+      await attempt((copy) => {
+        copy.format = 'other'
+      }),
+    ).toMatchObject({ code: 1, output: expect.stringContaining('not a whole shop') })
     for (const text of ['{"format":', '', 'a letter', JSON.stringify(exported).slice(0, -200)]) {
       writeFileSync(path, text)
       expect((await runScript('import', [path], on(database))).output).toMatch(/is no JSON|not a whole shop/)
@@ -191,7 +275,27 @@ describe('the whole shop as JSON', () => {
     delete copy.tables.event_rows
     let hash = '0'.repeat(64)
     for (const row of copy.tables.events) {
-      hash = createHash('sha256').update(JSON.stringify([hash, row.id, row.kind, row.user_id, row.who, row.station, Date.parse(row.at), row.zone, row.arithmetic, row.typed, row.computed, row.reason, row.subjects, row.voids_id, row.clock_behind])).digest('hex')
+      hash = createHash('sha256')
+        .update(
+          JSON.stringify([
+            hash,
+            row.id,
+            row.kind,
+            row.user_id,
+            row.who,
+            row.station,
+            Date.parse(row.at),
+            row.zone,
+            row.arithmetic,
+            row.typed,
+            row.computed,
+            row.reason,
+            row.subjects,
+            row.voids_id,
+            row.clock_behind,
+          ]),
+        )
+        .digest('hex')
       row.hash = hash
     }
     copy.book.hash = copy.tables.book_head[0].hash = hash
@@ -200,11 +304,16 @@ describe('the whole shop as JSON', () => {
     expect(imported.code, imported.output).toBe(0)
     const verified = await runScript('verify-book', [], on(database))
     expect(verified).toMatchObject({ code: 0, output: expect.stringMatching(/(\d{3,}) rows held against them/) })
-    expect((await database.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 1'))[0]!.kind).toBe('rows_sealed')
+    expect((await database.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 1'))[0]!.kind).toBe(
+      'rows_sealed',
+    )
     await database.drop()
   })
   it('is for the owner alone', async () => {
-    for (const signIn of ['tam', 'quill']) expect((await (await shop.signedIn({ signIn, password: 'bacon-and-brine' })).get('/api/export/shop')).status).toBe(403)
+    for (const signIn of ['tam', 'quill'])
+      expect(
+        (await (await shop.signedIn({ signIn, password: 'bacon-and-brine' })).get('/api/export/shop')).status,
+      ).toBe(403)
   })
 })
 
@@ -218,23 +327,55 @@ describe('each table as CSV', () => {
       expect(reply.status, table).toBe(200)
       const { data, errors } = Papa.parse<string[]>(reply.body.trimEnd())
       expect(errors, table).toEqual([])
-      expect(data.length - 1, table).toBe(Number((await shop.sql<{ n: unknown }>(`SELECT COUNT(*) n FROM \`${table}\``))[0]!.n))
-      expect(data[0]!.some(name => /hash$/.test(name) && name !== 'hash'), table).toBe(false)
+      expect(data.length - 1, table).toBe(
+        Number((await shop.sql<{ n: unknown }>(`SELECT COUNT(*) n FROM \`${table}\``))[0]!.n),
+      )
+      expect(
+        data[0]!.some(name => /hash$/.test(name) && name !== 'hash'),
+        table,
+      ).toBe(false)
     }
     expect((await inspector.get('/api/export/csv/sessions')).status).toBe(404)
     expect((await inspector.get('/api/export/csv/lots%60%20--')).status).toBe(404)
   })
   it('does not run as a formula in a spreadsheet, and keeps figures figures', async () => {
-    await owner.post('/api/parties', { kind: 'customer', name: '=HYPERLINK("http://elsewhere.example")', contact: '+1 555', approval: '-x', note: '@SUM(A1)' })
-    const { data } = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/parties')).body, { header: true, skipEmptyLines: true })
-    expect(data.at(-1)).toMatchObject({ name: '\'=HYPERLINK("http://elsewhere.example")', contact: '\'+1 555', approval: '\'-x', note: '\'@SUM(A1)' })
-    const checks = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/instrument_checks')).body, { header: true }).data
+    await owner.post('/api/parties', {
+      kind: 'customer',
+      name: '=HYPERLINK("http://elsewhere.example")',
+      contact: '+1 555',
+      approval: '-x',
+      note: '@SUM(A1)',
+    })
+    const { data } = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/parties')).body, {
+      header: true,
+      skipEmptyLines: true,
+    })
+    expect(data.at(-1)).toMatchObject({
+      name: '\'=HYPERLINK("http://elsewhere.example")',
+      contact: '\'+1 555',
+      approval: '\'-x',
+      note: '\'@SUM(A1)',
+    })
+    const checks = Papa.parse<Record<string, string>>((await owner.get('/api/export/csv/instrument_checks')).body, {
+      header: true,
+    }).data
     expect(checks.some(check => check.read_value === '-0.2000')).toBe(true)
   })
   it('runs nothing in a program that splits at semicolons either, nor behind full-width signs', async () => {
-    await owner.post('/api/parties', { kind: 'customer', name: 'x;=HYPERLINK("http://elsewhere.example")', contact: 'a; +1', approval: '＝1+1', note: 'one\n;@SUM(A1)' })
+    await owner.post('/api/parties', {
+      kind: 'customer',
+      name: 'x;=HYPERLINK("http://elsewhere.example")',
+      contact: 'a; +1',
+      approval: '＝1+1',
+      note: 'one\n;@SUM(A1)',
+    })
     const text = (await owner.get('/api/export/csv/parties')).body as string
-    const cells = text.trimEnd().split(/\r\n/).at(-1)!.split(/[;,]/).map(cell => cell.replace(/^[\s"]+/, ''))
+    const cells = text
+      .trimEnd()
+      .split(/\r\n/)
+      .at(-1)!
+      .split(/[;,]/)
+      .map(cell => cell.replace(/^[\s"]+/, ''))
     expect(cells.filter(cell => /^[=+@＝]/.test(cell))).toEqual([])
     expect(text).toContain('x;\'=HYPERLINK')
   })

@@ -28,7 +28,9 @@ it('a sign-in at one process holds at the other', async () => {
 })
 it('two processes writing at once give every delivery a code of its own', async () => {
   const before = await count()
-  const replies = await Promise.all(Array.from({ length: 40 }, (_, i) => (i % 2 ? here : there).post('/api/deliveries', meat())))
+  const replies = await Promise.all(
+    Array.from({ length: 40 }, (_, i) => (i % 2 ? here : there).post('/api/deliveries', meat())),
+  )
   expect(replies.map(reply => reply.status).filter(status => status !== 200)).toEqual([])
   expect(new Set(replies.map(reply => reply.body.code)).size).toBe(40)
   expect(await count()).toBe(before + 40)
@@ -36,7 +38,9 @@ it('two processes writing at once give every delivery a code of its own', async 
 it('one write sent to both is stored once', async () => {
   const before = await count()
   const key = { 'idempotency-key': randomUUID() }
-  const replies = await Promise.all([here, there, here, there].map(client => client.post('/api/deliveries', meat(), key)))
+  const replies = await Promise.all(
+    [here, there, here, there].map(client => client.post('/api/deliveries', meat(), key)),
+  )
   expect(new Set(replies.map(reply => reply.body.code)).size).toBe(1)
   expect(await count()).toBe(before + 1)
 })

@@ -17,7 +17,7 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const rubbed = async (more: Record<string, unknown> = {}): Promise<{ code: string, ids: number[] }> => {
+const rubbed = async (more: Record<string, unknown> = {}): Promise<{ code: string; ids: number[] }> => {
   const { code } = (await maker.post('/api/lots', rub(s, more))).body
   return { code, ids: (await maker.get(`/api/lots/${code}`)).body.pieces.map((p: { id: number }) => p.id) }
 }
@@ -26,10 +26,14 @@ const taken = async (more: Record<string, unknown> = {}) => {
   await maker.post(`/api/lots/${lot.code}/out`, {})
   return lot
 }
-const smoked = async (ids: number[], target = '60') => (await maker.post('/api/runs', { smoker: 'A', pieceIds: ids, targetCore: celsius(target) })).body.code as string
-const read = (run: string, phase: 'smoke' | 'cool', points: [minutesAgo: number, core: string][]) => maker.post(`/api/runs/${run}/readings`, {
-  phase, source: 'hand', readings: points.map(([ago, core]) => ({ atMs: Date.now() - ago * MINUTE, chamber: null, core: celsius(core) })),
-})
+const smoked = async (ids: number[], target = '60') =>
+  (await maker.post('/api/runs', { smoker: 'A', pieceIds: ids, targetCore: celsius(target) })).body.code as string
+const read = (run: string, phase: 'smoke' | 'cool', points: [minutesAgo: number, core: string][]) =>
+  maker.post(`/api/runs/${run}/readings`, {
+    phase,
+    source: 'hand',
+    readings: points.map(([ago, core]) => ({ atMs: Date.now() - ago * MINUTE, chamber: null, core: celsius(core) })),
+  })
 
 describe('the Store', () => {
   it('counts what is left as lots take from it', async () => {
@@ -40,18 +44,35 @@ describe('the Store', () => {
     expect(found.weightG).toBeCloseTo(4535.9237, 4)
   })
   it('knows potassium nitrite by its own molar mass', async () => {
-    const { code } = (await maker.post('/api/ingredients', ingredient('curing_salt', { certificate: { number: 'K', nitritePercent: '6.25', nitriteAs: 'KNO2', tolerancePercent: '0' } }))).body
+    const { code } = (
+      await maker.post(
+        '/api/ingredients',
+        ingredient('curing_salt', {
+          certificate: { number: 'K', nitritePercent: '6.25', nitriteAs: 'KNO2', tolerancePercent: '0' },
+        }),
+      )
+    ).body
     const lot = (await maker.post('/api/lots', rub(s, { agent: { lotCode: code, weighed: '11.2' } }))).body.code
     const { judgement } = (await maker.get(`/api/lots/${lot}`)).body
-    expect(judgement.lot.ppm).toBeCloseTo(1e6 * 11.2 * 0.0625 * (68.995 / 85.104) / 3840, 6)
+    expect(judgement.lot.ppm).toBeCloseTo((1e6 * 11.2 * 0.0625 * (68.995 / 85.104)) / 3840, 6)
   })
   it('refuses salt where curing salt belongs, and what is not there', async () => {
-    expect(await maker.post('/api/lots', rub(s, { agent: { lotCode: s.salt, weighed: '9.2' } }))).toMatchObject({ body: { code: 'wrong_ingredient', errors: [{ path: ['agent', 'lotCode'] }] } })
-    expect(await maker.post('/api/lots', rub(s, { salt: { lotCode: 'N-9999', weighed: '90' } }))).toMatchObject({ body: { code: 'no_such_ingredient' } })
-    expect(await maker.post('/api/lots', rub(s, { pieces: [{ meatCode: 'M-9999', weight: '2 kg' }] }))).toMatchObject({ body: { code: 'no_such_meat' } })
+    expect(await maker.post('/api/lots', rub(s, { agent: { lotCode: s.salt, weighed: '9.2' } }))).toMatchObject({
+      body: { code: 'wrong_ingredient', errors: [{ path: ['agent', 'lotCode'] }] },
+    })
+    expect(await maker.post('/api/lots', rub(s, { salt: { lotCode: 'N-9999', weighed: '90' } }))).toMatchObject({
+      body: { code: 'no_such_ingredient' },
+    })
+    expect(await maker.post('/api/lots', rub(s, { pieces: [{ meatCode: 'M-9999', weight: '2 kg' }] }))).toMatchObject({
+      body: { code: 'no_such_meat' },
+    })
     expect(await maker.post('/api/lots', rub(s, { fridgeId: 999 }))).toMatchObject({ body: { code: 'no_such_fridge' } })
-    expect(await maker.post('/api/lots', rub(s, { mixScaleId: 999 }))).toMatchObject({ body: { code: 'no_such_scale' } })
-    expect(await maker.post('/api/lots', rub(s, { salt: { lotCode: s.salt, weighed: '20 kg' } }))).toMatchObject({ body: { code: 'ingredient_used_up' } })
+    expect(await maker.post('/api/lots', rub(s, { mixScaleId: 999 }))).toMatchObject({
+      body: { code: 'no_such_scale' },
+    })
+    expect(await maker.post('/api/lots', rub(s, { salt: { lotCode: s.salt, weighed: '20 kg' } }))).toMatchObject({
+      body: { code: 'ingredient_used_up' },
+    })
   })
   it('rind that is not there cannot be claimed', async () =>
     expect(await maker.post('/api/lots', rub(s, { rind: 'on' }))).toMatchObject({ body: { code: 'rind_mismatch' } }))
@@ -63,14 +84,33 @@ describe('the Smokehouse', () => {
     const plain = await taken({ method: 'salt_only', agent: null, salt: { lotCode: s.salt, weighed: '115' } })
     const run = await smoked([...cured.ids, ...plain.ids])
     await shop.sql('UPDATE runs SET started_at = started_at - INTERVAL 5 HOUR WHERE code = ?', [run])
-    await read(run, 'smoke', [[290, '9'], [270, '40'], [250, '58'], [240, '62']])
+    await read(run, 'smoke', [
+      [290, '9'],
+      [270, '40'],
+      [250, '58'],
+      [240, '62'],
+    ])
     await maker.post(`/api/runs/${run}/pull`, {})
     await shop.sql('UPDATE runs SET pulled_at = pulled_at - INTERVAL 4 HOUR WHERE code = ?', [run])
     // From 54.4 to 26.7 °C in about two hours: in time for cured pieces, too slow for the others.
-    await read(run, 'cool', [[220, '53'], [190, '48'], [160, '42'], [130, '36'], [115, '30'], [100, '26'], [75, '18'], [50, '12'], [30, '8'], [10, '4']])
+    await read(run, 'cool', [
+      [220, '53'],
+      [190, '48'],
+      [160, '42'],
+      [130, '36'],
+      [115, '30'],
+      [100, '26'],
+      [75, '18'],
+      [50, '12'],
+      [30, '8'],
+      [10, '4'],
+    ])
     expect((await maker.get(`/api/lots/${cured.code}`)).body.openHolds).toEqual([])
     expect((await maker.get(`/api/lots/${plain.code}`)).body.openHolds).toEqual(['cooling_late'])
-    expect((await maker.get(`/api/runs/${run}`)).body.lots).toMatchObject([{ code: cured.code, held: false }, { code: plain.code, held: true, lowPpm: null }])
+    expect((await maker.get(`/api/runs/${run}`)).body.lots).toMatchObject([
+      { code: cured.code, held: false },
+      { code: plain.code, held: true, lowPpm: null },
+    ])
   })
   it('two lots in one smoke do not stand in each other\'s thread', async () => {
     const [one, two] = [await taken(), await taken()]
@@ -78,43 +118,81 @@ describe('the Smokehouse', () => {
     const thread = (await maker.get(`/api/thread/${one.code}`)).body.nodes.map((n: { code: string }) => n.code)
     expect(thread).toContain(run)
     expect(thread).not.toContain(two.code)
-    expect((await maker.get(`/api/thread/${run}`)).body.nodes.map((n: { code: string }) => n.code)).toEqual(expect.arrayContaining([one.code, two.code]))
+    expect((await maker.get(`/api/thread/${run}`)).body.nodes.map((n: { code: string }) => n.code)).toEqual(
+      expect.arrayContaining([one.code, two.code]),
+    )
   })
   it('a piece is in one smoke at a time, and a target that was not reached holds the lot', async () => {
     const lot = await taken()
     const run = await smoked(lot.ids, '66')
-    expect(await maker.post('/api/runs', { smoker: 'B', pieceIds: lot.ids, targetCore: celsius('60') })).toMatchObject({ body: { code: 'already_in_smoke' } })
+    expect(await maker.post('/api/runs', { smoker: 'B', pieceIds: lot.ids, targetCore: celsius('60') })).toMatchObject({
+      body: { code: 'already_in_smoke' },
+    })
     expect(await read(run, 'cool', [[0, '50']])).toMatchObject({ body: { code: 'not_pulled' } })
-    await read(run, 'smoke', [[20, '8'], [0, '58']])
+    await read(run, 'smoke', [
+      [20, '8'],
+      [0, '58'],
+    ])
     expect((await maker.post(`/api/runs/${run}/pull`, {})).body.outcome).toBe('raw_smoked')
-    expect(await maker.post(`/api/runs/${run}/pull`, {})).toMatchObject({ status: 409, body: { code: 'already_pulled' } })
+    expect(await maker.post(`/api/runs/${run}/pull`, {})).toMatchObject({
+      status: 409,
+      body: { code: 'already_pulled' },
+    })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.openHolds).toEqual(['target_not_reached'])
   })
   it('a batch with one bad row leaves nothing behind', async () => {
     const lot = await taken()
     const run = await smoked(lot.ids)
-    expect(await read(run, 'smoke', [[10, '20'], [-30, '25']])).toMatchObject({ body: { code: 'in_the_future', errors: [{ path: ['readings', 1, 'atMs'] }] } })
+    expect(
+      await read(run, 'smoke', [
+        [10, '20'],
+        [-30, '25'],
+      ]),
+    ).toMatchObject({ body: { code: 'in_the_future', errors: [{ path: ['readings', 1, 'atMs'] }] } })
     expect(await read(run, 'smoke', [[100, '20']])).toMatchObject({ body: { code: 'before_the_start' } })
     expect((await maker.get(`/api/runs/${run}`)).body.readings).toEqual([])
-    expect(await maker.post(`/api/runs/${run}/readings`, { phase: 'smoke', source: 'hand', readings: [{ atMs: Date.now(), chamber: null, core: null }] })).toMatchObject({ body: { errors: [{ code: 'reading_empty' }] } })
+    expect(
+      await maker.post(`/api/runs/${run}/readings`, {
+        phase: 'smoke',
+        source: 'hand',
+        readings: [{ atMs: Date.now(), chamber: null, core: null }],
+      }),
+    ).toMatchObject({ body: { errors: [{ code: 'reading_empty' }] } })
     expect(await read(run, 'smoke', [[0, '901']])).toMatchObject({ body: { errors: [{ code: 'temperature_range' }] } })
   })
   it('a corrected core is judged again', async () => {
     const lot = await taken()
     const run = await smoked(lot.ids, '63')
-    await read(run, 'smoke', [[15, '8'], [0, '63.4']])
+    await read(run, 'smoke', [
+      [15, '8'],
+      [0, '63.4'],
+    ])
     await maker.post(`/api/runs/${run}/pull`, {})
     const reading = (await maker.get(`/api/runs/${run}`)).body.readings.at(-1)
-    await maker.post('/api/corrections', { what: 'core_reading', id: reading.id, value: celsius('60.4'), reason: '63.4 was the other probe' })
+    await maker.post('/api/corrections', {
+      what: 'core_reading',
+      id: reading.id,
+      value: celsius('60.4'),
+      reason: '63.4 was the other probe',
+    })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.openHolds).toEqual(['target_not_reached'])
-    expect((await maker.get(`/api/runs/${run}`)).body.readings.at(-1)).toMatchObject({ coreC: 60.4, typed: ' | 60.4 °C' })
+    expect((await maker.get(`/api/runs/${run}`)).body.readings.at(-1)).toMatchObject({
+      coreC: 60.4,
+      typed: ' | 60.4 °C',
+    })
   })
 })
 
 describe('the Slicing table', () => {
   it('unsmoked bacon may be sliced; a belly heavier than it came in is held', async () => {
     const lot = await taken()
-    const slicing = (readyWeight: string | null, packs: string[]) => maker.post(`/api/lots/${lot.code}/slicing`, { readyWeight, packedOn: '2026-11-23', packs: packs.map(weight => ({ kind: 'sliced', weight })), offcuts: [] })
+    const slicing = (readyWeight: string | null, packs: string[]) =>
+      maker.post(`/api/lots/${lot.code}/slicing`, {
+        readyWeight,
+        packedOn: '2026-11-23',
+        packs: packs.map(weight => ({ kind: 'sliced', weight })),
+        offcuts: [],
+      })
     expect(await slicing(null, ['250'])).toMatchObject({ body: { code: 'ready_weight_missing' } })
     expect(await slicing(null, [])).toMatchObject({ body: { errors: [{ code: 'nothing_to_record' }] } })
     expect((await slicing('3.9 kg', ['250'])).status).toBe(200)
@@ -123,12 +201,19 @@ describe('the Slicing table', () => {
   })
   it('a corrected pack weight shows in the yield; unknown packs are not sent', async () => {
     const lot = await taken()
-    await maker.post(`/api/lots/${lot.code}/slicing`, { readyWeight: '3.6 kg', packedOn: '2026-11-23', packs: [{ kind: 'ends', weight: '300' }], offcuts: [] })
+    await maker.post(`/api/lots/${lot.code}/slicing`, {
+      readyWeight: '3.6 kg',
+      packedOn: '2026-11-23',
+      packs: [{ kind: 'ends', weight: '300' }],
+      offcuts: [],
+    })
     const [pack] = (await maker.get(`/api/lots/${lot.code}`)).body.packList
     await maker.post('/api/corrections', { what: 'pack_weight', id: pack.id, value: '280', reason: 'bag not tared' })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.packsG).toBe(280)
     await owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder' })
-    expect(await maker.post('/api/dispatches', { customer: 'C', sentOn: '2026-11-23', packCodes: [pack.code, 'P-9999'] })).toMatchObject({ body: { code: 'no_such_pack' } })
+    expect(
+      await maker.post('/api/dispatches', { customer: 'C', sentOn: '2026-11-23', packCodes: [pack.code, 'P-9999'] }),
+    ).toMatchObject({ body: { code: 'no_such_pack' } })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.unsent).toBe(1)
   })
 })
@@ -146,8 +231,22 @@ describe('the Office', () => {
     expect(JSON.stringify((await maker.get('/api/office')).body)).not.toContain('scrypt')
   })
   it('a coarser scale changes what a weighing can show', async () => {
-    const { id } = (await owner.post('/api/office/instruments', { kind: 'scale', name: 'Kitchen scale', purpose: 'mix', readabilityG: '1', everyDays: 30 })).body
-    const { code } = await rubbed({ mixScaleId: id, pieces: [{ meatCode: s.meat, weight: '1840' }], agent: { lotCode: s.agent, weighed: '4' }, salt: { lotCode: s.salt, weighed: '40' }, sugar: null })
+    const { id } = (
+      await owner.post('/api/office/instruments', {
+        kind: 'scale',
+        name: 'Kitchen scale',
+        purpose: 'mix',
+        readabilityG: '1',
+        everyDays: 30,
+      })
+    ).body
+    const { code } = await rubbed({
+      mixScaleId: id,
+      pieces: [{ meatCode: s.meat, weight: '1840' }],
+      agent: { lotCode: s.agent, weighed: '4' },
+      salt: { lotCode: s.salt, weighed: '40' },
+      sugar: null,
+    })
     const lot = (await maker.get(`/api/lots/${code}`)).body
     expect(lot.judgement.status).toBe('floor_not_shown')
     expect(lot.judgement.lot.lowPpm).toBeLessThan(120)

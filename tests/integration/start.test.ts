@@ -11,13 +11,19 @@ const ROOT = resolve(import.meta.dirname, '../..')
 let folder: string
 let port: number
 
-interface Started { child: ChildProcess, output: () => string, ended: Promise<number | null> }
+interface Started {
+  child: ChildProcess
+  output: () => string
+  ended: Promise<number | null>
+}
 
 const start = (script: string, ...args: string[]): Started => {
-  const child = spawn(process.execPath, [join(ROOT, 'scripts', script), ...args], { env: { ...process.env, VELDMOOR_FOLDER: folder, DATABASE_URL: '', SESSION_SECRET: '' } })
+  const child = spawn(process.execPath, [join(ROOT, 'scripts', script), ...args], {
+    env: { ...process.env, VELDMOOR_FOLDER: folder, DATABASE_URL: '', SESSION_SECRET: '' },
+  })
   let output = ''
-  child.stdout.on('data', chunk => output += chunk)
-  child.stderr.on('data', chunk => output += chunk)
+  child.stdout.on('data', chunk => (output += chunk))
+  child.stderr.on('data', chunk => (output += chunk))
   return { child, output: () => output, ended: new Promise(done => child.on('exit', code => done(code))) }
 }
 const until = async (test: () => boolean | Promise<boolean>, everyMs = 50) => {
@@ -33,7 +39,11 @@ const demo = async () => {
   expect(started.output()).toContain(`http://127.0.0.1:${port}`)
   return started
 }
-const pids = () => ['app.pid', 'mariadb.pid'].map(file => join(folder, 'demo', file)).filter(existsSync).map(file => Number(readFileSync(file, 'utf8')))
+const pids = () =>
+  ['app.pid', 'mariadb.pid']
+    .map(file => join(folder, 'demo', file))
+    .filter(existsSync)
+    .map(file => Number(readFileSync(file, 'utf8')))
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'veldmoor-start-'))
@@ -45,9 +55,12 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 it('starts the demo shop, prints each step with its time, and stops both servers on Ctrl-C, pressed until it is gone', async () => {
   const { child, output, ended } = await demo()
-  for (const step of ['packages', 'MariaDB', 'build', 'database', 'schema', 'demo shop', 'application']) expect(output()).toMatch(new RegExp(`^  ${step} .*\\d+\\.\\d s$`, 'm'))
+  for (const step of ['packages', 'MariaDB', 'build', 'database', 'schema', 'demo shop', 'application'])
+    expect(output()).toMatch(new RegExp(`^  ${step} .*\\d+\\.\\d s$`, 'm'))
   const client = new Client(`http://127.0.0.1:${port}`)
-  expect(await client.post('/api/session', { signIn: 'marit', password: 'bacon-and-brine' })).toMatchObject({ status: 200 })
+  expect(await client.post('/api/session', { signIn: 'marit', password: 'bacon-and-brine' })).toMatchObject({
+    status: 200,
+  })
   const { lots } = (await client.get('/api/floor')).body
   expect(lots.length).toBeGreaterThanOrEqual(8)
   expect(new Set(lots.map((lot: { cut: string }) => lot.cut)).size).toBe(4)
@@ -83,8 +96,15 @@ it('needs no hand after it was killed, and keeps what was recorded', async () =>
 
 it('a server that ends by itself is started again; neither runs as root, and no secret shows in the list of processes', async () => {
   const { child, output, ended } = await demo()
-  const answers = () => fetch(`http://127.0.0.1:${port}/api/health`).then(answer => answer.ok, () => false)
-  for (const [name, file] of [['The application', 'app.pid'], ['MariaDB', 'mariadb.pid']] as const) {
+  const answers = () =>
+    fetch(`http://127.0.0.1:${port}/api/health`).then(
+      answer => answer.ok,
+      () => false,
+    )
+  for (const [name, file] of [
+    ['The application', 'app.pid'],
+    ['MariaDB', 'mariadb.pid'],
+  ] as const) {
     const at = join(folder, 'demo', file)
     const before = Number(readFileSync(at, 'utf8'))
     if (process.getuid!() === 0) expect(readFileSync(`/proc/${before}/status`, 'utf8')).not.toMatch(/^Uid:\s+0\s/m)
@@ -94,14 +114,27 @@ it('a server that ends by itself is started again; neither runs as root, and no 
     await until(answers)
   }
   const client = new Client(`http://127.0.0.1:${port}`)
-  expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({ status: 200 })
+  expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({
+    status: 200,
+  })
   const [fridge] = (await client.get('/api/floor')).body.fridges
-  expect(await client.post(`/api/fridges/${fridge.id}/readings`, { temperature: celsius('3') })).toMatchObject({ status: 200 })
-  const commands = readdirSync('/proc').filter(entry => /^\d+$/.test(entry)).flatMap((pid) => {
-    try { return [readFileSync(`/proc/${pid}/cmdline`, 'utf8')] }
-    catch { return [] }
-  }).join('\n')
-  const secrets = Object.values(JSON.parse(readFileSync(join(folder, 'demo/private/secrets.json'), 'utf8')) as Record<string, string>)
+  expect(await client.post(`/api/fridges/${fridge.id}/readings`, { temperature: celsius('3') })).toMatchObject({
+    status: 200,
+  })
+  const commands = readdirSync('/proc')
+    .filter(entry => /^\d+$/.test(entry))
+    .flatMap((pid) => {
+      try {
+        return [readFileSync(`/proc/${pid}/cmdline`, 'utf8')]
+      }
+      catch {
+        return []
+      }
+    })
+    .join('\n')
+  const secrets = Object.values(
+    JSON.parse(readFileSync(join(folder, 'demo/private/secrets.json'), 'utf8')) as Record<string, string>,
+  )
   expect(secrets.length).toBeGreaterThanOrEqual(3)
   for (const secret of secrets) expect(commands.includes(secret)).toBe(false)
   child.kill('SIGINT')
@@ -122,7 +155,10 @@ it('npm start begins with an empty shop', async () => {
   const shop = start('start.mjs', '--port', String(port))
   await until(() => shop.output().includes('first visit') || shop.child.exitCode !== null)
   expect(shop.output()).toMatch(new RegExp(`http://127\\.0\\.0\\.1:${port}/set-up\\?code=[A-Z0-9-]{8,}`))
-  expect((await new Client(`http://127.0.0.1:${port}`).get('/api/session')).body).toMatchObject({ needsSetup: true, demoSignIns: null })
+  expect((await new Client(`http://127.0.0.1:${port}`).get('/api/session')).body).toMatchObject({
+    needsSetup: true,
+    demoSignIns: null,
+  })
   shop.child.kill('SIGINT')
   expect(await shop.ended).toBe(0)
 })

@@ -13,11 +13,18 @@ let store: Store
 const NAMES = Object.keys(SPECS) as (keyof typeof SPECS)[]
 const table = (name: keyof typeof SPECS) => store.tables[name] as unknown as AnyTable
 /** A change as services make it: inside a transaction. */
-const change = <T>(name: keyof typeof SPECS, work: (bound: AnyTable) => Promise<T>): Promise<T> => store.transaction(tables => work(tables[name] as unknown as AnyTable))
+const change = <T>(name: keyof typeof SPECS, work: (bound: AnyTable) => Promise<T>): Promise<T> =>
+  store.transaction(tables => work(tables[name] as unknown as AnyTable))
 const columnsOf = (name: keyof typeof SPECS) => Object.keys(SPECS[name].columns)
 /** The same question asked through Sequelize's model. */
 const viaModel = async (name: keyof typeof SPECS, where: Filter): Promise<number[]> =>
-  (await store.sequelize.models[SPECS[name].name]!.findAll({ where: where as never, raw: true, order: [['id', 'ASC']] })).map(row => Number((row as unknown as { id: unknown }).id))
+  (
+    await store.sequelize.models[SPECS[name].name]!.findAll({
+      where: where as never,
+      raw: true,
+      order: [['id', 'ASC']],
+    })
+  ).map(row => Number((row as unknown as { id: unknown }).id))
 const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
 const inOrder = { order: [['id', 'ASC']], withVoided: true } as const
 
@@ -41,17 +48,25 @@ describe('a table finds what Sequelize finds', () => {
       // Instants are asked for by comparison, documents and files never.
       if (value === undefined || column.endsWith('Ms') || (typeof value === 'object' && value !== null)) continue
       for (const filter of [{ [column]: value }, { [column]: [value] }, { [column]: value, id: [rows[0]!.id, -1] }]) {
-        expect(ids(await table(name).find(filter, inOrder)), JSON.stringify(filter)).toEqual(await viaModel(name, filter))
+        expect(ids(await table(name).find(filter, inOrder)), JSON.stringify(filter)).toEqual(
+          await viaModel(name, filter),
+        )
       }
     }
   })
   it('from a moment on, without anything, one of none, and a page of many', async () => {
     const events = await table('events').find({}, inOrder)
     const [from] = [events[100]!.atMs as number]
-    expect(ids(await table('events').find({ atMs: { [since]: new Date(from) } }, inOrder))).toEqual(ids(events.filter(event => (event.atMs as number) >= from)))
-    expect(ids(await table('events').find({ reason: null }, inOrder))).toEqual(ids(events.filter(event => event.reason === null)))
+    expect(ids(await table('events').find({ atMs: { [since]: new Date(from) } }, inOrder))).toEqual(
+      ids(events.filter(event => (event.atMs as number) >= from)),
+    )
+    expect(ids(await table('events').find({ reason: null }, inOrder))).toEqual(
+      ids(events.filter(event => event.reason === null)),
+    )
     expect(await table('events').find({ id: [] })).toEqual([])
-    expect(ids(await table('events').find({}, { order: [['id', 'DESC']], limit: 3, offset: 2 }))).toEqual(ids(events).reverse().slice(2, 5))
+    expect(ids(await table('events').find({}, { order: [['id', 'DESC']], limit: 3, offset: 2 }))).toEqual(
+      ids(events).reverse().slice(2, 5),
+    )
     expect(await table('events').one({ id: -1 })).toBeNull()
   })
   it('leaves voided rows out unless they are asked for', async () => {
@@ -74,8 +89,21 @@ describe('a table keeps what it is given', () => {
     }
   })
   it('quotes, backslashes and signs that mean something to SQL are text', async () => {
-    for (const evil of ['it\'s', '"', '\\', '\\\'; DROP TABLE parties; --', '?', ':id', '$1', '%_', 'ключ 🥓', '\u0000']) {
-      const id = await change('parties', parties => parties.insert({ kind: 'customer', name: evil, contact: evil, approval: null, note: null } as never))
+    for (const evil of [
+      'it\'s',
+      '"',
+      '\\',
+      '\\\'; DROP TABLE parties; --',
+      '?',
+      ':id',
+      '$1',
+      '%_',
+      'ключ 🥓',
+      '\u0000',
+    ]) {
+      const id = await change('parties', parties =>
+        parties.insert({ kind: 'customer', name: evil, contact: evil, approval: null, note: null } as never),
+      )
       expect(await table('parties').one({ name: evil, kind: 'customer' })).toMatchObject({ id, contact: evil })
       await change('parties', parties => parties.update(id, { note: evil, name: `${evil} ${id}` } as never))
       expect(await table('parties').one({ id })).toMatchObject({ note: evil, name: `${evil} ${id}` })
@@ -90,13 +118,16 @@ it('what a record must seal is not changed outside a transaction', async () => {
 
 describe('a question that is not one is refused, not widened', () => {
   it.each([
-    ['a column that is not there', { colour: 'red' }, 'no column colour'], ['a value that is missing', { id: undefined }, 'undefined'],
+    ['a column that is not there', { colour: 'red' }, 'no column colour'],
+    ['a value that is missing', { id: undefined }, 'undefined'],
     ['a filter that joins others', { [Symbol('or')]: [{ id: 1 }] }, 'column by column'],
   ])('%s', async (_name, filter, words) => {
     await expect(table('parties').find(filter)).rejects.toThrow(words)
   })
   it('a change of a column that is not there; one of nothing does nothing', async () => {
-    await expect(change('parties', parties => parties.update(1, { colour: 'red' } as never))).rejects.toThrow('no column colour')
+    await expect(change('parties', parties => parties.update(1, { colour: 'red' } as never))).rejects.toThrow(
+      'no column colour',
+    )
     const before = await table('parties').one({ id: 1 })
     await change('parties', parties => parties.update(1, { note: undefined } as never))
     expect(await table('parties').one({ id: 1 })).toEqual(before)

@@ -15,7 +15,7 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const must = async (reply: Promise<{ status: number, body: any }>) => {
+const must = async (reply: Promise<{ status: number; body: any }>) => {
   const { status, body } = await reply
   expect(status, JSON.stringify(body)).toBe(200)
   return body
@@ -32,13 +32,23 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     const { turns, events } = await lot(code)
     expect(turns).toEqual([])
     const [turned, voided] = events.slice(-2)
-    expect(turned).toMatchObject({ id: eventId, kind: 'turned', voided: { id: undone.eventId, reason: 'undone within ten minutes', who: 'maker person' } })
-    expect(voided).toMatchObject({ id: undone.eventId, kind: 'voided', voidsId: eventId, reason: 'undone within ten minutes' })
+    expect(turned).toMatchObject({
+      id: eventId,
+      kind: 'turned',
+      voided: { id: undone.eventId, reason: 'undone within ten minutes', who: 'maker person' },
+    })
+    expect(voided).toMatchObject({
+      id: undone.eventId,
+      kind: 'voided',
+      voidsId: eventId,
+      reason: 'undone within ten minutes',
+    })
   })
   it('is refused later, where a void with a reason is not', async () => {
     const code = await newLot()
     const { eventId } = await must(maker.post(`/api/lots/${code}/turns`, {}))
-    // Only the owner of the database can make a record look older; its hash then no longer fits, so the time is put back.
+    // Only the owner of the database can make a record look older; its hash then no longer fits, so the time is put
+    // back.
     await shop.sql('UPDATE events SET at = at - INTERVAL 11 MINUTE WHERE id = ?', [eventId])
     expect(await undo(eventId)).toMatchObject({ status: 422, body: { code: 'undo_too_late' } })
     await shop.sql('UPDATE events SET at = at + INTERVAL 11 MINUTE WHERE id = ?', [eventId])
@@ -70,8 +80,14 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     const delivery = await must(maker.post('/api/deliveries', meat({ weight: '4 kg' })))
     const [meatCode] = delivery.meatCodes
     const salt = await must(maker.post('/api/ingredients', ingredient('salt', { amount: '90 g' })))
-    const rubbed = await must(maker.post('/api/lots', rub(s, { pieces: [{ meatCode, weight: '3.84 kg' }], salt: { lotCode: salt.code, weighed: '87.4' } })))
-    for (const { eventId } of [delivery, salt]) expect(await undo(eventId)).toMatchObject({ status: 422, body: { code: 'built_upon' } })
+    const rubbed = await must(
+      maker.post(
+        '/api/lots',
+        rub(s, { pieces: [{ meatCode, weight: '3.84 kg' }], salt: { lotCode: salt.code, weighed: '87.4' } }),
+      ),
+    )
+    for (const { eventId } of [delivery, salt])
+      expect(await undo(eventId)).toMatchObject({ status: 422, body: { code: 'built_upon' } })
     await must(undo(rubbed.eventId))
     expect((await maker.get(`/api/lots/${rubbed.code}`)).status).toBe(404)
     const store = (await maker.get('/api/store')).body
@@ -80,7 +96,9 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     await must(undo(delivery.eventId))
     await must(undo(salt.eventId))
     const after = (await maker.get('/api/store')).body
-    expect([...after.meat, ...after.ingredients].some((m: { code: string }) => m.code === meatCode || m.code === salt.code)).toBe(false)
+    expect(
+      [...after.meat, ...after.ingredients].some((m: { code: string }) => m.code === meatCode || m.code === salt.code),
+    ).toBe(false)
   })
   it('of a fridge reading takes it out of the line', async () => {
     const { eventId } = await must(maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('31') }))
@@ -98,33 +116,69 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     const start = () => maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('60') })
     const run = await must(start())
     const atMs = Date.now()
-    const readings = (phase: string, list: [number, string][]) => maker.post(`/api/runs/${run.code}/readings`, { phase, source: 'hand', readings: list.map(([minute, core]) => ({ atMs: atMs + minute * 60_000, chamber: null, core: celsius(core) })) })
-    const wrong = await must(readings('smoke', [[-20, '8'], [-1, '96']]))
+    const readings = (phase: string, list: [number, string][]) =>
+      maker.post(`/api/runs/${run.code}/readings`, {
+        phase,
+        source: 'hand',
+        readings: list.map(([minute, core]) => ({ atMs: atMs + minute * 60_000, chamber: null, core: celsius(core) })),
+      })
+    const wrong = await must(
+      readings('smoke', [
+        [-20, '8'],
+        [-1, '96'],
+      ]),
+    )
     await must(undo(wrong.eventId))
-    await must(readings('smoke', [[-20, '8'], [-1, '62']]))
+    await must(
+      readings('smoke', [
+        [-20, '8'],
+        [-1, '62'],
+      ]),
+    )
     const pulled = await must(maker.post(`/api/runs/${run.code}/pull`, {}))
     expect(await undo(run.eventId)).toMatchObject({ body: { code: 'built_upon' } })
     await must(undo(pulled.eventId))
     expect((await must(maker.get(`/api/runs/${run.code}`))).pulledAtMs).toBeNull()
     await must(maker.post(`/api/runs/${run.code}/pull`, {}))
-    await must(readings('cool', [[1, '50'], [2, '25'], [3, '6']]))
-    const slicing = () => maker.post(`/api/lots/${code}/slicing`, { readyWeight: '3.5 kg', packedOn: '2026-11-23', packs: [{ kind: 'sliced', weight: '250' }], offcuts: [{ kind: 'ends', weight: '90' }] })
+    await must(
+      readings('cool', [
+        [1, '50'],
+        [2, '25'],
+        [3, '6'],
+      ]),
+    )
+    const slicing = () =>
+      maker.post(`/api/lots/${code}/slicing`, {
+        readyWeight: '3.5 kg',
+        packedOn: '2026-11-23',
+        packs: [{ kind: 'sliced', weight: '250' }],
+        offcuts: [{ kind: 'ends', weight: '90' }],
+      })
     const sliced = await must(slicing())
-    const sent = await must(maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: sliced.packCodes }))
+    const sent = await must(
+      maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: sliced.packCodes }),
+    )
     expect(await undo(sliced.eventId)).toMatchObject({ body: { code: 'built_upon' } })
     await must(undo(sent.eventId))
     await must(undo(sliced.eventId))
     expect(await lot(code)).toMatchObject({ packs: 0, readyG: null, offcuts: [] })
     const again = await must(slicing())
     expect(await lot(code)).toMatchObject({ packs: 1, readyG: 3500 })
-    // Held once it is packed, it is neither packed further nor sent, and a sending that is taken back does not get round it.
+    // Held once it is packed, it is neither packed further nor sent, and a sending that is taken back does not get
+    // round it.
     await must(maker.post(`/api/lots/${code}/hold`, { text: 'a seal is open' }))
     expect(await slicing()).toMatchObject({ status: 422, body: { code: 'lot_held' } })
     expect(await start()).toMatchObject({ status: 422, body: { code: 'lot_held' } })
-    expect(await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes })).toMatchObject({ status: 422, body: { code: 'lot_held' } })
+    expect(
+      await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes }),
+    ).toMatchObject({ status: 422, body: { code: 'lot_held' } })
     const [hold] = (await lot(code)).holds
-    await must(owner.post(`/api/holds/${hold.id}/disposition`, { disposition: 'destroy', text: 'thrown away, weighed' }))
-    expect(await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes })).toMatchObject({ status: 422, body: { code: 'lot_destroyed' } })
+    await must(
+      owner.post(`/api/holds/${hold.id}/disposition`, { disposition: 'destroy', text: 'thrown away, weighed' }),
+    )
+    expect(
+      await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes }),
+    ).toMatchObject({ status: 422, body: { code: 'lot_destroyed' } })
   })
 })
 

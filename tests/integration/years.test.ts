@@ -21,9 +21,18 @@ const [YOUNG, OLDER] = [40, 200]
 const READINGS = 30
 /** Rows that a page may read more in the older shop: lists that are not full in the young one. */
 const SLACK = { times: 1.3, rows: 1500 }
-const person = { id: 1, name: 'A', initials: 'A', role: 'owner' as const, notation: { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' } as const }
+const person = {
+  id: 1,
+  name: 'A',
+  initials: 'A',
+  role: 'owner' as const,
+  notation: { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' } as const,
+}
 
-interface Grown { database: FreshDatabase, store: Store }
+interface Grown {
+  database: FreshDatabase
+  store: Store
+}
 let shops: Grown[] = []
 const nowMs = Date.now()
 
@@ -44,13 +53,17 @@ afterAll(async () => {
 })
 
 async function rowsRead({ sequelize, tables }: Store, page: (tables: Tables) => Promise<unknown>): Promise<number> {
-  const count = async () => (await sequelize.query<{ Value: unknown }>('SHOW SESSION STATUS LIKE \'Handler_read%\'', { type: QueryTypes.SELECT })).reduce((sum, row) => sum + Number(row.Value), 0)
+  const count = async () =>
+    (
+      await sequelize.query<{ Value: unknown }>('SHOW SESSION STATUS LIKE \'Handler_read%\'', { type: QueryTypes.SELECT })
+    ).reduce((sum, row) => sum + Number(row.Value), 0)
   await page(tables)
   const before = await count()
   await page(tables)
-  return await count() - before
+  return (await count()) - before
 }
-const someLot = async (tables: Tables) => (await tables.lots.find({ finishedAtMs: null }, { order: [['id', 'DESC']], limit: 1 }))[0]!.code
+const someLot = async (tables: Tables) =>
+  (await tables.lots.find({ finishedAtMs: null }, { order: [['id', 'DESC']], limit: 1 }))[0]!.code
 const PAGES: Record<string, (tables: Tables) => Promise<unknown>> = {
   'floor': tables => floorView(tables, nowMs, null),
   'store': tables => storeView(tables),
@@ -61,7 +74,8 @@ const PAGES: Record<string, (tables: Tables) => Promise<unknown>> = {
   'salt ledger': tables => saltLedgerView(tables, nowMs),
   'office': tables => officeView(tables, { person, sessionId: 0, onTablet: false, nowMs }),
   'a lot': async tables => lotView(tables, await someLot(tables), nowMs),
-  'a smoke': async tables => runView(tables, (await tables.runs.find({}, { order: [['id', 'DESC']], limit: 1 }))[0]!.code, nowMs),
+  'a smoke': async tables =>
+    runView(tables, (await tables.runs.find({}, { order: [['id', 'DESC']], limit: 1 }))[0]!.code, nowMs),
 }
 
 describe('years', () => {
@@ -72,7 +86,10 @@ describe('years', () => {
     expect(open[0]).toBe(open[1])
   })
   it.each(Object.keys(PAGES))('%s reads no more rows when five times as many lots lie behind it', async (name) => {
-    const [young, older] = [await rowsRead(shops[0]!.store, PAGES[name]!), await rowsRead(shops[1]!.store, PAGES[name]!)]
+    const [young, older] = [
+      await rowsRead(shops[0]!.store, PAGES[name]!),
+      await rowsRead(shops[1]!.store, PAGES[name]!),
+    ]
     expect(older, `${young} rows, then ${older}`).toBeLessThanOrEqual(young * SLACK.times + SLACK.rows)
   })
   it('a page that reads all lots would be noticed', async () => {
@@ -82,12 +99,19 @@ describe('years', () => {
   })
   it('the thread of a bag that many lots were made of tells each gram once', async () => {
     const { store } = shops[1]!
-    const [bag] = await store.sequelize.query<{ code: string, packs: unknown, massG: unknown }>(`SELECT n.code, COUNT(*) AS packs, SUM(p.net_g) AS massG
-      FROM ingredient_lots n JOIN lot_ingredients u ON u.ingredient_lot_id = n.id JOIN packs p ON p.lot_id = u.lot_id AND p.voided = 0 GROUP BY n.id ORDER BY packs DESC LIMIT 1`, { type: QueryTypes.SELECT })
+    const [bag] = await store.sequelize.query<{ code: string; packs: unknown; massG: unknown }>(
+      `SELECT n.code, COUNT(*) AS packs, SUM(p.net_g) AS massG
+      FROM ingredient_lots n JOIN lot_ingredients u ON u.ingredient_lot_id = n.id JOIN packs p ON p.lot_id = u.lot_id AND p.voided = 0 GROUP BY n.id ORDER BY packs DESC LIMIT 1`,
+      { type: QueryTypes.SELECT },
+    )
     const answer = await threadView(store.tables, bag!.code)
     if (!answer.ok || !answer.value.outline) throw new Error('no outline')
     const { lots, customers, unsent } = answer.value.outline
-    const sum = (rows: readonly { packs: number, massG: number }[]) => rows.reduce((all, row) => ({ packs: all.packs + row.packs, massG: all.massG + row.massG }), { packs: 0, massG: 0 })
+    const sum = (rows: readonly { packs: number; massG: number }[]) =>
+      rows.reduce((all, row) => ({ packs: all.packs + row.packs, massG: all.massG + row.massG }), {
+        packs: 0,
+        massG: 0,
+      })
     for (const told of [sum(lots), sum([...customers, unsent])]) {
       expect(told.packs).toBe(Number(bag!.packs))
       expect(told.massG).toBeCloseTo(Number(bag!.massG), 3)

@@ -3,9 +3,18 @@ import type { Page } from 'puppeteer-core'
 import { press } from './browser'
 
 /** All of WCAG 2.2 AA, or the colours alone. */
-async function violations(page: Page, runOnly: string[] | { type: 'rule', values: string[] }): Promise<string[]> {
-  const { violations: found } = await page.evaluate(only => (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: only }), runOnly)
-  return found.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.html.slice(0, 120)).join(' | ')}`)
+async function violations(page: Page, runOnly: string[] | { type: 'rule'; values: string[] }): Promise<string[]> {
+  const { violations: found } = await page.evaluate(
+    only => (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: only }),
+    runOnly,
+  )
+  return found.map(
+    v =>
+      `${v.id}: ${v.nodes
+        .slice(0, 3)
+        .map(n => n.html.slice(0, 120))
+        .join(' | ')}`,
+  )
 }
 
 /** What axe finds wrong on the page as it stands: everything by day, the colours again by night. */

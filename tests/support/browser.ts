@@ -3,16 +3,33 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import puppeteer, { type Browser, type Page } from 'puppeteer-core'
 
-const SWITCHES = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+const SWITCHES = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 // A busy computer may be ten times slower than a free one.
 const PATIENCE_MS = 60_000
 
-export interface Visit { page: Page, faults: string[], close: () => Promise<void> }
+export interface Visit {
+  page: Page
+  faults: string[]
+  close: () => Promise<void>
+}
 
 /** A browser with an empty profile and one page; what goes wrong in the page is collected in `faults`. */
 export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   const profile = mkdtempSync(join(tmpdir(), 'veldmoor-chromium-'))
-  const browser: Browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: SWITCHES, userDataDir: profile })
+  const browser: Browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    headless: true,
+    args: SWITCHES,
+    userDataDir: profile,
+  })
   const page = await browser.newPage()
   await page.setViewport({ width, height })
   // Nothing tested here moves, and a slow computer draws every frame of what does.
@@ -21,9 +38,12 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   const faults: string[] = []
   page.on('pageerror', error => faults.push(String(error)))
   // The browser itself logs every refused request; those are looked at where they are caused.
-  page.on('console', (message) => { if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) faults.push(message.text()) })
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) faults.push(message.text())
+  })
   return {
-    page, faults,
+    page,
+    faults,
     close: async () => {
       await browser.close()
       rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
@@ -31,8 +51,12 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   }
 }
 
-/** Waits until the page answers yes. Asked ten times a second: asked with every frame, a page is kept drawing for nothing. */
-export const until = <A extends unknown[]>(page: Page, test: (...args: A) => unknown, ...args: A) => page.waitForFunction(test as never, { polling: 100 }, ...args as never[])
+/**
+ * Waits until the page answers yes. Asked ten times a second: asked with every frame, a page is kept drawing for
+ * nothing.
+ */
+export const until = <A extends unknown[]>(page: Page, test: (...args: A) => unknown, ...args: A) =>
+  page.waitForFunction(test as never, { polling: 100 }, ...(args as never[]))
 
 /** The field with that label, by its accessible name. */
 export const field = (page: Page, label: string) => page.locator(`::-p-aria([name="${label}"])`)
@@ -41,7 +65,11 @@ export const field = (page: Page, label: string) => page.locator(`::-p-aria([nam
 export async function type(page: Page, label: string, text: string): Promise<void> {
   const found = await field(page, label).waitHandle()
   // A table's cell takes its name from the field in it.
-  const input = await found.evaluateHandle(el => (el as Element).matches('input, textarea') ? el as HTMLElement : (el as Element).querySelector('input, textarea') as HTMLElement)
+  const input = await found.evaluateHandle(el =>
+    (el as Element).matches('input, textarea')
+      ? (el as HTMLElement)
+      : ((el as Element).querySelector('input, textarea') as HTMLElement),
+  )
   await input.focus()
   await page.keyboard.down('Control')
   await page.keyboard.press('a')
@@ -49,10 +77,22 @@ export async function type(page: Page, label: string, text: string): Promise<voi
   await page.keyboard.type(text)
 }
 
-/** Presses a button or link with the keyboard: focus, then Enter. Waits, as a person would, while it is grey or busy with the press before. */
-export async function press(page: Page, name: string, role: 'button' | 'link' | 'checkbox' = 'button', key: 'Enter' | 'Space' = 'Enter'): Promise<void> {
+/**
+ * Presses a button or link with the keyboard: focus, then Enter. Waits, as a person would, while it is grey or busy
+ * with the press before.
+ */
+export async function press(
+  page: Page,
+  name: string,
+  role: 'button' | 'link' | 'checkbox' = 'button',
+  key: 'Enter' | 'Space' = 'Enter',
+): Promise<void> {
   const handle = await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).waitHandle()
-  await until(page, (el: Element) => !(el as HTMLButtonElement).disabled && !el.classList.contains('v-btn--loading'), handle)
+  await until(
+    page,
+    (el: Element) => !(el as HTMLButtonElement).disabled && !el.classList.contains('v-btn--loading'),
+    handle,
+  )
   await handle.focus()
   await page.keyboard.press(key)
 }
@@ -79,10 +119,16 @@ export async function goTo(page: Page, key: string, heading: string): Promise<vo
 /** Chooses from a list by its label and the words of the choice. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   await (await field(page, label).waitHandle()).click()
-  await until(page, (wanted: string) => {
-    const item = [...document.querySelectorAll<HTMLElement>('.v-overlay--active .v-list-item')].find(one => one.innerText.includes(wanted))
-    item?.click()
-    return item !== undefined
-  }, option)
+  await until(
+    page,
+    (wanted: string) => {
+      const item = [...document.querySelectorAll<HTMLElement>('.v-overlay--active .v-list-item')].find(one =>
+        one.innerText.includes(wanted),
+      )
+      item?.click()
+      return item !== undefined
+    },
+    option,
+  )
   await until(page, () => document.querySelector('.v-overlay--active .v-list-item') === null)
 }

@@ -1,6 +1,10 @@
 import { randomUUID } from 'node:crypto'
 
-export interface Reply { status: number, body: any, type: string }
+export interface Reply {
+  status: number
+  body: any
+  type: string
+}
 
 /** A browser's manners over plain HTTP: keeps its cookie, names its origin, gives every write a key. */
 export class Client {
@@ -12,7 +16,8 @@ export class Client {
 
   set cookie(text: string) {
     this.jar.clear()
-    for (const one of text.split('; ').filter(Boolean)) this.jar.set(one.slice(0, one.indexOf('=')), one.slice(one.indexOf('=') + 1))
+    for (const one of text.split('; ').filter(Boolean))
+      this.jar.set(one.slice(0, one.indexOf('=')), one.slice(one.indexOf('=') + 1))
   }
 
   constructor(readonly address: string) {}
@@ -20,7 +25,9 @@ export class Client {
   /** The same browser with the end of its sign-in changed. */
   forged(): Client {
     const other = new Client(this.address)
-    other.cookie = [...this.jar].map(([name, value]) => `${name}=${name.endsWith('-session') ? `${value.slice(0, -6)}AAAAAA` : value}`).join('; ')
+    other.cookie = [...this.jar]
+      .map(([name, value]) => `${name}=${name.endsWith('-session') ? `${value.slice(0, -6)}AAAAAA` : value}`)
+      .join('; ')
     return other
   }
 
@@ -28,8 +35,11 @@ export class Client {
     const answer = await fetch(this.address + path, {
       method,
       headers: {
-        'origin': this.address, 'idempotency-key': randomUUID(), ...(this.cookie ? { cookie: this.cookie } : {}),
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers,
+        'origin': this.address,
+        'idempotency-key': randomUUID(),
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
       },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })

@@ -21,13 +21,20 @@ export const setting = (name: string): string => {
 export async function freshDatabase({ ready = true } = {}): Promise<FreshDatabase> {
   const [url, adminUrl] = [new URL(setting('TEST_DATABASE_URL')), new URL(setting('TEST_ADMIN_URL'))]
   const name = `veldmoor_${randomBytes(6).toString('hex')}`
-  const admin = await mariadb.createConnection({ host: url.hostname, port: Number(url.port), user: adminUrl.username, password: adminUrl.password, bigIntAsNumber: true })
+  const admin = await mariadb.createConnection({
+    host: url.hostname,
+    port: Number(url.port),
+    user: adminUrl.username,
+    password: adminUrl.password,
+    bigIntAsNumber: true,
+  })
   await admin.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`)
   await admin.query(`USE ${name}`)
   url.pathname = adminUrl.pathname = `/${name}`
   if (ready) await prepareDatabase({ admin: adminUrl.toString(), app: url.toString() })
   return {
-    url: url.toString(), adminUrl: adminUrl.toString(),
+    url: url.toString(),
+    adminUrl: adminUrl.toString(),
     sql: <T>(text: string, values: unknown[] = []) => admin.query(text, values) as Promise<T[]>,
     drop: async () => {
       await admin.query(`DROP DATABASE ${name}`)

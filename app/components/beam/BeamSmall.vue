@@ -29,10 +29,29 @@ const x = (value: number) => scale.value.x(value)
 </template>
 
 <style scoped>
-.small-beam { display: inline-flex; align-items: center; gap: .5rem; white-space: nowrap; }
-.rod { stroke: var(--hair-strong); stroke-width: 2; }
-.span { stroke: var(--moss); stroke-width: 4; }
-.post { stroke: var(--peat); stroke-width: 2; }
-.bar { stroke: var(--soft); stroke-width: 2; }
-.body { fill: var(--peat); }
+.small-beam {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  white-space: nowrap;
+}
+.rod {
+  stroke: var(--hair-strong);
+  stroke-width: 2;
+}
+.span {
+  stroke: var(--moss);
+  stroke-width: 4;
+}
+.post {
+  stroke: var(--peat);
+  stroke-width: 2;
+}
+.bar {
+  stroke: var(--soft);
+  stroke-width: 2;
+}
+.body {
+  fill: var(--peat);
+}
 </style>

@@ -7,8 +7,19 @@ import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
 import { beamScale, hangWeights } from './beam-scale'
 
-/** The beam: floor and limit as posts, the legal span between, the target as a notch, each piece a weight at its own ppm. */
-const props = defineProps<{ floorPpm: number, limitPpm: number, pieces: PpmWithBounds[], label: string, mayDrag?: boolean, meaning?: PpmMeaning, house?: HouseLimits }>()
+/**
+ * The beam: floor and limit as posts, the legal span between, the target as a notch, each piece a weight at its own
+ * ppm.
+ */
+const props = defineProps<{
+  floorPpm: number
+  limitPpm: number
+  pieces: PpmWithBounds[]
+  label: string
+  mayDrag?: boolean
+  meaning?: PpmMeaning
+  house?: HouseLimits
+}>()
 const target = defineModel<number | null>('target', { default: null })
 
 const PAD = 34
@@ -25,24 +36,54 @@ const width = useWidth(box, 720)
 
 const scale = computed(() => beamScale(width.value, PAD, props.limitPpm, props.pieces))
 const shown = computed(() => props.pieces.slice(0, MOST_SHOWN))
-const hung = computed(() => hangWeights(shown.value.map(piece => scale.value.x(piece.ppm)), PAD, width.value - PAD))
+const hung = computed(() =>
+  hangWeights(
+    shown.value.map(piece => scale.value.x(piece.ppm)),
+    PAD,
+    width.value - PAD,
+  ),
+)
 const whiskers = computed(() => shown.value.slice(0, WHISKERS))
 const weightsTop = computed(() => BEAM_Y + 26 + whiskers.value.length * 5)
-const height = computed(() => weightsTop.value + Math.max(0.4, Math.max(-1, ...hung.value.map(weight => weight.row)) + 1) * ROW_H + 40)
-const tone = (piece: PpmWithBounds | undefined) => !piece ? 'in' : piece.highPpm > props.limitPpm ? 'over' : (props.meaning === 'upper_bound' ? piece.ppm : piece.lowPpm) < props.floorPpm ? 'under' : 'in'
+const height = computed(
+  () => weightsTop.value + Math.max(0.4, Math.max(-1, ...hung.value.map(weight => weight.row)) + 1) * ROW_H + 40,
+)
+const tone = (piece: PpmWithBounds | undefined) =>
+  !piece
+    ? 'in'
+    : piece.highPpm > props.limitPpm
+      ? 'over'
+      : (props.meaning === 'upper_bound' ? piece.ppm : piece.lowPpm) < props.floorPpm
+          ? 'under'
+          : 'in'
 const x = (value: number) => scale.value.x(value)
 
-const housePosts = computed(() => [props.house?.floorPpm, props.house?.maxPpm].filter((value): value is number => typeof value === 'number'))
+const housePosts = computed(() =>
+  [props.house?.floorPpm, props.house?.maxPpm].filter((value): value is number => typeof value === 'number'),
+)
 const dragging = ref(false)
 function set(value: number): void {
   target.value = Math.round(Math.min(Math.max(value, 0), scale.value.maxPpm))
+}
+function grab(event: PointerEvent): void {
+  const notch = event.currentTarget as HTMLElement
+  dragging.value = true
+  notch.focus()
+  notch.setPointerCapture(event.pointerId)
 }
 function onDrag(event: PointerEvent): void {
   if (!dragging.value) return
   set(scale.value.ppm(event.clientX - box.value!.getBoundingClientRect().left))
 }
 function onKey(event: KeyboardEvent): void {
-  const steps: Record<string, number> = { ArrowLeft: -STEP_PPM, ArrowDown: -STEP_PPM, ArrowRight: STEP_PPM, ArrowUp: STEP_PPM, PageDown: -BIG_STEP_PPM, PageUp: BIG_STEP_PPM }
+  const steps: Record<string, number> = {
+    ArrowLeft: -STEP_PPM,
+    ArrowDown: -STEP_PPM,
+    ArrowRight: STEP_PPM,
+    ArrowUp: STEP_PPM,
+    PageDown: -BIG_STEP_PPM,
+    PageUp: BIG_STEP_PPM,
+  }
   const by = steps[event.key]
   if (by === undefined || target.value === null) return
   event.preventDefault()
@@ -61,10 +102,21 @@ function onKey(event: KeyboardEvent): void {
         <text :x="width - 2" :y="height - 6" class="unit">ppm</text>
         <line :x1="PAD" :x2="width - PAD" :y1="height - 22" :y2="height - 22" class="base" />
       </g>
-      <line v-for="post in [floorPpm, limitPpm]" :key="post" class="guide" :x1="x(post)" :x2="x(post)" :y1="BEAM_Y" :y2="height - 22" />
+      <line
+        v-for="post in [floorPpm, limitPpm]"
+        :key="post"
+        class="guide"
+        :x1="x(post)"
+        :x2="x(post)"
+        :y1="BEAM_Y"
+        :y2="height - 22"
+      />
       <rect class="rod" :x="PAD - 12" :y="BEAM_Y - 4" :width="width - 2 * PAD + 24" height="8" rx="4" />
       <rect class="span" :x="x(floorPpm)" :y="BEAM_Y - 4" :width="x(limitPpm) - x(floorPpm)" height="8" />
-      <g v-for="post in housePosts" :key="`h${post}`" class="post house"><path :d="`M${x(post)} ${BEAM_Y + 5} V${BEAM_Y - 14}`" /><text :x="x(post)" :y="BEAM_Y - 18">house {{ number(post, 0) }}</text></g>
+      <g v-for="post in housePosts" :key="`h${post}`" class="post house">
+        <path :d="`M${x(post)} ${BEAM_Y + 5} V${BEAM_Y - 14}`" />
+        <text :x="x(post)" :y="BEAM_Y - 18">house {{ number(post, 0) }}</text>
+      </g>
       <g class="post floor">
         <path :d="`M${x(floorPpm)} ${BEAM_Y + 7} V${BEAM_Y - 26}`" />
         <text :x="x(floorPpm)" :y="BEAM_Y - 33">floor {{ number(floorPpm, 0) }}</text>
@@ -78,55 +130,201 @@ function onKey(event: KeyboardEvent): void {
         <circle :cx="x(piece.ppm)" :cy="BEAM_Y + 15 + i * 5" r="2.4" />
       </g>
       <g v-for="weight in hung" :key="weight.number" class="weight" :class="tone(pieces[weight.number - 1])">
-        <path class="string" :d="`M${weight.hookX} ${BEAM_Y + 4} V${weightsTop - 12} L${weight.atX} ${weightsTop + weight.row * ROW_H + 4}`" />
+        <path
+          class="string"
+          :d="`M${weight.hookX} ${BEAM_Y + 4} V${weightsTop - 12} L${weight.atX} ${weightsTop + weight.row * ROW_H + 4}`"
+        />
         <path class="body" :d="`M${weight.atX - 4} ${weightsTop + weight.row * ROW_H + 8} h8 l7 27 h-22 z`" />
         <circle class="ring" :cx="weight.atX" :cy="weightsTop + weight.row * ROW_H + 5" r="3.6" />
         <text :x="weight.atX" :y="weightsTop + weight.row * ROW_H + 29">{{ weight.number }}</text>
       </g>
-      <g v-if="target !== null" class="notch-mark" :transform="`translate(${x(target) - 28} ${BEAM_Y - 30})`"><path d="M16 4 h24 v13 l-12 13 l-12 -13 z" /><text x="28" y="16">{{ number(target, 0) }}</text></g>
-      <text v-if="pieces.length > MOST_SHOWN" :x="PAD" :y="height - 28" class="more">and {{ pieces.length - MOST_SHOWN }} more pieces at the same ppm</text>
-      <text v-if="!pieces.length" :x="width / 2" :y="BEAM_Y + 34" class="more mid">{{ meaning === 'none' ? 'Salt only: no nitrite, nothing hangs here.' : 'Enter a piece, and it hangs here at its ppm.' }}</text>
-      <text v-if="pieces.length && meaning === 'upper_bound'" :x="PAD" :y="14" class="more">Each weight hangs at the most it can be: an upper bound.</text>
+      <g v-if="target !== null" class="notch-mark" :transform="`translate(${x(target) - 28} ${BEAM_Y - 30})`">
+        <path d="M16 4 h24 v13 l-12 13 l-12 -13 z" />
+        <text x="28" y="16">{{ number(target, 0) }}</text>
+      </g>
+      <text v-if="pieces.length > MOST_SHOWN" :x="PAD" :y="height - 28" class="more">
+        and {{ pieces.length - MOST_SHOWN }} more pieces at the same ppm
+      </text>
+      <text v-if="!pieces.length" :x="width / 2" :y="BEAM_Y + 34" class="more mid">
+        {{
+          meaning === 'none'
+            ? 'Salt only: no nitrite, nothing hangs here.'
+            : 'Enter a piece, and it hangs here at its ppm.'
+        }}
+      </text>
+      <text v-if="pieces.length && meaning === 'upper_bound'" :x="PAD" :y="14" class="more">
+        Each weight hangs at the most it can be: an upper bound.
+      </text>
     </svg>
     <button
-      v-if="mayDrag && target !== null" type="button" class="notch plain" role="slider" aria-label="Target on the beam" :style="{ left: `${x(target)}px`, top: `${BEAM_Y - 30}px` }"
-      :aria-valuenow="target" aria-valuemin="0" :aria-valuemax="Math.round(scale.maxPpm)" :aria-valuetext="ppm(target)"
-      @pointerdown.prevent="dragging = true; ($event.currentTarget as HTMLElement).focus(); ($event.currentTarget as HTMLElement).setPointerCapture($event.pointerId)" @pointermove="onDrag" @pointerup="dragging = false" @keydown="onKey"
-    >
-    </button>
+      v-if="mayDrag && target !== null"
+      type="button"
+      class="notch plain"
+      role="slider"
+      aria-label="Target on the beam"
+      :style="{ left: `${x(target)}px`, top: `${BEAM_Y - 30}px` }"
+      :aria-valuenow="target"
+      aria-valuemin="0"
+      :aria-valuemax="Math.round(scale.maxPpm)"
+      :aria-valuetext="ppm(target)"
+      @pointerdown.prevent="grab"
+      @pointermove="onDrag"
+      @pointerup="dragging = false"
+      @keydown="onKey"
+    ></button>
     <figcaption class="visually-hidden">{{ label }}</figcaption>
   </figure>
 </template>
 
 <style scoped>
-.beam { position: relative; margin: 0; touch-action: pan-y; }
-svg { display: block; overflow: visible; }
-text { font-family: var(--sans); font-size: 12.5px; fill: var(--soft); text-anchor: middle; font-variant-numeric: tabular-nums; }
-.unit { text-anchor: end; }
-.ticks line { stroke: var(--hair-strong); }
-.ticks .base { stroke: var(--hair); }
-.guide { stroke: var(--hair-strong); stroke-dasharray: 2 5; }
-.rod { fill: var(--peat); }
-.span { fill: var(--moss); stroke: var(--bone); stroke-width: 1.2; }
-.post path { stroke: var(--peat); stroke-width: 5; fill: none; stroke-linecap: square; }
-.post text { font-weight: 600; fill: var(--peat); font-size: 14px; }
-.limit path { stroke: var(--ember); }
-.house path { stroke: var(--heather); stroke-width: 3; } .house text { font-size: 11.5px; font-weight: 500; }
-.whisker line { stroke: var(--soft); stroke-width: 2; stroke-linecap: round; opacity: .85; }
-.whisker circle { fill: var(--peat); }
-.whisker.over line { stroke: var(--ember); }
-.string { stroke: var(--soft); stroke-width: 1; fill: none; }
-.body { fill: var(--peat); stroke: var(--peat); stroke-width: 2; stroke-linejoin: round; transition: fill .15s; }
-.ring { fill: var(--bone); stroke: var(--peat); stroke-width: 2; }
-.weight text { fill: var(--bone); font-weight: 700; font-size: 13px; }
-.over .body { fill: var(--ember); stroke: var(--ember); }
-.over .body { stroke-dasharray: none; }
-.under .body { fill: var(--bone); }
-.under text { fill: var(--peat); }
-.more { text-anchor: start; font-size: 14px; }
-.mid { text-anchor: middle; paint-order: stroke; stroke: var(--bone); stroke-width: 8; }
-.notch { position: absolute; background: none; border: 0; width: 56px; height: 56px; margin-left: -28px; padding: 0; cursor: ew-resize; touch-action: none; }
-.notch-mark path { fill: var(--heather); }
-.notch-mark text { fill: var(--bone); font-weight: 700; font-size: 12.5px; }
-@media print { svg { max-width: 100%; height: auto; } .notch { display: none; } .notch-mark path { fill: #000; } .span { fill: #999; } }
+.beam {
+  position: relative;
+  margin: 0;
+  touch-action: pan-y;
+}
+svg {
+  display: block;
+  overflow: visible;
+}
+text {
+  font-family: var(--sans);
+  font-size: 12.5px;
+  fill: var(--soft);
+  text-anchor: middle;
+  font-variant-numeric: tabular-nums;
+}
+.unit {
+  text-anchor: end;
+}
+.ticks line {
+  stroke: var(--hair-strong);
+}
+.ticks .base {
+  stroke: var(--hair);
+}
+.guide {
+  stroke: var(--hair-strong);
+  stroke-dasharray: 2 5;
+}
+.rod {
+  fill: var(--peat);
+}
+.span {
+  fill: var(--moss);
+  stroke: var(--bone);
+  stroke-width: 1.2;
+}
+.post path {
+  stroke: var(--peat);
+  stroke-width: 5;
+  fill: none;
+  stroke-linecap: square;
+}
+.post text {
+  font-weight: 600;
+  fill: var(--peat);
+  font-size: 14px;
+}
+.limit path {
+  stroke: var(--ember);
+}
+.house path {
+  stroke: var(--heather);
+  stroke-width: 3;
+}
+.house text {
+  font-size: 11.5px;
+  font-weight: 500;
+}
+.whisker line {
+  stroke: var(--soft);
+  stroke-width: 2;
+  stroke-linecap: round;
+  opacity: 0.85;
+}
+.whisker circle {
+  fill: var(--peat);
+}
+.whisker.over line {
+  stroke: var(--ember);
+}
+.string {
+  stroke: var(--soft);
+  stroke-width: 1;
+  fill: none;
+}
+.body {
+  fill: var(--peat);
+  stroke: var(--peat);
+  stroke-width: 2;
+  stroke-linejoin: round;
+  transition: fill 0.15s;
+}
+.ring {
+  fill: var(--bone);
+  stroke: var(--peat);
+  stroke-width: 2;
+}
+.weight text {
+  fill: var(--bone);
+  font-weight: 700;
+  font-size: 13px;
+}
+.over .body {
+  fill: var(--ember);
+  stroke: var(--ember);
+}
+.over .body {
+  stroke-dasharray: none;
+}
+.under .body {
+  fill: var(--bone);
+}
+.under text {
+  fill: var(--peat);
+}
+.more {
+  text-anchor: start;
+  font-size: 14px;
+}
+.mid {
+  text-anchor: middle;
+  paint-order: stroke;
+  stroke: var(--bone);
+  stroke-width: 8;
+}
+.notch {
+  position: absolute;
+  background: none;
+  border: 0;
+  width: 56px;
+  height: 56px;
+  margin-left: -28px;
+  padding: 0;
+  cursor: ew-resize;
+  touch-action: none;
+}
+.notch-mark path {
+  fill: var(--heather);
+}
+.notch-mark text {
+  fill: var(--bone);
+  font-weight: 700;
+  font-size: 12.5px;
+}
+@media print {
+  svg {
+    max-width: 100%;
+    height: auto;
+  }
+  .notch {
+    display: none;
+  }
+  .notch-mark path {
+    fill: #000;
+  }
+  .span {
+    fill: #999;
+  }
+}
 </style>

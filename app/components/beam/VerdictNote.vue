@@ -6,15 +6,25 @@ import { doubtWords, MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } 
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
-const props = defineProps<{ judgement: Judgement, mixReadabilityG: number, about: string }>()
+const props = defineProps<{ judgement: Judgement; mixReadabilityG: number; about: string }>()
 const { as } = useNotation()
 const doubt = computed(() => doubtWords(props.judgement, as.value))
-const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : holdsLot(props.judgement.status) ? 'watch' : props.judgement.lot ? 'good' : 'cold')
+const tone = computed(() =>
+  forbidsRubbing(props.judgement.status)
+    ? 'act'
+    : holdsLot(props.judgement.status)
+      ? 'watch'
+      : props.judgement.lot
+        ? 'good'
+        : 'cold',
+)
 </script>
 
 <template>
   <div class="verdict" :class="tone" aria-live="polite">
-    <div class="row"><strong class="about">{{ about }}</strong><span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark></div>
+    <div class="row">
+      <strong class="about">{{ about }}</strong><span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark>
+    </div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
     <p v-if="doubt" class="small">{{ doubt }}</p>
     <p class="small soft">{{ standingWords(judgement, as) }}</p>
@@ -22,8 +32,19 @@ const tone = computed(() => forbidsRubbing(props.judgement.status) ? 'act' : hol
 </template>
 
 <style scoped>
-.verdict { border-top: 2px solid var(--peat); padding-top: .55rem; display: grid; gap: .3rem; }
-.about { font-family: var(--slab); }
-.words { font-size: 1.12rem; }
-.act .words { font-weight: 600; }
+.verdict {
+  border-top: 2px solid var(--peat);
+  padding-top: 0.55rem;
+  display: grid;
+  gap: 0.3rem;
+}
+.about {
+  font-family: var(--slab);
+}
+.words {
+  font-size: 1.12rem;
+}
+.act .words {
+  font-weight: 600;
+}
 </style>

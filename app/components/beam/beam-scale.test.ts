@@ -16,25 +16,36 @@ describe('the beam', () => {
     expect(beamScale(800, 40, 200, [{ ...piece(200), highPpm: Infinity }]).maxPpm).toBeLessThan(1000)
   })
   it('has few enough ticks to read at any limit', () => {
-    for (const limit of [108, 120, 180, 200, 625]) expect(beamScale(800, 40, limit, []).ticks.length).toBeLessThanOrEqual(10)
+    for (const limit of [108, 120, 180, 200, 625])
+      expect(beamScale(800, 40, limit, []).ticks.length).toBeLessThanOrEqual(10)
   })
   it('hangs no weight on another, and keeps all of 40 within the beam', () => {
-    const hung = hangWeights(Array.from({ length: 40 }, () => 780), 40, 800)
+    const hung = hangWeights(
+      Array.from({ length: 40 }, () => 780),
+      40,
+      800,
+    )
     expect(new Set(hung.map(w => `${w.atX}|${w.row}`)).size).toBe(40)
     expect(hung.every(w => w.atX >= 40 && w.atX <= 800)).toBe(true)
   })
   it('fans out neighbours that are close but not alike, the beam\'s order kept', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 40, max: 800 }), { minLength: 1, maxLength: 24 }), (xs) => {
-      const hung = hangWeights(xs, 40, 800)
-      for (const a of hung) {
-        for (const b of hung) {
-          if (a.number < b.number && a.row === b.row) expect(Math.abs(a.atX - b.atX)).toBeGreaterThan(20)
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 40, max: 800 }), { minLength: 1, maxLength: 24 }), (xs) => {
+        const hung = hangWeights(xs, 40, 800)
+        for (const a of hung) {
+          for (const b of hung) {
+            if (a.number < b.number && a.row === b.row) expect(Math.abs(a.atX - b.atX)).toBeGreaterThan(20)
+          }
         }
-      }
-      expect(hung.map(w => w.number).toSorted((a, b) => a - b)).toEqual(xs.map((_x, i) => i + 1))
-    }))
+        expect(hung.map(w => w.number).toSorted((a, b) => a - b)).toEqual(xs.map((_x, i) => i + 1))
+      }),
+    )
   })
   it('keeps pieces of one ppm in their order', () => {
-    expect(hangWeights([300, 300 + 1e-10, 300 - 1e-10, 300], 40, 800).toSorted((a, b) => a.atX - b.atX).map(w => w.number)).toEqual([1, 2, 3, 4])
+    expect(
+      hangWeights([300, 300 + 1e-10, 300 - 1e-10, 300], 40, 800)
+        .toSorted((a, b) => a.atX - b.atX)
+        .map(w => w.number),
+    ).toEqual([1, 2, 3, 4])
   })
 })

@@ -23,35 +23,47 @@ export function beamScale(width: number, pad: number, limitPpm: number, hung: re
   return {
     maxPpm,
     ticks: Array.from({ length: Math.floor(maxPpm / step) + 1 }, (_, i) => i * step),
-    x: ppm => pad + Math.min(Math.max(ppm, 0), maxPpm) / maxPpm * inner,
-    ppm: x => Math.min(Math.max((x - pad) / inner * maxPpm, 0), maxPpm),
+    x: ppm => pad + (Math.min(Math.max(ppm, 0), maxPpm) / maxPpm) * inner,
+    ppm: x => Math.min(Math.max(((x - pad) / inner) * maxPpm, 0), maxPpm),
   }
 }
 
-export interface HungWeight { number: number, atX: number, hookX: number, row: number }
+export interface HungWeight {
+  number: number
+  atX: number
+  hookX: number
+  row: number
+}
 
 const SPACING_PX = 34
 const IN_A_ROW = 8
 
 /**
- * Where each weight hangs: from its own ppm on the beam, weights that would touch are fanned out, and more than eight at
- * one place go into rows below.
+ * Where each weight hangs: from its own ppm on the beam, weights that would touch are fanned out, and more than eight
+ * at one place go into rows below.
  */
 export function hangWeights(xs: readonly number[], leftX: number, rightX: number): HungWeight[] {
   const clusters = new Map<number, number[]>()
   xs.forEach((x, i) => {
     const near = [...clusters.keys()].find(key => Math.abs(key - x) < SPACING_PX / 2)
-    clusters.set(near ?? x, [...clusters.get(near ?? x) ?? [], i])
+    clusters.set(near ?? x, [...(clusters.get(near ?? x) ?? []), i])
   })
-  return joined([...clusters.values()], xs, leftX, rightX).flatMap(members => members.map((member, k) => {
-    const row = Math.floor(k / IN_A_ROW)
-    const half = (Math.min(IN_A_ROW, members.length - row * IN_A_ROW) - 1) / 2 * SPACING_PX
-    const middleX = middleOf(members, xs, leftX, rightX)
-    return { number: member + 1, atX: Math.min(Math.max(middleX, leftX + half), rightX - half) + (k % IN_A_ROW) * SPACING_PX - half, hookX: xs[member]!, row }
-  }))
+  return joined([...clusters.values()], xs, leftX, rightX).flatMap(members =>
+    members.map((member, k) => {
+      const row = Math.floor(k / IN_A_ROW)
+      const half = ((Math.min(IN_A_ROW, members.length - row * IN_A_ROW) - 1) / 2) * SPACING_PX
+      const middleX = middleOf(members, xs, leftX, rightX)
+      return {
+        number: member + 1,
+        atX: Math.min(Math.max(middleX, leftX + half), rightX - half) + (k % IN_A_ROW) * SPACING_PX - half,
+        hookX: xs[member]!,
+        row,
+      }
+    }),
+  )
 }
 
-const halfOf = (members: readonly number[]) => (Math.min(IN_A_ROW, members.length) - 1) / 2 * SPACING_PX
+const halfOf = (members: readonly number[]) => ((Math.min(IN_A_ROW, members.length) - 1) / 2) * SPACING_PX
 /** Where a cluster hangs: at its mean, kept inside the beam. */
 function middleOf(members: readonly number[], xs: readonly number[], leftX: number, rightX: number): number {
   const mean = members.reduce((sum, m) => sum + xs[m]!, 0) / members.length
@@ -61,12 +73,15 @@ function middleOf(members: readonly number[], xs: readonly number[], leftX: numb
 /** Clusters that would touch once they are fanned out become one, until none do. */
 function joined(clusters: readonly number[][], xs: readonly number[], leftX: number, rightX: number): number[][] {
   // Whole pixels: dust of doubles must not shuffle pieces of one ppm.
-  const inOrder = clusters.map(members => members.toSorted((a, b) => Math.round(xs[a]!) - Math.round(xs[b]!) || a - b)).toSorted((a, b) => xs[a[0]!]! - xs[b[0]!]!)
+  const inOrder = clusters
+    .map(members => members.toSorted((a, b) => Math.round(xs[a]!) - Math.round(xs[b]!) || a - b))
+    .toSorted((a, b) => xs[a[0]!]! - xs[b[0]!]!)
   const made: number[][] = []
   for (const cluster of inOrder) {
     let members = cluster
     for (let last = made.at(-1); last; last = made.at(-1)) {
-      const gap = middleOf(members, xs, leftX, rightX) - halfOf(members) - middleOf(last, xs, leftX, rightX) - halfOf(last)
+      const gap
+        = middleOf(members, xs, leftX, rightX) - halfOf(members) - middleOf(last, xs, leftX, rightX) - halfOf(last)
       if (gap >= SPACING_PX) break
       made.pop()
       members = [...last, ...members]

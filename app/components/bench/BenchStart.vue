@@ -21,9 +21,20 @@ const recorded = useRecorded()
 const { save, saving, message } = useSave<{ code: string }>()
 const typed = ref('')
 const fault = ref('')
-const recipes = computed(() => props.view.recipes.flatMap(recipe => recipe.revisions.slice(0, 1).map(revision => ({
-  value: revision.id, title: `${recipe.name}`, props: { subtitle: `${recipe.code}, revision ${revision.number}, ${revision.recipe.cut}` }, cut: revision.recipe.cut,
-}))).toSorted((a, b) => Number(b.cut === draft.value.cut) - Number(a.cut === draft.value.cut)))
+const recipes = computed(() =>
+  props.view.recipes
+    .flatMap(recipe =>
+      recipe.revisions
+        .slice(0, 1)
+        .map(revision => ({
+          value: revision.id,
+          title: `${recipe.name}`,
+          props: { subtitle: `${recipe.code}, revision ${revision.number}, ${revision.recipe.cut}` },
+          cut: revision.recipe.cut,
+        })),
+    )
+    .toSorted((a, b) => Number(b.cut === draft.value.cut) - Number(a.cut === draft.value.cut)),
+)
 
 function choose(revisionId: number | null): void {
   if (revisionId === null) {
@@ -31,10 +42,14 @@ function choose(revisionId: number | null): void {
     return
   }
   const recipe = props.view.recipes.find(one => one.revisions.some(revision => revision.id === revisionId))!
-  draft.value = applyRecipe(draft.value, recipe, revisionId, { ingredients: props.view.ingredients, today: props.view.today })
+  draft.value = applyRecipe(draft.value, recipe, revisionId, {
+    ingredients: props.view.ingredients,
+    today: props.view.today,
+  })
 }
 /** A card is read by people who write other units: a bare figure takes its own along. */
-const withUnit = (typed: string): string => /[a-z"″]\s*$/i.test(typed) ? typed : `${typed.trim()} ${as.value.mass === 'us' ? 'in' : 'mm'}`
+const withUnit = (typed: string): string =>
+  /[a-z"″]\s*$/i.test(typed) ? typed : `${typed.trim()} ${as.value.mass === 'us' ? 'in' : 'mm'}`
 async function openCard(raw: string): Promise<void> {
   const code = readCode(raw)?.code
   fault.value = code ? '' : wordsFor('not_a_code', {}, as.value)
@@ -43,7 +58,7 @@ async function openCard(raw: string): Promise<void> {
   if (!reply.ok) fault.value = problemWords(reply.problem, as.value)
   else if (reply.value.lot) fault.value = wordsFor('card_used', { code }, as.value)
   else {
-    draft.value = { ...emptyBench(), ...reply.value.draft as unknown as BenchDraft, cardCode: code }
+    draft.value = { ...emptyBench(), ...(reply.value.draft as unknown as BenchDraft), cardCode: code }
     typed.value = ''
   }
 }
@@ -52,7 +67,10 @@ async function take(raw: string | null): Promise<void> {
   if (raw) await openCard(raw)
 }
 async function lay(): Promise<void> {
-  const made = await save('/api/cards', { draft: { ...draft.value, thickness: withUnit(draft.value.thickness) }, code: draft.value.cardCode })
+  const made = await save('/api/cards', {
+    draft: { ...draft.value, thickness: withUnit(draft.value.thickness) },
+    code: draft.value.cardCode,
+  })
   if (!made) return
   draft.value.cardCode = made.code
   recorded(`Kept as bench card ${made.code}.`, null, async () => {})
@@ -61,19 +79,63 @@ async function lay(): Promise<void> {
 
 <template>
   <section class="start no-print" aria-label="Begin with">
-    <VSelect :model-value="draft.recipe?.revisionId ?? null" :items="recipes" label="Recipe from the book" clearable no-data-text="The recipe book is empty" density="compact" @update:model-value="choose" />
-    <VCombobox :model-value="typed || null" :items="view.cards.map(card => ({ value: card.code, title: `${card.code}, laid ${moment(card.atMs)}` }))" :return-object="false" label="Bench card: scan or type" density="compact" :error-messages="fault ? [fault] : []" @update:model-value="take($event)" />
+    <VSelect
+      :model-value="draft.recipe?.revisionId ?? null"
+      :items="recipes"
+      label="Recipe from the book"
+      clearable
+      no-data-text="The recipe book is empty"
+      density="compact"
+      @update:model-value="choose"
+    />
+    <VCombobox
+      :model-value="typed || null"
+      :items="view.cards.map(card => ({ value: card.code, title: `${card.code}, laid ${moment(card.atMs)}` }))"
+      :return-object="false"
+      label="Bench card: scan or type"
+      density="compact"
+      :error-messages="fault ? [fault] : []"
+      @update:model-value="take($event)"
+    />
     <div class="row">
-      <VBtn variant="outlined" class="floor" :disabled="!draft.pieces.length" :loading="saving" @click="lay">{{ draft.cardCode ? `Keep ${draft.cardCode}` : 'Keep as a card' }}</VBtn>
-      <VBtn v-if="draft.cardCode" variant="text" class="floor" :to="`/bench/card/${draft.cardCode}`">Card to print</VBtn>
+      <VBtn variant="outlined" class="floor" :disabled="!draft.pieces.length" :loading="saving" @click="lay">
+        {{
+          draft.cardCode ? `Keep ${draft.cardCode}` : 'Keep as a card'
+        }}
+      </VBtn>
+      <VBtn v-if="draft.cardCode" variant="text" class="floor" :to="`/bench/card/${draft.cardCode}`">
+        Card to print
+      </VBtn>
     </div>
-    <p class="small links"><NuxtLink to="/bench/spoons">Check a recipe in spoons</NuxtLink> <NuxtLink to="/store/mix">Make a bulk mix</NuxtLink> <NuxtLink to="/bench/practice">Practice</NuxtLink></p>
+    <p class="small links">
+      <NuxtLink to="/bench/spoons">Check a recipe in spoons</NuxtLink>
+      <NuxtLink to="/store/mix">Make a bulk mix</NuxtLink> <NuxtLink to="/bench/practice">Practice</NuxtLink>
+    </p>
     <SaveProblem :message="message" />
   </section>
 </template>
 
 <style scoped>
-.start { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) auto; gap: .7rem 1rem; align-items: start; margin-bottom: 1.2rem; }
-.links { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 1.4rem; margin-top: -.6rem; }
-@media (max-width: 860px) { .start { grid-template-columns: minmax(0, 1fr); } .links a { padding: .7rem 0; } }
+.start {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) auto;
+  gap: 0.7rem 1rem;
+  align-items: start;
+  margin-bottom: 1.2rem;
+}
+.links {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 1.4rem;
+  margin-top: -0.6rem;
+}
+@media (max-width: 860px) {
+  .start {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .links a {
+    padding: 0.7rem 0;
+  }
+}
 </style>

@@ -11,32 +11,46 @@ import MethodChoice from './MethodChoice.vue'
 import PieceTable from './PieceTable.vue'
 import type { Bench } from './use-bench'
 
-const props = defineProps<{ bench: Bench, meat: MeatView[], errorAt: (path: string) => string | undefined }>()
+const props = defineProps<{ bench: Bench; meat: MeatView[]; errorAt: (path: string) => string | undefined }>()
 const draft = defineModel<BenchDraft>({ required: true })
 const { as, meat: meatWords } = useNotation()
 const refused = ref('')
 const left = (lot: MeatView) => Math.max(0, lot.weightG - lot.usedG)
 const taken = computed(() => new Set(draft.value.pieces.flatMap(piece => piece.meatPieceId ?? [])))
 /** Pieces cut in the Store that are whole, in no lot, and not on this bench yet. */
-const freePieces = (lot: MeatView) => lot.pieces.filter(piece => !piece.divided && piece.lot === null && !taken.value.has(piece.id))
+const freePieces = (lot: MeatView) =>
+  lot.pieces.filter(piece => !piece.divided && piece.lot === null && !taken.value.has(piece.id))
 const cutPieces = computed(() => {
   const lot = props.meat.find(m => m.code === draft.value.meatCode)
   return lot ? freePieces(lot) : []
 })
-const choices = computed(() => props.meat.filter(lot => lot.state === 'in' && (left(lot) > PIECE_RANGE.minG || freePieces(lot).length > 0)).map(lot => ({
-  value: lot.code, title: `${lot.code}  ${lot.cut}, rind ${lot.rind}`, props: { subtitle: `${lot.supplier} ${lot.supplierLot}, ${meatWords(left(lot))} left` },
-})))
+const choices = computed(() =>
+  props.meat
+    .filter(lot => lot.state === 'in' && (left(lot) > PIECE_RANGE.minG || freePieces(lot).length > 0))
+    .map(lot => ({
+      value: lot.code,
+      title: `${lot.code}  ${lot.cut}, rind ${lot.rind}`,
+      props: { subtitle: `${lot.supplier} ${lot.supplierLot}, ${meatWords(left(lot))} left` },
+    })),
+)
 
-watch(() => draft.value.meatCode, (code) => {
-  const lot = props.meat.find(m => m.code === code)
-  if (!lot) return
-  draft.value.cut = lot.cut
-  draft.value.rind = lot.rind
-})
+watch(
+  () => draft.value.meatCode,
+  (code) => {
+    const lot = props.meat.find(m => m.code === code)
+    if (!lot) return
+    draft.value.cut = lot.cut
+    draft.value.rind = lot.rind
+  },
+)
 // Also after the bench was cleared.
-watch(() => [choices.value, draft.value.meatCode] as const, ([list, code]) => {
-  if (!code && list[0]) draft.value.meatCode = list[0].value
-}, { immediate: true })
+watch(
+  () => [choices.value, draft.value.meatCode] as const,
+  ([list, code]) => {
+    if (!code && list[0]) draft.value.meatCode = list[0].value
+  },
+  { immediate: true },
+)
 
 async function add(): Promise<void> {
   const parsed = parseWeight(draft.value.entry, PIECE_RANGE)
@@ -59,10 +73,25 @@ async function add(): Promise<void> {
     <MethodChoice v-model="draft" :bench="bench" />
     <h2>Pieces</h2>
     <div v-if="cutPieces.length" class="row" role="group" aria-label="Pieces cut in the Store">
-      <VBtn v-for="piece in cutPieces" :key="piece.id" class="floor" variant="outlined" @click="draft.pieces.push({ meatCode: draft.meatCode, weight: piece.typed, meatPieceId: piece.id })"><span class="code">{{ piece.label }}</span>&nbsp;{{ meatWords(piece.massG) }}</VBtn>
+      <VBtn
+        v-for="piece in cutPieces"
+        :key="piece.id"
+        class="floor"
+        variant="outlined"
+        @click="draft.pieces.push({ meatCode: draft.meatCode, weight: piece.typed, meatPieceId: piece.id })"
+      >
+        <span class="code">{{ piece.label }}</span>&nbsp;{{ meatWords(piece.massG) }}
+      </VBtn>
     </div>
     <div class="entry">
-      <WeightField v-model="draft.entry" label="Next piece, green weight" :range="PIECE_RANGE" :error="refused || undefined" @enter="add" @update:model-value="refused = ''" />
+      <WeightField
+        v-model="draft.entry"
+        label="Next piece, green weight"
+        :range="PIECE_RANGE"
+        :error="refused || undefined"
+        @enter="add"
+        @update:model-value="refused = ''"
+      />
       <VBtn class="floor" color="primary" @click="add">Add</VBtn>
     </div>
     <p class="small soft">1.98 kg, 1980, 4 lb 6.5 oz, or with its tub: 2450 - 470. Enter adds it.</p>
@@ -72,5 +101,10 @@ async function add(): Promise<void> {
 </template>
 
 <style scoped>
-.entry { display: grid; grid-template-columns: minmax(0, 1fr) 6.5rem; gap: .6rem; align-items: start; }
+.entry {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 6.5rem;
+  gap: 0.6rem;
+  align-items: start;
+}
 </style>

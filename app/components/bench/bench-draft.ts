@@ -4,9 +4,23 @@ import type { AmountKind } from '#core/cure/seasoning'
 import type { Cut, Rind } from '#core/rules/cuts'
 import { FLAVOURS, type Flavour } from '#shared/contracts/recipes'
 
-export interface Weighed { lotCode: string, weighed: string }
-export interface SeasoningDraft extends Weighed { name: string, per: AmountKind, amount: string, group: 'all' | Flavour }
-export interface PieceDraft { meatCode: string, weight: string, meatPieceId?: number | null, bag?: number | null, group?: Flavour }
+export interface Weighed {
+  lotCode: string
+  weighed: string
+}
+export interface SeasoningDraft extends Weighed {
+  name: string
+  per: AmountKind
+  amount: string
+  group: 'all' | Flavour
+}
+export interface PieceDraft {
+  meatCode: string
+  weight: string
+  meatPieceId?: number | null
+  bag?: number | null
+  group?: Flavour
+}
 
 /** What the Bench holds while a lot is made: all as typed. */
 export interface BenchDraft {
@@ -35,9 +49,9 @@ export interface BenchDraft {
   weighedBack: string
   /** The salt's weight a second time, where it is far from the plan. */
   saltAgain: string
-  sides: { flesh: string, fat: string, edges: string }
+  sides: { flesh: string; fat: string; edges: string }
   sharing: 'by_weight' | 'equal_scoops'
-  recipe: { code: string, revisionId: number, number: number, name: string } | null
+  recipe: { code: string; revisionId: number; number: number; name: string } | null
   cardCode: string | null
   meatScaleId: number | null
   mixScaleId: number | null
@@ -50,18 +64,50 @@ export interface BenchDraft {
 }
 
 export const emptyBench = (): BenchDraft => ({
-  meatCode: '', cut: 'belly', rind: 'off', purpose: 'bacon', method: 'dry', choiceId: null, entry: '', pieces: [], saltShare: '2.5', sugarShare: '1', saltBasis: 'total', targetPpm: 150,
-  fromAgentOnly: false, agent: { lotCode: '', weighed: '' }, salt: { lotCode: '', weighed: '' }, sugar: { lotCode: '', weighed: '' }, seasonings: [],
-  firstShare: '50', waterShare: '50', water: '', mostPickUp: '12', weighedBack: '', saltAgain: '', sides: { flesh: '60', fat: '30', edges: '10' }, sharing: 'by_weight', recipe: null, cardCode: null,
-  meatScaleId: null, mixScaleId: null, fridgeId: null, thickness: '40', readyFromDay: null, bestByDay: null, note: '',
+  meatCode: '',
+  cut: 'belly',
+  rind: 'off',
+  purpose: 'bacon',
+  method: 'dry',
+  choiceId: null,
+  entry: '',
+  pieces: [],
+  saltShare: '2.5',
+  sugarShare: '1',
+  saltBasis: 'total',
+  targetPpm: 150,
+  fromAgentOnly: false,
+  agent: { lotCode: '', weighed: '' },
+  salt: { lotCode: '', weighed: '' },
+  sugar: { lotCode: '', weighed: '' },
+  seasonings: [],
+  firstShare: '50',
+  waterShare: '50',
+  water: '',
+  mostPickUp: '12',
+  weighedBack: '',
+  saltAgain: '',
+  sides: { flesh: '60', fat: '30', edges: '10' },
+  sharing: 'by_weight',
+  recipe: null,
+  cardCode: null,
+  meatScaleId: null,
+  mixScaleId: null,
+  fridgeId: null,
+  thickness: '40',
+  readyFromDay: null,
+  bestByDay: null,
+  note: '',
 })
 
 /** Which pieces a flavouring goes on, counted from 0; null: all. */
 export const piecesOfGroup = (pieces: readonly PieceDraft[], group: SeasoningDraft['group']): number[] | null =>
-  group === 'all' ? null : pieces.flatMap((piece, i) => (piece.group ?? 'A') === group ? [i] : [])
+  group === 'all' ? null : pieces.flatMap((piece, i) => ((piece.group ?? 'A') === group ? [i] : []))
 
-/** The mark after a piece's own, of those that the seasonings speak of, A and B at least; after the last comes A again. */
+/**
+ * The mark after a piece's own, of those that the seasonings speak of, A and B at least; after the last comes A again.
+ */
 export function nextFlavour(piece: PieceDraft, seasonings: readonly SeasoningDraft[]): Flavour {
-  const last = Math.max(1, ...seasonings.map(s => s.group === 'all' ? 0 : FLAVOURS.indexOf(s.group)))
+  const last = Math.max(1, ...seasonings.map(s => (s.group === 'all' ? 0 : FLAVOURS.indexOf(s.group))))
   return FLAVOURS[(FLAVOURS.indexOf(piece.group ?? 'A') + 1) % (last + 1)]!
 }

@@ -26,7 +26,8 @@ describe('the Bench, from what is typed', () => {
     const { plan, shares } = bench({ pieces: pieces('1 kg', '3 kg') })
     if (!plan.value?.ok) throw new Error('no plan')
     const made = plan.value.value
-    for (const key of ['mixG', 'agentG', 'saltG', 'sugarG'] as const) expect(shares.value.reduce((sum, share) => sum + share[key], 0)).toBeCloseTo(made[key], 9)
+    for (const key of ['mixG', 'agentG', 'saltG', 'sugarG'] as const)
+      expect(shares.value.reduce((sum, share) => sum + share[key], 0)).toBeCloseTo(made[key], 9)
     expect(shares.value[1]!.mixG / shares.value[0]!.mixG).toBeCloseTo(3, 9)
   })
   it('judges the plan, then what was really weighed', () => {
@@ -66,30 +67,82 @@ describe('the Bench, from what is typed', () => {
     expect(body.value.readyFromDay).toBe(9)
   })
   it('sends what the contract takes', () => {
-    const { body } = bench({ pieces: pieces('1840', '2 kg'), agent: { lotCode: '', weighed: '9.2' }, salt: { lotCode: '', weighed: '87.4' }, sugar: { lotCode: '', weighed: '38.4' } })
+    const { body } = bench({
+      pieces: pieces('1840', '2 kg'),
+      agent: { lotCode: '', weighed: '9.2' },
+      salt: { lotCode: '', weighed: '87.4' },
+      sugar: { lotCode: '', weighed: '38.4' },
+    })
     const parsed = rubInput.parse(body.value)
-    expect(parsed).toMatchObject({ agent: { lotCode: 'N-0001', weighed: { netG: 9.2 } }, fridgeId: 7, meatScaleId: 1, mixScaleId: 2, targets: { saltShare: 0.025 } })
+    expect(parsed).toMatchObject({
+      agent: { lotCode: 'N-0001', weighed: { netG: 9.2 } },
+      fridgeId: 7,
+      meatScaleId: 1,
+      mixScaleId: 2,
+      targets: { saltShare: 0.025 },
+    })
   })
 })
 
 const MORE: BenchView = {
-  ...VIEW, ingredients: [
-    ...VIEW.ingredients, lot('N-0004', 'spice', { name: 'Soy sauce', composition: { saltFraction: 0.16, sugarFraction: 0.02, waterFraction: 0.7 }, allergens: ['soy', 'wheat'] }), lot('N-0005', 'spice', { name: 'Fennel' }),
-    lot('N-0006', 'mix', { agent: { ...CURING_SALT_NO_1, nitriteFraction: 0.0045, saltFraction: 0.72, sugarFraction: 0.28, labelTolerance: 0.0002 }, agentKind: 'mix', certificate: 'C-1' }),
-    lot('N-0007', 'curing_salt', { agentKind: 'no_2', agent: { ...CURING_SALT_NO_1, nitrateFraction: 0.04, saltFraction: 0.8975 }, certificate: 'C-2' }), lot('N-0008', 'curing_salt', { bestBefore: '2026-11-01', certificate: 'C-3' }),
+  ...VIEW,
+  ingredients: [
+    ...VIEW.ingredients,
+    lot('N-0004', 'spice', {
+      name: 'Soy sauce',
+      composition: { saltFraction: 0.16, sugarFraction: 0.02, waterFraction: 0.7 },
+      allergens: ['soy', 'wheat'],
+    }),
+    lot('N-0005', 'spice', { name: 'Fennel' }),
+    lot('N-0006', 'mix', {
+      agent: {
+        ...CURING_SALT_NO_1,
+        nitriteFraction: 0.0045,
+        saltFraction: 0.72,
+        sugarFraction: 0.28,
+        labelTolerance: 0.0002,
+      },
+      agentKind: 'mix',
+      certificate: 'C-1',
+    }),
+    lot('N-0007', 'curing_salt', {
+      agentKind: 'no_2',
+      agent: { ...CURING_SALT_NO_1, nitrateFraction: 0.04, saltFraction: 0.8975 },
+      certificate: 'C-2',
+    }),
+    lot('N-0008', 'curing_salt', { bestBefore: '2026-11-01', certificate: 'C-3' }),
   ],
 }
-const seasoning = (more: object) => ({ name: '', lotCode: 'N-0005', per: 'percent' as const, amount: '0.4', group: 'all' as const, weighed: '8', ...more })
+const seasoning = (more: object) => ({
+  name: '',
+  lotCode: 'N-0005',
+  per: 'percent' as const,
+  amount: '0.4',
+  group: 'all' as const,
+  weighed: '8',
+  ...more,
+})
 
 describe('methods, agents and seasonings on the Bench', () => {
   it('says why an agent may not be used, before any weight', () => {
-    for (const [lotCode, code] of [['N-0007', 'agent_long_dried_only'], ['N-0008', 'agent_expired']] as const) {
-      expect(bench({ pieces: pieces('2 kg'), agent: { lotCode, weighed: '' } }, MORE).agentRefused.value).toMatchObject({ code })
+    for (const [lotCode, code] of [
+      ['N-0007', 'agent_long_dried_only'],
+      ['N-0008', 'agent_expired'],
+    ] as const) {
+      expect(bench({ pieces: pieces('2 kg'), agent: { lotCode, weighed: '' } }, MORE).agentRefused.value).toMatchObject(
+        { code },
+      )
     }
     expect(bench({ pieces: pieces('2 kg') }, MORE).agentRefused.value).toBeNull()
   })
   it('counts a seasoning\'s salt, and sends whom it is for', () => {
-    const { made, body, draft } = bench({ pieces: [...pieces('1 kg'), { meatCode: 'M-0001', weight: '1 kg', group: 'B' }], seasonings: [seasoning({ lotCode: 'N-0004', per: 'g_per_kg', amount: '20' }), seasoning({ group: 'B' })] }, MORE)
+    const { made, body, draft } = bench(
+      {
+        pieces: [...pieces('1 kg'), { meatCode: 'M-0001', weight: '1 kg', group: 'B' }],
+        seasonings: [seasoning({ lotCode: 'N-0004', per: 'g_per_kg', amount: '20' }), seasoning({ group: 'B' })],
+      },
+      MORE,
+    )
     expect(made.value!.saltG).toBeCloseTo(50 - made.value!.agentG * 0.9375 - 40 * 0.16, 1)
     expect(made.value!.seasonings[1]!.perPieceG).toEqual([0, 4])
     expect(body.value.seasonings.map(s => s.pieces)).toEqual([null, [2]])
@@ -97,23 +150,44 @@ describe('methods, agents and seasonings on the Bench', () => {
     expect(body.value.seasonings[1]!.pieces).toEqual([])
   })
   it('a bulk mix brings its own salt: nothing is weighed beside it', () => {
-    const { made, body, planned } = bench({ pieces: pieces('2 kg'), agent: { lotCode: 'N-0006', weighed: '66.7' } }, MORE)
+    const { made, body, planned } = bench(
+      { pieces: pieces('2 kg'), agent: { lotCode: 'N-0006', weighed: '66.7' } },
+      MORE,
+    )
     expect(made.value).toMatchObject({ saltG: 0, sugarG: 0, agentG: 66.7 })
     expect(planned.value?.lot?.ppm).toBeCloseTo(150, 0)
     expect(body.value).toMatchObject({ salt: null, sugar: null, fromAgentOnly: true })
   })
   it('bags hold what their pieces get; equal scoops give the light piece more', () => {
-    const { bags, made, scoops } = bench({ pieces: [{ meatCode: 'M-0001', weight: '1 kg', bag: 1 }, { meatCode: 'M-0001', weight: '1 kg', bag: 1 }, { meatCode: 'M-0001', weight: '2 kg', bag: 2 }] })
+    const { bags, made, scoops } = bench({
+      pieces: [
+        { meatCode: 'M-0001', weight: '1 kg', bag: 1 },
+        { meatCode: 'M-0001', weight: '1 kg', bag: 1 },
+        { meatCode: 'M-0001', weight: '2 kg', bag: 2 },
+      ],
+    })
     expect(bags.value.map(bag => bag.mixG / made.value!.mixG)).toEqual([0.5, 0.5])
     expect(scoops.value[0]!.ppm / scoops.value[2]!.ppm).toBeCloseTo(2, 9)
   })
   it('wet cures hang at their equilibrium, two applications count the rest as planned', () => {
-    const wet = bench({ pieces: pieces('2 kg'), method: 'wet_equilibrium', targetPpm: 110, agent: { lotCode: '', weighed: '5.4' }, salt: { lotCode: '', weighed: '72' }, water: '1 kg' })
+    const wet = bench({
+      pieces: pieces('2 kg'),
+      method: 'wet_equilibrium',
+      targetPpm: 110,
+      agent: { lotCode: '', weighed: '5.4' },
+      salt: { lotCode: '', weighed: '72' },
+      water: '1 kg',
+    })
     expect(wet.planned.value).toMatchObject({ meaning: 'exact', row: { maxPpm: 120 } })
     // Half a division of 0.1 g in meat and brine together.
-    expect(Math.abs(wet.planned.value!.lot!.ppm - 110)).toBeLessThan(0.05 * 62_500 / 3000)
-    expect(wet.weighed.value!.lot!.ppm).toBeCloseTo(1e6 * 5.4 * 0.0625 / (3000 + 77.4), 6)
-    const two = bench({ pieces: pieces('2 kg'), method: 'two_applications', agent: { lotCode: '', weighed: '2.4' }, salt: { lotCode: '', weighed: '22.7' } })
+    expect(Math.abs(wet.planned.value!.lot!.ppm - 110)).toBeLessThan((0.05 * 62_500) / 3000)
+    expect(wet.weighed.value!.lot!.ppm).toBeCloseTo((1e6 * 5.4 * 0.0625) / (3000 + 77.4), 6)
+    const two = bench({
+      pieces: pieces('2 kg'),
+      method: 'two_applications',
+      agent: { lotCode: '', weighed: '2.4' },
+      salt: { lotCode: '', weighed: '22.7' },
+    })
     expect(two.weighed.value).toMatchObject({ meaning: 'upper_bound', status: 'up_to' })
     expect(two.weighed.value!.lot!.ppm).toBeCloseTo(two.planned.value!.lot!.ppm, 0)
   })
@@ -127,9 +201,22 @@ describe('methods, agents and seasonings on the Bench', () => {
   })
   it('a recipe from the book is laid over the draft: the meat stays, lots are found by name', () => {
     const recipe = STARTERS.find(r => r.name === 'Smoky strip shoulder')!
-    const book = { code: 'R-0006', name: recipe.name, retired: false, revisions: [{ id: 9, number: 3, recipe, note: null, atMs: 0, by: 'A', made: 0, lots: [] }] }
-    const made = applyRecipe({ ...emptyBench(), pieces: pieces('2 kg') }, book, 9, { ingredients: MORE.ingredients, today: MORE.today })
-    expect(made).toMatchObject({ saltShare: '2.6', sugarShare: '1.2', pieces: [{ weight: '2 kg' }], recipe: { code: 'R-0006', revisionId: 9, number: 3 } })
+    const book = {
+      code: 'R-0006',
+      name: recipe.name,
+      retired: false,
+      revisions: [{ id: 9, number: 3, recipe, note: null, atMs: 0, by: 'A', made: 0, lots: [] }],
+    }
+    const made = applyRecipe({ ...emptyBench(), pieces: pieces('2 kg') }, book, 9, {
+      ingredients: MORE.ingredients,
+      today: MORE.today,
+    })
+    expect(made).toMatchObject({
+      saltShare: '2.6',
+      sugarShare: '1.2',
+      pieces: [{ weight: '2 kg' }],
+      recipe: { code: 'R-0006', revisionId: 9, number: 3 },
+    })
     expect(made.seasonings.map(s => s.lotCode)).toEqual(['', '', 'N-0004'])
   })
 })

@@ -7,10 +7,26 @@ import { lot, VIEW } from '../../../tests/support/bench-view'
 import { emptyMix, useBulkMix, type MixDraft } from './use-bulk-mix'
 
 const SOY = { saltFraction: 0.16, sugarFraction: 0.02, waterFraction: 0.7 }
-const STORE: BenchView = { ...VIEW, ingredients: [...VIEW.ingredients, lot('N-0004', 'spice', { name: 'Soy sauce', composition: SOY }), lot('N-0005', 'spice', { name: 'Pepper' })] }
-const mix = (more: Partial<MixDraft> = {}, view = STORE) => useBulkMix(ref<MixDraft>({ ...emptyMix(), ppm: '150', ...more }), ref(view))
-const grams = (made: ReturnType<typeof mix>) => Object.fromEntries(made.lines.value.map(line => [line.lot.name, line.plannedG]))
-const with_ = (agent: Partial<CuringAgent>): BenchView => ({ ...STORE, ingredients: [lot('N-0001', 'curing_salt', { agent: { ...CURING_SALT_NO_1, ...agent } }), lot('N-0002', 'salt'), lot('N-0003', 'sugar')] })
+const STORE: BenchView = {
+  ...VIEW,
+  ingredients: [
+    ...VIEW.ingredients,
+    lot('N-0004', 'spice', { name: 'Soy sauce', composition: SOY }),
+    lot('N-0005', 'spice', { name: 'Pepper' }),
+  ],
+}
+const mix = (more: Partial<MixDraft> = {}, view = STORE) =>
+  useBulkMix(ref<MixDraft>({ ...emptyMix(), ppm: '150', ...more }), ref(view))
+const grams = (made: ReturnType<typeof mix>) =>
+  Object.fromEntries(made.lines.value.map(line => [line.lot.name, line.plannedG]))
+const with_ = (agent: Partial<CuringAgent>): BenchView => ({
+  ...STORE,
+  ingredients: [
+    lot('N-0001', 'curing_salt', { agent: { ...CURING_SALT_NO_1, ...agent } }),
+    lot('N-0002', 'salt'),
+    lot('N-0003', 'sugar'),
+  ],
+})
 
 describe('what to weigh for a bulk mix', () => {
   it('30 kg at 150 ppm, 2.5 % salt and 1 % sugar', () => {
@@ -25,7 +41,11 @@ describe('what to weigh for a bulk mix', () => {
     expect(made.salt!).toBeCloseTo(750 - 72 * 0.9375 - 600 * 0.16, 9)
   })
   it('one without a lot, or with a share that cannot be read, waits', () => {
-    for (const waiting of [{ lotCode: '', percent: '2' }, { lotCode: 'N-0005', percent: 'two' }, { lotCode: 'N-0005', percent: '' }]) {
+    for (const waiting of [
+      { lotCode: '', percent: '2' },
+      { lotCode: 'N-0005', percent: 'two' },
+      { lotCode: 'N-0005', percent: '' },
+    ]) {
       expect(grams(mix({ seasonings: [{ weighed: '', ...waiting }] }))).toEqual(grams(mix()))
     }
   })
@@ -35,11 +55,17 @@ describe('what to weigh for a bulk mix', () => {
     expect(mix({ saltShare: 'salty' }).made.value).toBeNull()
     expect(mix({}, { ...STORE, scales: [] }).made.value).toBeNull()
     expect(mix({}, { ...STORE, ingredients: [] }).made.value).toBeNull()
-    expect(mix({ seasonings: [{ lotCode: 'N-0004', weighed: '', percent: '22' }] }).made.value).toMatchObject({ ok: false, code: 'salt_already_exceeded' })
+    expect(mix({ seasonings: [{ lotCode: 'N-0004', weighed: '', percent: '22' }] }).made.value).toMatchObject({
+      ok: false,
+      code: 'salt_already_exceeded',
+    })
   })
   it('never starts from another mix, and takes the scale that was chosen', () => {
     const tub = lot('N-0006', 'mix', { agent: CURING_SALT_NO_1, agentKind: 'mix' })
-    expect(mix({ agent: { lotCode: 'N-0006', weighed: '' } }, { ...STORE, ingredients: [tub, ...STORE.ingredients] }).lines.value[0]!.lot.code).toBe('N-0001')
+    expect(
+      mix({ agent: { lotCode: 'N-0006', weighed: '' } }, { ...STORE, ingredients: [tub, ...STORE.ingredients] }).lines
+        .value[0]!.lot.code,
+    ).toBe('N-0001')
     expect(mix({ forKg: '10.3', scaleId: 3 }).lines.value.map(line => line.plannedG % 1)).toEqual([0, 0, 0])
   })
 })
@@ -54,13 +80,20 @@ describe('what to take of it for a kilogram', () => {
     const weighed = mix({ agent: { lotCode: '', weighed: '144' } })
     expect(weighed.takePerKgG.value!).toBeCloseTo((144 + 682.5 + 300) / 60, 9)
   })
-  it.each([['NaNO2', 68.995], ['KNO2', 85.104], ['NO2', 46.005]] as const)('counts %s as sodium nitrite', (nitriteAs, molarMass) => {
-    fc.assert(fc.property(fc.integer({ min: 40, max: 200 }), fc.integer({ min: 5, max: 200 }), (ppm, forKg) => {
-      const made = mix({ ppm: String(ppm), forKg: String(forKg) }, with_({ nitriteAs }))
-      const tubG = made.lines.value.reduce((sum, line) => sum + line.plannedG, 0)
-      const nitriteG = made.takePerKgG.value! * made.lines.value[0]!.plannedG / tubG * 0.0625 * 68.995 / molarMass
-      expect(nitriteG * 1000).toBeCloseTo(ppm, 9)
-    }))
+  it.each([
+    ['NaNO2', 68.995],
+    ['KNO2', 85.104],
+    ['NO2', 46.005],
+  ] as const)('counts %s as sodium nitrite', (nitriteAs, molarMass) => {
+    fc.assert(
+      fc.property(fc.integer({ min: 40, max: 200 }), fc.integer({ min: 5, max: 200 }), (ppm, forKg) => {
+        const made = mix({ ppm: String(ppm), forKg: String(forKg) }, with_({ nitriteAs }))
+        const tubG = made.lines.value.reduce((sum, line) => sum + line.plannedG, 0)
+        const nitriteG
+          = (((made.takePerKgG.value! * made.lines.value[0]!.plannedG) / tubG) * 0.0625 * 68.995) / molarMass
+        expect(nitriteG * 1000).toBeCloseTo(ppm, 9)
+      }),
+    )
   })
   it('has nothing to say of one thing alone', () =>
     expect(mix({}, { ...STORE, ingredients: [lot('N-0001', 'curing_salt')] }).takePerKgG.value).toBeNull())

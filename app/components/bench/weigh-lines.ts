@@ -1,7 +1,14 @@
 import type { BenchDraft } from './bench-draft'
 import type { Bench } from './use-bench'
 
-export interface WeighLine { key: string, name: string, code: string | null, massG: number, weighed: string, poison: boolean }
+export interface WeighLine {
+  key: string
+  name: string
+  code: string | null
+  massG: number
+  weighed: string
+  poison: boolean
+}
 
 /** What to put on the scale, in order: curing salt first, then salt, sugar, seasonings. Only what this cure takes. */
 export function weighLines(draft: BenchDraft, bench: Bench): WeighLine[] {
@@ -10,10 +17,50 @@ export function weighLines(draft: BenchDraft, bench: Bench): WeighLine[] {
   const now = (massG: number) => massG * bench.firstShare.value
   const agent = bench.agentLot.value
   return [
-    ...(agent ? [{ key: 'agent', name: agent.kind === 'mix' ? agent.name : 'Curing salt', code: agent.code, massG: now(made.agentG), weighed: draft.agent.weighed, poison: true }] : []),
-    ...(made.saltG > 0 ? [{ key: 'salt', name: 'Salt', code: bench.saltLot.value?.code ?? null, massG: now(made.saltG), weighed: draft.salt.weighed, poison: false }] : []),
-    ...(made.sugarG > 0 ? [{ key: 'sugar', name: 'Sugar', code: bench.sugarLot.value?.code ?? null, massG: now(made.sugarG), weighed: draft.sugar.weighed, poison: false }] : []),
-    ...draft.seasonings.map((s, i) => ({ key: `seasoning-${i}`, name: s.name || 'Seasoning', code: s.lotCode || null, massG: made.seasonings[i]?.massG ?? 0, weighed: s.weighed, poison: false })),
+    ...(agent
+      ? [
+          {
+            key: 'agent',
+            name: agent.kind === 'mix' ? agent.name : 'Curing salt',
+            code: agent.code,
+            massG: now(made.agentG),
+            weighed: draft.agent.weighed,
+            poison: true,
+          },
+        ]
+      : []),
+    ...(made.saltG > 0
+      ? [
+          {
+            key: 'salt',
+            name: 'Salt',
+            code: bench.saltLot.value?.code ?? null,
+            massG: now(made.saltG),
+            weighed: draft.salt.weighed,
+            poison: false,
+          },
+        ]
+      : []),
+    ...(made.sugarG > 0
+      ? [
+          {
+            key: 'sugar',
+            name: 'Sugar',
+            code: bench.sugarLot.value?.code ?? null,
+            massG: now(made.sugarG),
+            weighed: draft.sugar.weighed,
+            poison: false,
+          },
+        ]
+      : []),
+    ...draft.seasonings.map((s, i) => ({
+      key: `seasoning-${i}`,
+      name: s.name || 'Seasoning',
+      code: s.lotCode || null,
+      massG: made.seasonings[i]?.massG ?? 0,
+      weighed: s.weighed,
+      poison: false,
+    })),
   ]
 }
 

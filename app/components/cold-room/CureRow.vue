@@ -12,13 +12,16 @@ import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { useCureSteps } from './use-cure-steps'
 
-const props = defineProps<{ lot: LotSummary, nowMs: number, width: number, from: number, to: number }>()
+const props = defineProps<{ lot: LotSummary; nowMs: number; width: number; from: number; to: number }>()
 const { as, meat, moment, limit } = useNotation()
 const { turn, drain, takeOut, saving, message, mayWrite } = useCureSteps(() => props.lot.code)
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
 const over = computed(() => twine.value.day > props.lot.bestByDay)
-const turnedToday = computed(() => twine.value.open === null && twine.value.knots.some(knot => knot.state === 'done' && knot.day === twine.value.day))
+const turnedToday = computed(
+  () =>
+    twine.value.open === null && twine.value.knots.some(knot => knot.state === 'done' && knot.day === twine.value.day),
+)
 </script>
 
 <template>
@@ -27,16 +30,28 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
       <span class="day" :aria-label="`cure day ${twine.day}`">{{ twine.day }}<small>day</small></span>
       <div>
         <LotCode :code="lot.code" />
-        <div>{{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span></div>
+        <div>
+          {{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>
+        </div>
         <div class="soft small">{{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }}</div>
         <div class="soft small">{{ lot.fridge }}</div>
       </div>
     </div>
     <div class="line">
-      <CureTwine :knots="twine.knots" :day="twine.day" :ready-from-day="lot.readyFromDay" :best-by-day="lot.bestByDay" :from-day="from" :to-day="to" :width="width" />
+      <CureTwine
+        :knots="twine.knots"
+        :day="twine.day"
+        :ready-from-day="lot.readyFromDay"
+        :best-by-day="lot.bestByDay"
+        :from-day="from"
+        :to-day="to"
+        :width="width"
+      />
       <div class="row marks">
         <BeamSmall v-if="!lot.saltOnly" :judgement="lot.judgement" />
-        <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ holdWords(reason, as) }}</StateMark>
+        <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">
+          held: {{ holdWords(reason, as) }}
+        </StateMark>
         <StateMark v-if="over" tone="act">past best by</StateMark>
         <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder</StateMark>
         <span v-if="lot.drainedAtMs" class="small soft">drained {{ moment(lot.drainedAtMs) }}</span>
@@ -44,24 +59,98 @@ const turnedToday = computed(() => twine.value.open === null && twine.value.knot
       <SaveProblem :message="message" />
     </div>
     <div v-if="mayWrite" class="acts">
-      <VBtn data-key="r" class="floor main" :color="twine.open ? 'primary' : undefined" :variant="twine.open ? 'flat' : 'outlined'" :prepend-icon="turnedToday ? mdiCheck : undefined" :loading="saving" @click="turn">Turned, all pieces</VBtn>
+      <VBtn
+        data-key="r"
+        class="floor main"
+        :color="twine.open ? 'primary' : undefined"
+        :variant="twine.open ? 'flat' : 'outlined'"
+        :prepend-icon="turnedToday ? mdiCheck : undefined"
+        :loading="saving"
+        @click="turn"
+      >
+        Turned, all pieces
+      </VBtn>
       <VBtn class="floor" variant="outlined" :disabled="saving" @click="drain">Drained</VBtn>
-      <VBtn class="floor" :variant="ready ? 'flat' : 'outlined'" :color="ready ? 'secondary' : undefined" :disabled="saving" @click="takeOut">Out, rinsed</VBtn>
+      <VBtn
+        class="floor"
+        :variant="ready ? 'flat' : 'outlined'"
+        :color="ready ? 'secondary' : undefined"
+        :disabled="saving"
+        @click="takeOut"
+      >
+        Out, rinsed
+      </VBtn>
     </div>
   </article>
 </template>
 
 <style scoped>
-.cure-row { padding: .55rem 0 .5rem; border-bottom: 1px solid var(--hair); scroll-margin-top: 5rem; }
-.cure-row:target { background: var(--heather-wash); }
-.who { display: flex; gap: .9rem; align-items: start; }
-.day { font: 700 2.5rem/0.9 var(--slab); font-variant-numeric: lining-nums tabular-nums; min-width: 3.2rem; text-align: right; display: grid; }
-.day small { font: 600 .8rem/1.2 var(--sans); color: var(--soft); }
-.marks { gap: .35rem .9rem; }
-.line { min-width: 0; overflow: hidden; }
-.acts { display: grid; grid-template-columns: 1fr 1fr; gap: .4rem; }
-.acts .main { grid-column: 1 / -1; }
-.acts .floor { padding: 0 .4rem; }
-@media (max-width: 900px) { .acts { grid-template-columns: 2fr 1fr 1fr; } .acts .main { grid-column: auto; } .day { font-size: 2.9rem; } .who > div { display: flex; flex-wrap: wrap; gap: .1rem 1rem; align-items: baseline; padding-top: .35rem; } }
-@media (max-width: 520px) { .acts { grid-template-columns: 1fr 1fr; } .acts .main { grid-column: 1 / -1; } }
+.cure-row {
+  padding: 0.55rem 0 0.5rem;
+  border-bottom: 1px solid var(--hair);
+  scroll-margin-top: 5rem;
+}
+.cure-row:target {
+  background: var(--heather-wash);
+}
+.who {
+  display: flex;
+  gap: 0.9rem;
+  align-items: start;
+}
+.day {
+  font: 700 2.5rem/0.9 var(--slab);
+  font-variant-numeric: lining-nums tabular-nums;
+  min-width: 3.2rem;
+  text-align: right;
+  display: grid;
+}
+.day small {
+  font: 600 0.8rem/1.2 var(--sans);
+  color: var(--soft);
+}
+.marks {
+  gap: 0.35rem 0.9rem;
+}
+.line {
+  min-width: 0;
+  overflow: hidden;
+}
+.acts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+}
+.acts .main {
+  grid-column: 1 / -1;
+}
+.acts .floor {
+  padding: 0 0.4rem;
+}
+@media (max-width: 900px) {
+  .acts {
+    grid-template-columns: 2fr 1fr 1fr;
+  }
+  .acts .main {
+    grid-column: auto;
+  }
+  .day {
+    font-size: 2.9rem;
+  }
+  .who > div {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1rem 1rem;
+    align-items: baseline;
+    padding-top: 0.35rem;
+  }
+}
+@media (max-width: 520px) {
+  .acts {
+    grid-template-columns: 1fr 1fr;
+  }
+  .acts .main {
+    grid-column: 1 / -1;
+  }
+}
 </style>

@@ -2,7 +2,7 @@
 import type { FridgeView } from '#shared/contracts/lots'
 import FridgeOne from './FridgeOne.vue'
 
-defineProps<{ fridges: FridgeView[], nowMs: number }>()
+defineProps<{ fridges: FridgeView[]; nowMs: number }>()
 </script>
 
 <template>
@@ -12,6 +12,15 @@ defineProps<{ fridges: FridgeView[], nowMs: number }>()
 </template>
 
 <style scoped>
-.fridges { display: grid; grid-template-columns: repeat(auto-fit, minmax(330px, 1fr)); gap: .6rem 2.5rem; margin-bottom: 1.4rem; }
-@media (max-width: 520px) { .fridges { grid-template-columns: minmax(0, 1fr); } }
+.fridges {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+  gap: 0.6rem 2.5rem;
+  margin-bottom: 1.4rem;
+}
+@media (max-width: 520px) {
+  .fridges {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

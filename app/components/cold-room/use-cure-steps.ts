@@ -19,7 +19,9 @@ export function useCureSteps(code: () => string) {
     recorded(`${lot}: ${words}`, done.eventId, floor.load)
   }
   return {
-    saving, message, mayWrite: computed(() => session.mayWrite),
+    saving,
+    message,
+    mayWrite: computed(() => session.mayWrite),
     turn: () => step('turns', 'turned, all pieces.'),
     drain: () => step('drained', 'drained.'),
     takeOut: () => step('out', 'out of the cure and rinsed. Now dry it until it is tacky.'),

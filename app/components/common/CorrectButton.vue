@@ -10,7 +10,14 @@ import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 /** Sets a recorded value right: the first one stays in the book, with the reason. */
-const props = defineProps<{ what: CorrectionKind, id?: number, code?: string, about: string, now: string, hint?: string }>()
+const props = defineProps<{
+  what: CorrectionKind
+  id?: number
+  code?: string
+  about: string
+  now: string
+  hint?: string
+}>()
 const emit = defineEmits<{ corrected: [] }>()
 const session = useSession()
 const { as } = useNotation()
@@ -22,7 +29,8 @@ const reason = ref('')
 const isTemperature = computed(() => props.what === 'fridge_reading' || props.what === 'core_reading')
 
 function valueOf(typed: string): unknown {
-  if (props.what === 'agent_used') return typed.trim().toLowerCase() === 'unknown' ? null : readCode(typed)?.code ?? typed
+  if (props.what === 'agent_used')
+    return typed.trim().toLowerCase() === 'unknown' ? null : (readCode(typed)?.code ?? typed)
   return isTemperature.value ? { typed, unit: as.value.temperature } : typed
 }
 function start(): void {
@@ -33,7 +41,9 @@ function start(): void {
 }
 async function set(): Promise<void> {
   const done = await save('/api/corrections', {
-    what: props.what, ...(props.id === undefined ? { code: props.code } : { id: props.id }), reason: reason.value,
+    what: props.what,
+    ...(props.id === undefined ? { code: props.code } : { id: props.id }),
+    reason: reason.value,
     value: valueOf(value.value),
   })
   if (!done) return
@@ -45,15 +55,35 @@ async function set(): Promise<void> {
 
 <template>
   <span v-if="session.mayWrite" class="no-print">
-    <VBtn class="pencil" variant="text" size="small" :icon="mdiPencilOutline" :aria-label="`Correct ${about}`" @click="start" />
+    <VBtn
+      class="pencil"
+      variant="text"
+      size="small"
+      :icon="mdiPencilOutline"
+      :aria-label="`Correct ${about}`"
+      @click="start"
+    />
     <VDialog v-model="open" :aria-label="`Correct ${about}`">
       <form class="sheet stack" @submit.prevent="set">
         <h2>Correct {{ about }}</h2>
-        <p>Recorded as <strong>{{ now }}</strong>. It stays in the book beside the new value.</p>
-        <VTextField v-model="value" label="Right value" :hint="hint" persistent-hint autofocus autocomplete="off" :suffix="isTemperature ? `°${as.temperature}` : undefined" :error-messages="errorAt('value')" />
+        <p>
+          Recorded as <strong>{{ now }}</strong>. It stays in the book beside the new value.
+        </p>
+        <VTextField
+          v-model="value"
+          label="Right value"
+          :hint="hint"
+          persistent-hint
+          autofocus
+          autocomplete="off"
+          :suffix="isTemperature ? `°${as.temperature}` : undefined"
+          :error-messages="errorAt('value')"
+        />
         <VTextField v-model="reason" label="Why" maxlength="500" :error-messages="errorAt('reason')" />
         <SaveProblem :message="message" />
-        <div class="row"><VBtn type="submit" color="primary" class="floor" :loading="saving">Correct it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn></div>
+        <div class="row">
+          <VBtn type="submit" color="primary" class="floor" :loading="saving">Correct it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn>
+        </div>
       </form>
     </VDialog>
   </span>
@@ -61,7 +91,16 @@ async function set(): Promise<void> {
 
 <style scoped>
 /* There when wanted, quiet otherwise. */
-.pencil { color: var(--soft); margin: -9px 0; }
-.pencil:deep(.v-icon) { font-size: 18px; }
-.sheet { background: var(--bone); color: var(--peat); padding: 1.4rem; }
+.pencil {
+  color: var(--soft);
+  margin: -9px 0;
+}
+.pencil:deep(.v-icon) {
+  font-size: 18px;
+}
+.sheet {
+  background: var(--bone);
+  color: var(--peat);
+  padding: 1.4rem;
+}
 </style>

@@ -9,7 +9,7 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
-const props = withDefaults(defineProps<{ holds: HoldView[], what?: string }>(), { what: 'lot' })
+const props = withDefaults(defineProps<{ holds: HoldView[]; what?: string }>(), { what: 'lot' })
 const emit = defineEmits<{ decided: [] }>()
 const session = useSession()
 const { as, moment } = useNotation()
@@ -20,7 +20,7 @@ const form = reactive({ disposition: 'release' as (typeof DISPOSITIONS)[number],
 const deciding = ref<number | null>(null)
 
 async function decide(id: number): Promise<void> {
-  if (!await save(`/api/holds/${id}/disposition`, { ...form })) return
+  if (!(await save(`/api/holds/${id}/disposition`, { ...form }))) return
   deciding.value = null
   form.text = ''
   say('The decision is in the book.')
@@ -32,24 +32,58 @@ async function decide(id: number): Promise<void> {
   <section v-if="holds.length" class="stack-tight" aria-label="Holds">
     <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ open: !hold.disposition }">
       <div class="row">
-        <StateMark :tone="hold.disposition ? 'plain' : 'held'">{{ hold.disposition ? `hold: ${hold.disposition}` : 'held' }}</StateMark>
+        <StateMark :tone="hold.disposition ? 'plain' : 'held'">
+          {{
+            hold.disposition ? `hold: ${hold.disposition}` : 'held'
+          }}
+        </StateMark>
         <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
-        <VBtn v-if="!hold.disposition && session.isOwner" class="floor" variant="outlined" @click="deciding = deciding === hold.id ? null : hold.id">Decide</VBtn>
+        <VBtn
+          v-if="!hold.disposition && session.isOwner"
+          class="floor"
+          variant="outlined"
+          @click="deciding = deciding === hold.id ? null : hold.id"
+        >
+          Decide
+        </VBtn>
       </div>
-      <p v-if="hold.disposition">{{ hold.text }} <span class="soft">({{ hold.by }}, {{ moment(hold.disposedAtMs!) }})</span></p>
+      <p v-if="hold.disposition">
+        {{ hold.text }} <span class="soft">({{ hold.by }}, {{ moment(hold.disposedAtMs!) }})</span>
+      </p>
       <p v-else>It goes nowhere, not into smoke, not into packs, not out of the door, until the owner decides.</p>
       <form v-if="deciding === hold.id" class="stack-tight decide" @submit.prevent="decide(hold.id)">
         <p class="caution">Only with good reason, in writing. When in doubt ask your inspector, or destroy it.</p>
-        <VBtnToggle v-model="form.disposition" mandatory variant="outlined" aria-label="Decision"><VBtn v-for="d in DISPOSITIONS" :key="d" :value="d" class="floor">{{ WORDS[d] }}</VBtn></VBtnToggle>
-        <VTextField v-model="form.text" label="Why, and what was done" maxlength="500" :error-messages="errorAt('text')" />
+        <VBtnToggle v-model="form.disposition" mandatory variant="outlined" aria-label="Decision">
+          <VBtn v-for="d in DISPOSITIONS" :key="d" :value="d" class="floor">{{ WORDS[d] }}</VBtn>
+        </VBtnToggle>
+        <VTextField
+          v-model="form.text"
+          label="Why, and what was done"
+          maxlength="500"
+          :error-messages="errorAt('text')"
+        />
         <SaveProblem :message="message" />
-        <div><VBtn type="submit" color="primary" class="floor" :loading="saving">{{ WORDS[form.disposition] }} the {{ props.what }}</VBtn></div>
+        <div>
+          <VBtn type="submit" color="primary" class="floor" :loading="saving">
+            {{ WORDS[form.disposition] }} the {{ props.what }}
+          </VBtn>
+        </div>
       </form>
     </div>
   </section>
 </template>
 
 <style scoped>
-.hold { border-left: 5px solid var(--hair-strong); padding: .5rem .9rem; } .open { border-color: var(--ember); background: var(--ember-wash); }
-.decide { margin-top: .6rem; max-width: 620px; }
+.hold {
+  border-left: 5px solid var(--hair-strong);
+  padding: 0.5rem 0.9rem;
+}
+.open {
+  border-color: var(--ember);
+  background: var(--ember-wash);
+}
+.decide {
+  margin-top: 0.6rem;
+  max-width: 620px;
+}
 </style>

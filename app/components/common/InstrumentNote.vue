@@ -4,16 +4,26 @@ import { STATE_WORDS } from '#shared/messages/instruments'
 import StateMark from './StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
-/** Says so when a figure was read on an instrument that was not in order, and when a thermometer's offset was taken off. */
-defineProps<{ mark: InstrumentMark | null, offsetC?: number, readC?: number | null }>()
+/**
+ * Says so when a figure was read on an instrument that was not in order, and when a thermometer's offset was taken off.
+ */
+defineProps<{ mark: InstrumentMark | null; offsetC?: number; readC?: number | null }>()
 const { offset, temperature } = useNotation()
 </script>
 
 <template>
   <span v-if="offsetC && readC !== undefined && readC !== null" class="small soft off">read {{ temperature(readC + offsetC) }}, thermometer {{ offset(offsetC) }}</span>
-  <StateMark v-if="mark && mark.state !== 'checked'" :tone="mark.state === 'failed' ? 'act' : 'watch'" :title="mark.name">{{ mark.name }}: {{ STATE_WORDS[mark.state] }}</StateMark>
+  <StateMark
+    v-if="mark && mark.state !== 'checked'"
+    :tone="mark.state === 'failed' ? 'act' : 'watch'"
+    :title="mark.name"
+  >
+    {{ mark.name }}: {{ STATE_WORDS[mark.state] }}
+  </StateMark>
 </template>
 
 <style scoped>
-.off { white-space: nowrap; }
+.off {
+  white-space: nowrap;
+}
 </style>

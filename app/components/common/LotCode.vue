@@ -15,5 +15,9 @@ const to = computed(() => {
 </template>
 
 <style scoped>
-a { text-decoration-thickness: 1.5px; display: inline-block; min-height: 24px; }
+a {
+  text-decoration-thickness: 1.5px;
+  display: inline-block;
+  min-height: 24px;
+}
 </style>

@@ -24,7 +24,7 @@ function start(): void {
   open.value = true
 }
 async function setVoid(): Promise<void> {
-  if (!await save(`/api/events/${props.event.id}/void`, { reason: reason.value })) return
+  if (!(await save(`/api/events/${props.event.id}/void`, { reason: reason.value }))) return
   open.value = false
   say(`Record ${props.event.id} is voided; it stays in the book as such.`)
   emit('voided')
@@ -38,15 +38,32 @@ async function setVoid(): Promise<void> {
       <form class="sheet stack" @submit.prevent="setVoid">
         <h2>Void record {{ event.id }}</h2>
         <p>{{ moment(event.atMs) }}, {{ event.who }}: {{ eventWords(event, as) }}</p>
-        <VTextField v-model="reason" label="Why it was none" maxlength="500" autofocus :error-messages="errorAt('reason')" />
+        <VTextField
+          v-model="reason"
+          label="Why it was none"
+          maxlength="500"
+          autofocus
+          :error-messages="errorAt('reason')"
+        />
         <SaveProblem :message="message" />
-        <div class="row"><VBtn type="submit" color="primary" class="floor" :loading="saving">Void it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn></div>
+        <div class="row">
+          <VBtn type="submit" color="primary" class="floor" :loading="saving">Void it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn>
+        </div>
       </form>
     </VDialog>
   </span>
 </template>
 
 <style scoped>
-.void { color: var(--soft); margin: -9px 0; text-decoration: underline; text-underline-offset: 3px; }
-.sheet { background: var(--bone); color: var(--peat); padding: 1.4rem; }
+.void {
+  color: var(--soft);
+  margin: -9px 0;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.sheet {
+  background: var(--bone);
+  color: var(--peat);
+  padding: 1.4rem;
+}
 </style>

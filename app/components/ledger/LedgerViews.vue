@@ -2,7 +2,11 @@
 import { NuxtLink } from '#components'
 
 /** The three things that a Ledger is: whose thread, which lots, and the book itself. */
-const VIEWS = [{ to: '/ledger', name: 'Thread' }, { to: '/ledger/lots', name: 'Lots' }, { to: '/ledger/book', name: 'The book' }]
+const VIEWS = [
+  { to: '/ledger', name: 'Thread' },
+  { to: '/ledger/lots', name: 'Lots' },
+  { to: '/ledger/book', name: 'The book' },
+]
 </script>
 
 <template>
@@ -14,7 +18,7 @@ const VIEWS = [{ to: '/ledger', name: 'Thread' }, { to: '/ledger/lots', name: 'L
 <style scoped>
 .ledger-views {
   display: flex;
-  gap: .2rem;
+  gap: 0.2rem;
   border-bottom: 2px solid var(--peat);
 }
 a {
@@ -28,7 +32,9 @@ a {
   border: 1px solid var(--hair-strong);
   border-bottom: 0;
 }
-a:hover { text-decoration: underline; }
+a:hover {
+  text-decoration: underline;
+}
 a.here {
   background: var(--peat);
   color: var(--bone);

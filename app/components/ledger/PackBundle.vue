@@ -7,7 +7,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 
 /** A bundle of packs of one lot, opened to its packs when somebody asks. */
-const props = defineProps<{ bundle: ThreadNodeView, to: string | null }>()
+const props = defineProps<{ bundle: ThreadNodeView; to: string | null }>()
 const { as, meat } = useNotation()
 const packs = ref<PackLine[] | null>(null)
 const problem = ref<Problem | null>(null)
@@ -24,7 +24,10 @@ async function open(event: Event): Promise<void> {
 
 <template>
   <details @toggle="open">
-    <summary><span class="code">{{ lot }}</span> {{ bundle.packs }} packs, {{ meat(bundle.massG ?? 0) }}, {{ to ?? 'not sent' }}</summary>
+    <summary>
+      <span class="code">{{ lot }}</span> {{ bundle.packs }} packs, {{ meat(bundle.massG ?? 0) }},
+      {{ to ?? 'not sent' }}
+    </summary>
     <p v-if="problem" class="caution grave">{{ problemWords(problem, as) }}</p>
     <p v-else-if="packs" class="all"><LotCode v-for="pack in packs" :key="pack.code" :code="pack.code" /></p>
     <p v-else class="soft">Reading the book…</p>
@@ -35,9 +38,9 @@ async function open(event: Event): Promise<void> {
 .all {
   display: flex;
   flex-wrap: wrap;
-  gap: .3rem .9rem;
+  gap: 0.3rem 0.9rem;
   max-width: none;
-  padding: .4rem 0 .8rem;
+  padding: 0.4rem 0 0.8rem;
 }
 summary {
   cursor: pointer;

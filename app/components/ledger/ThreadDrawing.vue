@@ -27,28 +27,44 @@ const path = (from: KnotNode, to: KnotNode) => {
   return `M${from.x} ${from.y + TOP} H${endX} C${endX + bend} ${from.y + TOP} ${to.x - bend} ${to.y + TOP} ${to.x} ${to.y + TOP}`
 }
 const isParty = (node: KnotNode) => node.kind === 'supplier' || node.kind === 'customer'
-const linkOf = (node: KnotNode) => node.kind === 'lot' ? `/lots/${node.code}` : node.kind === 'run' ? `/runs/${node.code}` : `/ledger?code=${node.code}`
+const linkOf = (node: KnotNode) =>
+  node.kind === 'lot' ? `/lots/${node.code}` : node.kind === 'run' ? `/runs/${node.code}` : `/ledger?code=${node.code}`
 const isOne = (node: KnotNode) => !isParty(node) && !node.code.includes(' ')
-const below = (node: KnotNode) => isOne(node) ? node.title : node.firstCode ? `${node.firstCode} to ${node.lastCode!.slice(2)}` : node.code.split(' ')[0]!
+const below = (node: KnotNode) =>
+  isOne(node)
+    ? node.title
+    : node.firstCode
+      ? `${node.firstCode} to ${node.lastCode!.slice(2)}`
+      : node.code.split(' ')[0]!
 const packs = computed(() => props.thread.nodes.filter(node => node.kind === 'pack'))
 /** Whatever packs are told of: bundles, or lots in an outline. */
 const counted = computed(() => props.thread.outline?.lots ?? packs.value)
 const packCount = computed(() => counted.value.reduce((sum, one) => sum + (one.packs ?? 0), 0))
 const packsG = computed(() => counted.value.reduce((sum, one) => sum + (one.massG ?? 0), 0))
-const customers = computed(() => props.thread.outline?.customers ?? props.thread.nodes.filter(node => node.kind === 'customer'))
+const customers = computed(
+  () => props.thread.outline?.customers ?? props.thread.nodes.filter(node => node.kind === 'customer'),
+)
 const NAMED = 4
-const whose = computed(() => customers.value.length === 0
-  ? ', none sent'
-  : customers.value.length > NAMED ? `, with ${customers.value.length} customers` : `, with ${customers.value.map(c => c.title).join(' and ')}`)
+const whose = computed(() =>
+  customers.value.length === 0
+    ? ', none sent'
+    : customers.value.length > NAMED
+      ? `, with ${customers.value.length} customers`
+      : `, with ${customers.value.map(c => c.title).join(' and ')}`,
+)
 const bundles = computed(() => {
   const names = new Map(customers.value.map(node => [node.code, node.title]))
-  return packs.value.filter(pack => pack.code.includes(' ')).map(pack => ({ pack, to: names.get(pack.code.split(' ')[1] ?? '') ?? null }))
+  return packs.value
+    .filter(pack => pack.code.includes(' '))
+    .map(pack => ({ pack, to: names.get(pack.code.split(' ')[1] ?? '') ?? null }))
 })
 </script>
 
 <template>
   <section aria-labelledby="thread-head" class="stack-tight">
-    <h2 id="thread-head">Thread of <span class="code">{{ thread.code }}</span></h2>
+    <h2 id="thread-head">
+      Thread of <span class="code">{{ thread.code }}</span>
+    </h2>
     <p>{{ packCount }} packs, {{ meat(packsG) }}{{ whose }}.</p>
     <p v-if="thread.outline">It is in {{ thread.outline.lots.length }} lots. Open one, and its own thread is drawn.</p>
     <ThreadOutline v-if="thread.outline" :outline="thread.outline" />
@@ -57,9 +73,21 @@ const bundles = computed(() => {
         <svg :width="drawing.width" :height="drawing.height + TOP" aria-hidden="true">
           <text v-for="(name, c) in COLUMN_NAMES" :key="name" :x="c * columnW + 4" y="16">{{ name }}</text>
           <path v-for="(link, i) in drawing.links" :key="i" :d="path(link.from, link.to)" />
-          <circle v-for="node in drawing.nodes" :key="node.code" :cx="node.x" :cy="node.y + TOP" :r="node.code === thread.code ? 9 : 6" :class="{ asked: node.code === thread.code, held: node.held }" />
+          <circle
+            v-for="node in drawing.nodes"
+            :key="node.code"
+            :cx="node.x"
+            :cy="node.y + TOP"
+            :r="node.code === thread.code ? 9 : 6"
+            :class="{ asked: node.code === thread.code, held: node.held }"
+          />
         </svg>
-        <div v-for="node in drawing.nodes" :key="node.code" class="knot" :style="{ left: `${node.x + 15}px`, top: `${node.y + TOP}px`, maxWidth: `${columnW - 26}px` }">
+        <div
+          v-for="node in drawing.nodes"
+          :key="node.code"
+          class="knot"
+          :style="{ left: `${node.x + 15}px`, top: `${node.y + TOP}px`, maxWidth: `${columnW - 26}px` }"
+        >
           <span class="over">
             <NuxtLink v-if="isOne(node)" :to="linkOf(node)" class="code">{{ node.code }}</NuxtLink>
             <strong v-else>{{ node.title }}</strong>
@@ -76,13 +104,51 @@ const bundles = computed(() => {
 </template>
 
 <style scoped>
-.drawing { position: relative; }
-svg { position: absolute; inset: 0; }
-text { font: 600 13.5px var(--sans); fill: var(--soft); }
-path { fill: none; stroke: #A98A52; stroke-width: 2.6; }
-circle { fill: #8A6A35; stroke: var(--bone); stroke-width: 2; }
-circle.asked { fill: var(--heather); stroke: var(--peat); } circle.held { fill: var(--ember); }
-.knot { position: absolute; line-height: 1.2; white-space: nowrap; }
-.over { position: absolute; bottom: 4px; left: 0; } .below { position: absolute; top: 5px; left: 0; }
-.held { color: var(--ember); font-weight: 700; }
+.drawing {
+  position: relative;
+}
+svg {
+  position: absolute;
+  inset: 0;
+}
+text {
+  font: 600 13.5px var(--sans);
+  fill: var(--soft);
+}
+path {
+  fill: none;
+  stroke: #a98a52;
+  stroke-width: 2.6;
+}
+circle {
+  fill: #8a6a35;
+  stroke: var(--bone);
+  stroke-width: 2;
+}
+circle.asked {
+  fill: var(--heather);
+  stroke: var(--peat);
+}
+circle.held {
+  fill: var(--ember);
+}
+.knot {
+  position: absolute;
+  line-height: 1.2;
+  white-space: nowrap;
+}
+.over {
+  position: absolute;
+  bottom: 4px;
+  left: 0;
+}
+.below {
+  position: absolute;
+  top: 5px;
+  left: 0;
+}
+.held {
+  color: var(--ember);
+  font-weight: 700;
+}
 </style>

@@ -14,7 +14,13 @@ const { meat } = useNotation()
     <section aria-labelledby="outline-customers">
       <h3 id="outline-customers">Who has it</h3>
       <table class="ruled">
-        <thead><tr><th scope="col">Customer</th><th scope="col" class="num">Packs</th><th scope="col" class="num">Weight</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Customer</th>
+            <th scope="col" class="num">Packs</th>
+            <th scope="col" class="num">Weight</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in outline.customers" :key="row.code">
             <td>{{ row.title }}</td>
@@ -32,7 +38,14 @@ const { meat } = useNotation()
     <section aria-labelledby="outline-lots">
       <h3 id="outline-lots">Lots it is in</h3>
       <table class="ruled">
-        <thead><tr><th scope="col">Lot</th><th scope="col">Cut</th><th scope="col" class="num">Packs</th><th scope="col" class="num">Weight</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Lot</th>
+            <th scope="col">Cut</th>
+            <th scope="col" class="num">Packs</th>
+            <th scope="col" class="num">Weight</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in outline.lots" :key="row.code">
             <td><LotCode :code="row.code" /></td>
@@ -54,6 +67,8 @@ const { meat } = useNotation()
   align-items: start;
 }
 @media (max-width: 900px) {
-  .outline { grid-template-columns: minmax(0, 1fr); }
+  .outline {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -2,11 +2,25 @@ import { expect, it } from 'vitest'
 import type { ThreadView } from '#shared/contracts/thread'
 import { layOut } from './thread-layout'
 
-const node = (code: string, kind: ThreadView['nodes'][number]['kind'], massG: number | null = null) => ({ code, kind, title: kind, detail: '', massG, held: false })
+const node = (code: string, kind: ThreadView['nodes'][number]['kind'], massG: number | null = null) => ({
+  code,
+  kind,
+  title: kind,
+  detail: '',
+  massG,
+  held: false,
+})
 const packs = Array.from({ length: 20 }, (_, i) => node(`P-${i}`, 'pack', 100 + i))
 const thread: ThreadView = {
-  code: 'L-1', outline: null, nodes: [node('M-1', 'meat'), node('L-1', 'lot', 3000), ...packs, node('c1', 'customer'), node('c2', 'customer')],
-  links: [{ from: 'M-1', to: 'L-1' }, ...packs.map(p => ({ from: 'L-1', to: p.code })), ...packs.map((p, i) => ({ from: p.code, to: i < 12 ? 'c1' : 'c2' })), { from: 'L-1', to: 'P-gone' }],
+  code: 'L-1',
+  outline: null,
+  nodes: [node('M-1', 'meat'), node('L-1', 'lot', 3000), ...packs, node('c1', 'customer'), node('c2', 'customer')],
+  links: [
+    { from: 'M-1', to: 'L-1' },
+    ...packs.map(p => ({ from: 'L-1', to: p.code })),
+    ...packs.map((p, i) => ({ from: p.code, to: i < 12 ? 'c1' : 'c2' })),
+    { from: 'L-1', to: 'P-gone' },
+  ],
 }
 
 it('draws every node once and every line between two that are drawn', () => {

@@ -20,7 +20,7 @@ function start(): void {
   open.value = true
 }
 async function hold(): Promise<void> {
-  if (!await save(`/api/lots/${props.code}/hold`, { text: text.value })) return
+  if (!(await save(`/api/lots/${props.code}/hold`, { text: text.value }))) return
   open.value = false
   say(`${props.code} is held. It goes nowhere until the owner decides.`)
   emit('held')
@@ -33,14 +33,26 @@ async function hold(): Promise<void> {
     <VDialog v-model="open" aria-label="Hold this lot">
       <form class="sheet stack" @submit.prevent="hold">
         <h2>Hold {{ code }}</h2>
-        <VTextField v-model="text" label="What is wrong with it" maxlength="500" autofocus :error-messages="errorAt('text')" />
+        <VTextField
+          v-model="text"
+          label="What is wrong with it"
+          maxlength="500"
+          autofocus
+          :error-messages="errorAt('text')"
+        />
         <SaveProblem :message="message" />
-        <div class="row"><VBtn type="submit" color="primary" class="floor" :loading="saving">Hold it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn></div>
+        <div class="row">
+          <VBtn type="submit" color="primary" class="floor" :loading="saving">Hold it</VBtn><VBtn class="floor" variant="outlined" @click="open = false">Leave it</VBtn>
+        </div>
       </form>
     </VDialog>
   </span>
 </template>
 
 <style scoped>
-.sheet { background: var(--bone); color: var(--peat); padding: 1.4rem; }
+.sheet {
+  background: var(--bone);
+  color: var(--peat);
+  padding: 1.4rem;
+}
 </style>

@@ -8,7 +8,7 @@ import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { lotStage } from '~/composables/lot-stage'
 
-const props = defineProps<{ lot: LotView, nowMs: number }>()
+const props = defineProps<{ lot: LotView; nowMs: number }>()
 const { meat, moment, limit } = useNotation()
 const stage = computed(() => lotStage(props.lot))
 const day = computed(() => lotTwine(props.lot, props.nowMs).day)
@@ -19,9 +19,18 @@ const day = computed(() => lotTwine(props.lot, props.nowMs).day)
     <div>
       <p class="soft">Lot</p>
       <h1 class="code">{{ lot.code }}</h1>
-      <p class="what">{{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>, {{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }} green weight</p>
-      <p class="soft">Rubbed {{ moment(lot.rubbedAtMs) }} by {{ lot.rubbedBy }}; {{ lot.zone.replace('_', ' ') }} clock</p>
-      <p>{{ METHOD_WORDS[lot.method].name }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">; {{ lot.recipe.name }}, <span class="code">{{ lot.recipe.code }}</span> revision {{ lot.recipe.number }}</template></p>
+      <p class="what">
+        {{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>, {{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }} green weight
+      </p>
+      <p class="soft">
+        Rubbed {{ moment(lot.rubbedAtMs) }} by {{ lot.rubbedBy }}; {{ lot.zone.replace('_', ' ') }} clock
+      </p>
+      <p>
+        {{ METHOD_WORDS[lot.method].name }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">
+          ; {{ lot.recipe.name }}, <span class="code">{{ lot.recipe.code }}</span> revision
+          {{ lot.recipe.number }}
+        </template>
+      </p>
       <p v-if="lot.allergens.length"><strong>Allergens:</strong> {{ lot.allergens.join(', ') }}</p>
       <p v-if="lot.note">{{ lot.note }}</p>
     </div>
@@ -31,14 +40,34 @@ const day = computed(() => lotTwine(props.lot, props.nowMs).day)
       <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder, cook before eating</StateMark>
     </div>
     <CodeBars :code="lot.code" />
-    <div class="row no-print acts"><slot /><VBtn variant="outlined" class="floor" :to="`/ledger?code=${lot.code}`">Thread</VBtn></div>
+    <div class="row no-print acts">
+      <slot /><VBtn variant="outlined" class="floor" :to="`/ledger?code=${lot.code}`">Thread</VBtn>
+    </div>
   </header>
 </template>
 
 <style scoped>
-.head { display: grid; grid-template-columns: minmax(0, 1fr) auto auto auto; gap: 1rem 2rem; align-items: start; }
-h1 { font-size: 2.6rem; font-family: var(--mono); }
-.what { font-size: 1.12rem; }
-.state { display: grid; gap: .4rem; justify-items: start; }
-@media (max-width: 860px) { .head { grid-template-columns: minmax(0, 1fr); } }
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
+  gap: 1rem 2rem;
+  align-items: start;
+}
+h1 {
+  font-size: 2.6rem;
+  font-family: var(--mono);
+}
+.what {
+  font-size: 1.12rem;
+}
+.state {
+  display: grid;
+  gap: 0.4rem;
+  justify-items: start;
+}
+@media (max-width: 860px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

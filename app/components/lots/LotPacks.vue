@@ -16,14 +16,35 @@ const { meat, date } = useNotation()
     <ul>
       <li v-for="pack in lot.packList" :key="pack.id">
         <LotCode :code="pack.code" /><span class="num">{{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}</span>
-        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'in the fridge' }} <InstrumentNote :mark="pack.scale" /></span>
-        <CorrectButton :id="pack.id" what="pack_weight" :about="pack.code" :now="pack.netTyped" @corrected="emit('corrected')" />
+        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'in the fridge' }}
+          <InstrumentNote :mark="pack.scale" /></span>
+        <CorrectButton
+          :id="pack.id"
+          what="pack_weight"
+          :about="pack.code"
+          :now="pack.netTyped"
+          @corrected="emit('corrected')"
+        />
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-ul { list-style: none; margin: 0; padding: 0; columns: 26rem; column-gap: 2.5rem; }
-li { display: grid; grid-template-columns: 5rem 6.5rem minmax(0, 1fr) auto; gap: .6rem; align-items: center; border-bottom: 1px solid var(--hair); break-inside: avoid; min-height: 34px; }
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  columns: 26rem;
+  column-gap: 2.5rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 5rem 6.5rem minmax(0, 1fr) auto;
+  gap: 0.6rem;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  break-inside: avoid;
+  min-height: 34px;
+}
 </style>

@@ -13,7 +13,8 @@ const { moment } = useNotation()
 const { say } = useNotice()
 const { save, saving, message } = useSave()
 async function end(device: DeviceView): Promise<void> {
-  if (!await save(device.own ? `/api/me/devices/${device.id}/end` : `/api/office/devices/${device.id}/end`, {})) return
+  if (!(await save(device.own ? `/api/me/devices/${device.id}/end` : `/api/office/devices/${device.id}/end`, {})))
+    return
   say(`${device.station} is signed out.`)
   emit('saved')
 }
@@ -24,12 +25,32 @@ async function end(device: DeviceView): Promise<void> {
     <h2 id="devices-head">{{ session.isOwner ? 'Signed-in devices' : 'My signed-in devices' }}</h2>
     <div class="scroll-x" tabindex="0" role="group" aria-label="Signed-in devices, scroll sideways">
       <table class="ruled">
-        <thead><tr><th scope="col">Device</th><th scope="col">Opened by</th><th scope="col">Since</th><th scope="col">Until</th><th scope="col"><span class="visually-hidden">Sign out</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Device</th>
+            <th scope="col">Opened by</th>
+            <th scope="col">Since</th>
+            <th scope="col">Until</th>
+            <th scope="col"><span class="visually-hidden">Sign out</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="device in devices" :key="device.id">
-            <td>{{ device.station }}<span v-if="device.shared" class="soft">, shared</span></td><td>{{ device.who }}</td>
-            <td>{{ moment(device.startedAtMs) }}</td><td>{{ moment(device.endsAtMs) }}</td>
-            <td><span v-if="device.thisOne" class="soft">this one</span><VBtn v-else variant="outlined" :loading="saving" :aria-label="`Sign out ${device.station}, ${device.who}`" @click="end(device)">Sign out</VBtn></td>
+            <td>{{ device.station }}<span v-if="device.shared" class="soft">, shared</span></td>
+            <td>{{ device.who }}</td>
+            <td>{{ moment(device.startedAtMs) }}</td>
+            <td>{{ moment(device.endsAtMs) }}</td>
+            <td>
+              <span v-if="device.thisOne" class="soft">this one</span><VBtn
+                v-else
+                variant="outlined"
+                :loading="saving"
+                :aria-label="`Sign out ${device.station}, ${device.who}`"
+                @click="end(device)"
+              >
+                Sign out
+              </VBtn>
+            </td>
           </tr>
         </tbody>
       </table>

@@ -14,9 +14,16 @@ const lost = ref<Problem | null>(null)
 const all = ref(false)
 const FEW = 8
 const KINDS: Record<DoorView['kind'], string> = {
-  password: 'sign-in', pin: 'PIN', own: 'own password again', code: 'second factor', setup: 'opening the shop', name_closed: 'name closed for a while', shop_exported: 'whole shop taken along',
+  password: 'sign-in',
+  pin: 'PIN',
+  own: 'own password again',
+  code: 'second factor',
+  setup: 'opening the shop',
+  name_closed: 'name closed for a while',
+  shop_exported: 'whole shop taken along',
 }
-const outcome = ({ kind, succeeded }: DoorView) => kind === 'name_closed' ? 'closed' : kind === 'shop_exported' ? 'done' : succeeded ? 'right' : 'wrong'
+const outcome = ({ kind, succeeded }: DoorView) =>
+  kind === 'name_closed' ? 'closed' : kind === 'shop_exported' ? 'done' : succeeded ? 'right' : 'wrong'
 async function load(): Promise<void> {
   const reply = await read<DoorView[]>('/api/office/door')
   tries.value = reply.ok ? reply.value : null
@@ -34,17 +41,33 @@ onMounted(load)
     <template v-else>
       <div class="scroll-x" tabindex="0" role="group" aria-label="Tries at the door, scroll sideways">
         <table class="ruled">
-          <thead><tr><th scope="col">When</th><th scope="col">Name</th><th scope="col">What</th><th scope="col">From</th><th scope="col">It was</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">When</th>
+              <th scope="col">Name</th>
+              <th scope="col">What</th>
+              <th scope="col">From</th>
+              <th scope="col">It was</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="(one, i) in all ? tries : tries.slice(0, FEW)" :key="i">
-              <td>{{ moment(one.atMs) }}</td><td>{{ one.signIn || '–' }}</td><td>{{ KINDS[one.kind] }}</td>
-              <td class="small">{{ one.address || 'this shop' }}<span v-if="one.known" class="soft">, a known device</span></td>
-              <td><StateMark :tone="one.succeeded ? 'good' : 'act'">{{ outcome(one) }}</StateMark></td>
+              <td>{{ moment(one.atMs) }}</td>
+              <td>{{ one.signIn || '–' }}</td>
+              <td>{{ KINDS[one.kind] }}</td>
+              <td class="small">
+                {{ one.address || 'this shop' }}<span v-if="one.known" class="soft">, a known device</span>
+              </td>
+              <td>
+                <StateMark :tone="one.succeeded ? 'good' : 'act'">{{ outcome(one) }}</StateMark>
+              </td>
             </tr>
           </tbody>
         </table>
       </div>
-      <div v-if="tries.length > FEW"><VBtn variant="text" @click="all = !all">{{ all ? 'Fewer' : `The last ${tries.length}` }}</VBtn></div>
+      <div v-if="tries.length > FEW">
+        <VBtn variant="text" @click="all = !all">{{ all ? 'Fewer' : `The last ${tries.length}` }}</VBtn>
+      </div>
     </template>
   </section>
 </template>

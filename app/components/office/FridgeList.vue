@@ -7,7 +7,7 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
-const props = defineProps<{ fridges: OfficeView['fridges'], instruments: InstrumentView[] }>()
+const props = defineProps<{ fridges: OfficeView['fridges']; instruments: InstrumentView[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { say } = useNotice()
@@ -15,14 +15,20 @@ const { say } = useNotice()
 const open = ref<number | null>(null)
 const form = reactive({ name: '', thermometerId: null as number | null })
 const { save, saving, errorAt, message } = useSave(fridgeInput)
-const thermometers = computed(() => [{ value: null, title: 'none named' }, ...props.instruments.filter(one => one.kind === 'thermometer').map(one => ({ value: one.id, title: one.name }))])
+const thermometers = computed(() => [
+  { value: null, title: 'none named' },
+  ...props.instruments.filter(one => one.kind === 'thermometer').map(one => ({ value: one.id, title: one.name })),
+])
 const nameOf = (id: number | null) => props.instruments.find(one => one.id === id)?.name ?? 'none named'
-function begin(id: number, fridge: { name: string, thermometerId: number | null }): void {
+function begin(id: number, fridge: { name: string; thermometerId: number | null }): void {
   open.value = open.value === id ? null : id
   Object.assign(form, { name: fridge.name, thermometerId: fridge.thermometerId })
 }
 async function keep(): Promise<void> {
-  const done = open.value === 0 ? await save('/api/office/fridges', { ...form }) : await save(`/api/office/fridges/${open.value}`, { ...form }, 'PUT')
+  const done
+    = open.value === 0
+      ? await save('/api/office/fridges', { ...form })
+      : await save(`/api/office/fridges/${open.value}`, { ...form }, 'PUT')
   if (!done) return
   open.value = null
   say(`${form.name} is kept.`)
@@ -34,13 +40,38 @@ async function keep(): Promise<void> {
   <section class="stack-tight" aria-labelledby="fridges-head">
     <h2 id="fridges-head">Fridges</h2>
     <table class="ruled">
-      <thead><tr><th scope="col">Fridge</th><th scope="col">Read on</th><th v-if="session.isOwner" scope="col"><span class="visually-hidden">Change</span></th></tr></thead>
-      <tbody><tr v-for="fridge in fridges" :key="fridge.id"><td><strong>{{ fridge.name }}</strong></td><td>{{ nameOf(fridge.thermometerId) }}</td><td v-if="session.isOwner" class="num"><VBtn variant="outlined" :aria-label="`Change ${fridge.name}`" @click="begin(fridge.id, fridge)">Change</VBtn></td></tr></tbody>
+      <thead>
+        <tr>
+          <th scope="col">Fridge</th>
+          <th scope="col">Read on</th>
+          <th v-if="session.isOwner" scope="col"><span class="visually-hidden">Change</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="fridge in fridges" :key="fridge.id">
+          <td>
+            <strong>{{ fridge.name }}</strong>
+          </td>
+          <td>{{ nameOf(fridge.thermometerId) }}</td>
+          <td v-if="session.isOwner" class="num">
+            <VBtn variant="outlined" :aria-label="`Change ${fridge.name}`" @click="begin(fridge.id, fridge)">
+              Change
+            </VBtn>
+          </td>
+        </tr>
+      </tbody>
     </table>
-    <div v-if="session.isOwner"><VBtn class="floor" variant="outlined" @click="begin(0, { name: '', thermometerId: null })">Add a fridge</VBtn></div>
+    <div v-if="session.isOwner">
+      <VBtn class="floor" variant="outlined" @click="begin(0, { name: '', thermometerId: null })">Add a fridge</VBtn>
+    </div>
     <form v-if="open !== null" class="slip fields" @submit.prevent="keep">
       <VTextField v-model="form.name" label="Fridge" :error-messages="errorAt('name')" />
-      <VSelect v-model="form.thermometerId" :items="thermometers" label="Read on" :error-messages="errorAt('thermometerId')" />
+      <VSelect
+        v-model="form.thermometerId"
+        :items="thermometers"
+        label="Read on"
+        :error-messages="errorAt('thermometerId')"
+      />
       <VBtn type="submit" class="floor" color="primary" :loading="saving">Keep</VBtn>
       <SaveProblem class="full" :message="message" />
     </form>
@@ -48,7 +79,18 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: 1fr 1fr auto; gap: .6rem; align-items: start; }
-.full { grid-column: 1 / -1; }
-@media (max-width: 620px) { .fields { grid-template-columns: 1fr; } }
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr auto;
+  gap: 0.6rem;
+  align-items: start;
+}
+.full {
+  grid-column: 1 / -1;
+}
+@media (max-width: 620px) {
+  .fields {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -10,7 +10,11 @@ const emit = defineEmits<{ saved: [] }>()
 const { as } = useNotation()
 const { say } = useNotice()
 const form = reactive({ what: 'mix' as 'mix' | 'meat' | 'thermometer', name: '', step: '', everyDays: '30' })
-const KINDS = [{ value: 'mix', title: 'scale for the cure' }, { value: 'meat', title: 'scale for meat' }, { value: 'thermometer', title: 'thermometer' }]
+const KINDS = [
+  { value: 'mix', title: 'scale for the cure' },
+  { value: 'meat', title: 'scale for meat' },
+  { value: 'thermometer', title: 'thermometer' },
+]
 const { save, saving, errorAt, message } = useSave(instrumentInput)
 const body = computed(() => {
   const common = { name: form.name, everyDays: Number(form.everyDays) }
@@ -19,7 +23,7 @@ const body = computed(() => {
     : { kind: 'scale', ...common, purpose: form.what, readabilityG: form.step }
 })
 async function add(): Promise<void> {
-  if (!await save('/api/office/instruments', body.value)) return
+  if (!(await save('/api/office/instruments', body.value))) return
   say(`${form.name} can be chosen. Check it before you trust it.`)
   emit('saved')
 }
@@ -29,15 +33,38 @@ async function add(): Promise<void> {
   <form class="slip fields" @submit.prevent="add">
     <VSelect v-model="form.what" :items="KINDS" label="Kind" />
     <VTextField v-model="form.name" label="Name" :error-messages="errorAt('name')" />
-    <VTextField v-model="form.step" label="Reads to" :suffix="form.what === 'thermometer' ? `°${as.temperature}` : 'g'" inputmode="decimal" :error-messages="errorAt('readabilityG') ?? errorAt('readability')" />
-    <VTextField v-model="form.everyDays" label="Check every" suffix="days" inputmode="numeric" :error-messages="errorAt('everyDays')" />
+    <VTextField
+      v-model="form.step"
+      label="Reads to"
+      :suffix="form.what === 'thermometer' ? `°${as.temperature}` : 'g'"
+      inputmode="decimal"
+      :error-messages="errorAt('readabilityG') ?? errorAt('readability')"
+    />
+    <VTextField
+      v-model="form.everyDays"
+      label="Check every"
+      suffix="days"
+      inputmode="numeric"
+      :error-messages="errorAt('everyDays')"
+    />
     <VBtn type="submit" class="floor" color="primary" :loading="saving">Add</VBtn>
     <SaveProblem class="full" :message="message" />
   </form>
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)) auto; gap: .6rem; align-items: start; }
-.full { grid-column: 1 / -1; }
-@media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }
+.fields {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr)) auto;
+  gap: 0.6rem;
+  align-items: start;
+}
+.full {
+  grid-column: 1 / -1;
+}
+@media (max-width: 760px) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

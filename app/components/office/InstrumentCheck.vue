@@ -15,53 +15,130 @@ const session = useSession()
 const { as, offset } = useNotation()
 const recorded = useRecorded()
 const isScale = props.instrument.kind === 'scale'
-const form = reactive({ method: (isScale ? 'check_weight' : 'ice_point') as CheckMethod, reference: '', read: '', note: '' })
-const { save, saving, errorAt, message } = useSave<{ passed: boolean, offsetC: number }>(checkInput)
+const form = reactive({
+  method: (isScale ? 'check_weight' : 'ice_point') as CheckMethod,
+  reference: '',
+  read: '',
+  note: '',
+})
+const { save, saving, errorAt, message } = useSave<{ passed: boolean; offsetC: number }>(checkInput)
 const change = useSave(instrumentChangeInput)
 const everyDays = ref(String(props.instrument.everyDays))
 const body = computed(() => {
-  const value = (typed: string) => isScale ? typed : { typed, unit: as.value.temperature }
-  return { method: form.method, read: value(form.read), note: form.note || null, ...(form.method === 'ice_point' ? {} : { reference: value(form.reference) }) }
+  const value = (typed: string) => (isScale ? typed : { typed, unit: as.value.temperature })
+  return {
+    method: form.method,
+    read: value(form.read),
+    note: form.note || null,
+    ...(form.method === 'ice_point' ? {} : { reference: value(form.reference) }),
+  }
 })
 async function record(): Promise<void> {
   const done = await save(`/api/instruments/${props.instrument.id}/checks`, body.value)
   if (!done) return
-  const words = !done.passed ? 'NOT passed: take it out of use.' : done.offsetC ? `passed; from now on ${offset(done.offsetC)} is taken off every reading.` : 'passed.'
+  const words = !done.passed
+    ? 'NOT passed: take it out of use.'
+    : done.offsetC
+      ? `passed; from now on ${offset(done.offsetC)} is taken off every reading.`
+      : 'passed.'
   recorded(`${props.instrument.name}: ${words}`, done.eventId, async () => emit('saved'))
   emit('saved')
 }
 async function keep(inUse: boolean): Promise<void> {
-  if (await change.save(`/api/office/instruments/${props.instrument.id}`, { name: props.instrument.name, everyDays: Number(everyDays.value), inUse }, 'PUT')) emit('saved')
+  if (
+    await change.save(
+      `/api/office/instruments/${props.instrument.id}`,
+      { name: props.instrument.name, everyDays: Number(everyDays.value), inUse },
+      'PUT',
+    )
+  )
+    emit('saved')
 }
 </script>
 
 <template>
   <div class="slip stack-tight">
     <form v-if="session.mayWrite" class="fields" @submit.prevent="record">
-      <VBtnToggle v-if="!isScale" v-model="form.method" mandatory variant="outlined" class="full" aria-label="Checked against"><VBtn value="ice_point" class="floor">Ice water</VBtn><VBtn value="reference" class="floor">Reference thermometer</VBtn></VBtnToggle>
-      <VTextField v-if="form.method !== 'ice_point'" v-model="form.reference" :label="isScale ? 'Check weight' : 'Reference reads'" :suffix="isScale ? undefined : `°${as.temperature}`" autocomplete="off" :error-messages="errorAt('reference')" />
-      <VTextField v-model="form.read" label="It reads" :suffix="isScale ? undefined : `°${as.temperature}`" autocomplete="off" :error-messages="errorAt('read')" />
+      <VBtnToggle
+        v-if="!isScale"
+        v-model="form.method"
+        mandatory
+        variant="outlined"
+        class="full"
+        aria-label="Checked against"
+      >
+        <VBtn value="ice_point" class="floor">Ice water</VBtn><VBtn value="reference" class="floor">Reference thermometer</VBtn>
+      </VBtnToggle>
+      <VTextField
+        v-if="form.method !== 'ice_point'"
+        v-model="form.reference"
+        :label="isScale ? 'Check weight' : 'Reference reads'"
+        :suffix="isScale ? undefined : `°${as.temperature}`"
+        autocomplete="off"
+        :error-messages="errorAt('reference')"
+      />
+      <VTextField
+        v-model="form.read"
+        label="It reads"
+        :suffix="isScale ? undefined : `°${as.temperature}`"
+        autocomplete="off"
+        :error-messages="errorAt('read')"
+      />
       <VTextField v-model="form.note" label="Note" maxlength="500" />
       <VBtn type="submit" class="floor" color="primary" :loading="saving">Record the check</VBtn>
       <p class="full small soft">
-        <template v-if="isScale">Put the check weight on the empty, level scale. It may be off by one division up to 500 divisions, two up to 2,000, three above (OIML R 76, class III, in service).</template>
-        <template v-else-if="form.method === 'ice_point'">Crushed ice and a little water, stirred, the probe in the middle for two minutes. Within {{ offset(THERMOMETER_RIGHT_C).replace('+', '') }} it is right; up to {{ offset(THERMOMETER_USABLE_C).replace('+', '') }} its offset is taken off every reading; beyond that it is not used.</template>
+        <template v-if="isScale">
+          Put the check weight on the empty, level scale. It may be off by one division up to 500 divisions, two up to
+          2,000, three above (OIML R 76, class III, in service).
+        </template>
+        <template v-else-if="form.method === 'ice_point'">
+          Crushed ice and a little water, stirred, the probe in the middle for two minutes. Within
+          {{ offset(THERMOMETER_RIGHT_C).replace('+', '') }} it is right; up to
+          {{ offset(THERMOMETER_USABLE_C).replace('+', '') }} its offset is taken off every reading; beyond that it is
+          not used.
+        </template>
         <template v-else>Both in the same stirred water, near the temperature you measure at.</template>
       </p>
       <SaveProblem class="full" :message="message" />
     </form>
     <div v-if="session.isOwner" class="row">
-      <VTextField v-model="everyDays" class="days" label="Check every" suffix="days" inputmode="numeric" :error-messages="change.errorAt('everyDays')" />
+      <VTextField
+        v-model="everyDays"
+        class="days"
+        label="Check every"
+        suffix="days"
+        inputmode="numeric"
+        :error-messages="change.errorAt('everyDays')"
+      />
       <VBtn class="floor" variant="outlined" @click="keep(instrument.inUse)">Keep</VBtn>
-      <VBtn class="floor" variant="outlined" @click="keep(!instrument.inUse)">{{ instrument.inUse ? 'Take out of use' : 'Take into use' }}</VBtn>
+      <VBtn class="floor" variant="outlined" @click="keep(!instrument.inUse)">
+        {{
+          instrument.inUse ? 'Take out of use' : 'Take into use'
+        }}
+      </VBtn>
       <SaveProblem :message="change.message.value" />
     </div>
   </div>
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: .6rem; align-items: start; justify-items: stretch; }
-.full { grid-column: 1 / -1; justify-self: start; }
-.days { max-width: 11rem; }
-@media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }
+.fields {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 0.6rem;
+  align-items: start;
+  justify-items: stretch;
+}
+.full {
+  grid-column: 1 / -1;
+  justify-self: start;
+}
+.days {
+  max-width: 11rem;
+}
+@media (max-width: 760px) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -17,7 +17,11 @@ const codes = ref<string[]>([])
 const begin = useSave<SecondFactorOffer>()
 const keep = useSave<{ recoveryCodes: string[] }>(secondFactorInput)
 const off = useSave()
-const picture = computed(() => offer.value ? `data:image/svg+xml;utf8,${encodeURIComponent(qrcode({ bcid: 'qrcode', text: offer.value.uri, scale: 3 }, drawingSVG()))}` : '')
+const picture = computed(() =>
+  offer.value
+    ? `data:image/svg+xml;utf8,${encodeURIComponent(qrcode({ bcid: 'qrcode', text: offer.value.uri, scale: 3 }, drawingSVG()))}`
+    : '',
+)
 async function start(): Promise<void> {
   offer.value = await begin.save('/api/me/second-factor/offer', {})
 }
@@ -30,7 +34,7 @@ async function confirm(): Promise<void> {
   emit('saved')
 }
 async function drop(): Promise<void> {
-  if (!await off.save('/api/me/second-factor/off', {})) return
+  if (!(await off.save('/api/me/second-factor/off', {}))) return
   codes.value = []
   say('The door asks for no code from your phone any more.')
   emit('saved')
@@ -40,33 +44,75 @@ async function drop(): Promise<void> {
 <template>
   <section class="stack-tight" aria-labelledby="factor-head">
     <h2 id="factor-head">A second key: your phone</h2>
-    <p class="row"><StateMark :tone="set ? 'good' : 'plain'">{{ set ? 'in use' : 'not in use' }}</StateMark><span>With it a password alone opens nothing. Any authenticator that reads the picture will do.</span></p>
+    <p class="row">
+      <StateMark :tone="set ? 'good' : 'plain'">{{ set ? 'in use' : 'not in use' }}</StateMark><span>With it a password alone opens nothing. Any authenticator that reads the picture will do.</span>
+    </p>
     <div v-if="codes.length" class="caution stack-tight" role="status">
-      <p><strong>Write these down and lock them away.</strong> Each signs you in once when the phone is not at hand. They are not shown again.</p>
-      <ul class="codes"><li v-for="code in codes" :key="code" class="code">{{ code }}</li></ul>
+      <p>
+        <strong>Write these down and lock them away.</strong> Each signs you in once when the phone is not at hand. They
+        are not shown again.
+      </p>
+      <ul class="codes">
+        <li v-for="code in codes" :key="code" class="code">{{ code }}</li>
+      </ul>
       <div><VBtn class="floor" variant="outlined" @click="codes = []">They are written down</VBtn></div>
     </div>
     <form v-if="offer" class="offer" @submit.prevent="confirm">
-      <img :src="picture" alt="Picture for the authenticator; the same secret stands beside it">
+      <img :src="picture" alt="Picture for the authenticator; the same secret stands beside it" />
       <div class="stack-tight">
-        <p>Let the phone read the picture, or type the secret into it: <span class="code secret">{{ offer.secret }}</span></p>
-        <VTextField v-model="form.code" label="Six digits that it shows now" inputmode="numeric" autocomplete="one-time-code" maxlength="6" :error-messages="keep.errorAt('code')" />
+        <p>
+          Let the phone read the picture, or type the secret into it:
+          <span class="code secret">{{ offer.secret }}</span>
+        </p>
+        <VTextField
+          v-model="form.code"
+          label="Six digits that it shows now"
+          inputmode="numeric"
+          autocomplete="one-time-code"
+          maxlength="6"
+          :error-messages="keep.errorAt('code')"
+        />
         <SaveProblem :message="keep.message.value" />
         <VBtn type="submit" class="floor" color="primary" :loading="keep.saving.value">Ask for it from now on</VBtn>
       </div>
     </form>
     <SaveProblem :message="begin.message.value || off.message.value" />
     <div v-if="!offer" class="row">
-      <VBtn class="floor" variant="outlined" :loading="begin.saving.value" @click="start">{{ set ? 'Use another phone' : 'Set it up' }}</VBtn>
+      <VBtn class="floor" variant="outlined" :loading="begin.saving.value" @click="start">
+        {{
+          set ? 'Use another phone' : 'Set it up'
+        }}
+      </VBtn>
       <VBtn v-if="set" class="floor" variant="text" :loading="off.saving.value" @click="drop">Do without it</VBtn>
     </div>
   </section>
 </template>
 
 <style scoped>
-.offer { display: grid; grid-template-columns: 168px minmax(0, 1fr); gap: 1rem; align-items: start; }
-.offer img { width: 168px; background: #fff; padding: 8px; }
-.secret { white-space: normal; overflow-wrap: anywhere; }
-.codes { list-style: none; margin: 0; padding: 0; columns: 2 14rem; }
-@media (max-width: 620px) { .offer { grid-template-columns: minmax(0, 1fr); } }
+.offer {
+  display: grid;
+  grid-template-columns: 168px minmax(0, 1fr);
+  gap: 1rem;
+  align-items: start;
+}
+.offer img {
+  width: 168px;
+  background: #fff;
+  padding: 8px;
+}
+.secret {
+  white-space: normal;
+  overflow-wrap: anywhere;
+}
+.codes {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  columns: 2 14rem;
+}
+@media (max-width: 620px) {
+  .offer {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

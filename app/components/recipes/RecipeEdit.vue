@@ -16,35 +16,89 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 
 /** Writes a recipe, or its next revision. `code` null: a new one. */
-const props = defineProps<{ from: Recipe, code: string | null, nextNumber: number }>()
-const emit = defineEmits<{ saved: [code: string], close: [] }>()
+const props = defineProps<{ from: Recipe; code: string | null; nextNumber: number }>()
+const emit = defineEmits<{ saved: [code: string]; close: [] }>()
 const { say } = useNotice()
-const text = (share: number | null) => share === null ? '' : percentText(share)
+const text = (share: number | null) => (share === null ? '' : percentText(share))
 const { draft, clear } = useDraft(`recipe-${props.code ?? 'new'}`, () => ({
-  name: props.from.name, cut: props.from.cut, purpose: props.from.purpose, method: props.from.method as CureMethod, agent: props.from.agent as AgentKind | null, nitritePpm: String(props.from.nitritePpm),
-  salt: text(props.from.saltShare), saltBasis: props.from.saltBasis, sugar: text(props.from.sugarShare), water: text(props.from.waterShare), pickUp: text(props.from.pickUp),
-  seasonings: props.from.seasonings.map(s => ({ name: s.name, per: s.per, amount: String(s.amount), salt: text(s.saltFraction), sugar: text(s.sugarFraction), water: text(s.waterFraction), allergens: [...s.allergens] as Allergen[], group: s.group })),
-  flesh: text(props.from.sides.flesh), fat: text(props.from.sides.fat), edges: text(props.from.sides.edges), readyFrom: String(props.from.days.readyFrom), bestBy: String(props.from.days.bestBy), note: props.from.note ?? '', why: '',
+  name: props.from.name,
+  cut: props.from.cut,
+  purpose: props.from.purpose,
+  method: props.from.method as CureMethod,
+  agent: props.from.agent as AgentKind | null,
+  nitritePpm: String(props.from.nitritePpm),
+  salt: text(props.from.saltShare),
+  saltBasis: props.from.saltBasis,
+  sugar: text(props.from.sugarShare),
+  water: text(props.from.waterShare),
+  pickUp: text(props.from.pickUp),
+  seasonings: props.from.seasonings.map(s => ({
+    name: s.name,
+    per: s.per,
+    amount: String(s.amount),
+    salt: text(s.saltFraction),
+    sugar: text(s.sugarFraction),
+    water: text(s.waterFraction),
+    allergens: [...s.allergens] as Allergen[],
+    group: s.group,
+  })),
+  flesh: text(props.from.sides.flesh),
+  fat: text(props.from.sides.fat),
+  edges: text(props.from.sides.edges),
+  readyFrom: String(props.from.days.readyFrom),
+  bestBy: String(props.from.days.bestBy),
+  note: props.from.note ?? '',
+  why: '',
 }))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(recipeInput)
-const numberOf = (typed: string) => { const found = parseDecimal(typed); return found.ok ? found.value : Number.NaN }
+const numberOf = (typed: string) => {
+  const found = parseDecimal(typed)
+  return found.ok ? found.value : Number.NaN
+}
 const share = (typed: string) => Math.round(numberOf(typed) * 1e6) / 1e8
-const orNull = (typed: string) => typed.trim() === '' ? null : share(typed)
+const orNull = (typed: string) => (typed.trim() === '' ? null : share(typed))
 const written = () => {
   const d = draft.value
   const saltOnly = d.method === 'salt_only'
   return {
-    name: d.name, cut: d.cut, purpose: d.purpose, method: d.method, agent: saltOnly ? null : d.agent ?? 'no_1', nitritePpm: saltOnly ? 0 : numberOf(d.nitritePpm), saltShare: share(d.salt), saltBasis: d.saltBasis, sugarShare: share(d.sugar),
-    waterShare: isWet(d.method) ? orNull(d.water) : null, pickUp: d.method === 'wet_pick_up' ? orNull(d.pickUp) : null,
-    seasonings: d.seasonings.map(s => ({ name: s.name, per: s.per, amount: numberOf(s.amount), saltFraction: share(s.salt || '0'), sugarFraction: share(s.sugar || '0'), waterFraction: share(s.water || '0'), allergens: s.allergens, group: s.group })),
-    sides: { flesh: share(d.flesh), fat: share(d.fat), edges: share(d.edges) }, days: { readyFrom: numberOf(d.readyFrom), bestBy: numberOf(d.bestBy) }, note: d.note.trim() || null,
+    name: d.name,
+    cut: d.cut,
+    purpose: d.purpose,
+    method: d.method,
+    agent: saltOnly ? null : (d.agent ?? 'no_1'),
+    nitritePpm: saltOnly ? 0 : numberOf(d.nitritePpm),
+    saltShare: share(d.salt),
+    saltBasis: d.saltBasis,
+    sugarShare: share(d.sugar),
+    waterShare: isWet(d.method) ? orNull(d.water) : null,
+    pickUp: d.method === 'wet_pick_up' ? orNull(d.pickUp) : null,
+    seasonings: d.seasonings.map(s => ({
+      name: s.name,
+      per: s.per,
+      amount: numberOf(s.amount),
+      saltFraction: share(s.salt || '0'),
+      sugarFraction: share(s.sugar || '0'),
+      waterFraction: share(s.water || '0'),
+      allergens: s.allergens,
+      group: s.group,
+    })),
+    sides: { flesh: share(d.flesh), fat: share(d.fat), edges: share(d.edges) },
+    days: { readyFrom: numberOf(d.readyFrom), bestBy: numberOf(d.bestBy) },
+    note: d.note.trim() || null,
   }
 }
 async function write(): Promise<void> {
-  const made = await save(props.code ? `/api/recipes/${props.code}/revisions` : '/api/recipes', { recipe: written(), note: draft.value.why.trim() || null })
+  const made = await save(props.code ? `/api/recipes/${props.code}/revisions` : '/api/recipes', {
+    recipe: written(),
+    note: draft.value.why.trim() || null,
+  })
   if (!made) return
   clear()
-  say(props.code ? `Revision ${props.nextNumber} is written. Lots made by the earlier ones keep theirs.` : `${made.code} is in the book.`)
+  say(
+    props.code
+      ? `Revision ${props.nextNumber} is written. Lots made by the earlier ones keep theirs.`
+      : `${made.code} is in the book.`,
+  )
   emit('saved', made.code)
 }
 </script>
@@ -55,42 +109,188 @@ async function write(): Promise<void> {
     <div class="fields">
       <VTextField v-model="draft.name" label="Name" :error-messages="errorAt('recipe.name')" />
       <VSelect v-model="draft.cut" :items="[...CUTS]" label="Cut" />
-      <VSelect v-model="draft.method" :items="CURE_METHODS.map(value => ({ value, title: METHOD_WORDS[value].name }))" label="Method" />
-      <VSelect v-model="draft.purpose" :items="PURPOSES.map(value => ({ value, title: value === 'bacon' ? 'bacon' : 'hung to dry' }))" label="Becomes" />
-      <VSelect v-if="draft.method !== 'salt_only'" v-model="draft.agent" :items="AGENT_TYPES.map(({ kind }) => ({ value: kind, title: AGENT_WORDS[kind].name }))" label="Curing agent" :error-messages="errorAt('recipe.agent')" />
-      <VTextField v-if="draft.method !== 'salt_only'" v-model="draft.nitritePpm" label="Nitrite" suffix="ppm" inputmode="decimal" :error-messages="errorAt('recipe.nitritePpm')" />
-      <VTextField v-model="draft.salt" label="Salt" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.saltShare')" />
-      <VSelect v-model="draft.saltBasis" :items="[{ value: 'total', title: 'in all' }, { value: 'added', title: 'as added' }]" label="Salt is counted" />
-      <VTextField v-model="draft.sugar" label="Sugar" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.sugarShare')" />
-      <VTextField v-if="isWet(draft.method)" v-model="draft.water" label="Water" suffix="% of meat" inputmode="decimal" :error-messages="errorAt('recipe.waterShare')" />
-      <VTextField v-if="draft.method === 'wet_pick_up'" v-model="draft.pickUp" label="Pick-up" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.pickUp')" />
-      <VTextField v-model="draft.readyFrom" label="Ready from day" inputmode="numeric" :error-messages="errorAt('recipe.days')" />
+      <VSelect
+        v-model="draft.method"
+        :items="CURE_METHODS.map(value => ({ value, title: METHOD_WORDS[value].name }))"
+        label="Method"
+      />
+      <VSelect
+        v-model="draft.purpose"
+        :items="PURPOSES.map(value => ({ value, title: value === 'bacon' ? 'bacon' : 'hung to dry' }))"
+        label="Becomes"
+      />
+      <VSelect
+        v-if="draft.method !== 'salt_only'"
+        v-model="draft.agent"
+        :items="AGENT_TYPES.map(({ kind }) => ({ value: kind, title: AGENT_WORDS[kind].name }))"
+        label="Curing agent"
+        :error-messages="errorAt('recipe.agent')"
+      />
+      <VTextField
+        v-if="draft.method !== 'salt_only'"
+        v-model="draft.nitritePpm"
+        label="Nitrite"
+        suffix="ppm"
+        inputmode="decimal"
+        :error-messages="errorAt('recipe.nitritePpm')"
+      />
+      <VTextField
+        v-model="draft.salt"
+        label="Salt"
+        suffix="%"
+        inputmode="decimal"
+        :error-messages="errorAt('recipe.saltShare')"
+      />
+      <VSelect
+        v-model="draft.saltBasis"
+        :items="[
+          { value: 'total', title: 'in all' },
+          { value: 'added', title: 'as added' },
+        ]"
+        label="Salt is counted"
+      />
+      <VTextField
+        v-model="draft.sugar"
+        label="Sugar"
+        suffix="%"
+        inputmode="decimal"
+        :error-messages="errorAt('recipe.sugarShare')"
+      />
+      <VTextField
+        v-if="isWet(draft.method)"
+        v-model="draft.water"
+        label="Water"
+        suffix="% of meat"
+        inputmode="decimal"
+        :error-messages="errorAt('recipe.waterShare')"
+      />
+      <VTextField
+        v-if="draft.method === 'wet_pick_up'"
+        v-model="draft.pickUp"
+        label="Pick-up"
+        suffix="%"
+        inputmode="decimal"
+        :error-messages="errorAt('recipe.pickUp')"
+      />
+      <VTextField
+        v-model="draft.readyFrom"
+        label="Ready from day"
+        inputmode="numeric"
+        :error-messages="errorAt('recipe.days')"
+      />
       <VTextField v-model="draft.bestBy" label="Best by day" inputmode="numeric" />
-      <VTextField v-model="draft.flesh" label="On the flesh" suffix="%" inputmode="decimal" :error-messages="errorAt('recipe.sides')" />
+      <VTextField
+        v-model="draft.flesh"
+        label="On the flesh"
+        suffix="%"
+        inputmode="decimal"
+        :error-messages="errorAt('recipe.sides')"
+      />
       <VTextField v-model="draft.fat" label="On fat or rind" suffix="%" inputmode="decimal" />
       <VTextField v-model="draft.edges" label="On the edges" suffix="%" inputmode="decimal" />
     </div>
     <fieldset v-for="(s, i) in draft.seasonings" :key="i" class="season">
       <legend class="visually-hidden">Seasoning {{ i + 1 }}</legend>
-      <VTextField v-model="s.name" label="Seasoning" density="compact" :error-messages="errorAt(`recipe.seasonings.${i}.name`)" />
-      <VTextField v-model="s.amount" label="How much" density="compact" inputmode="decimal" :error-messages="errorAt(`recipe.seasonings.${i}.amount`)" />
-      <VSelect v-model="s.per" :items="[{ value: 'percent', title: '% of meat' }, { value: 'g_per_kg', title: 'g per kg' }, { value: 'g_per_piece', title: 'g per piece' }]" label="counted" density="compact" />
-      <VSelect v-model="s.group" :items="[{ value: 'all', title: 'all pieces' }, ...FLAVOURS.map(mark => ({ value: mark, title: `pieces ${mark}` }))]" label="on" density="compact" />
+      <VTextField
+        v-model="s.name"
+        label="Seasoning"
+        density="compact"
+        :error-messages="errorAt(`recipe.seasonings.${i}.name`)"
+      />
+      <VTextField
+        v-model="s.amount"
+        label="How much"
+        density="compact"
+        inputmode="decimal"
+        :error-messages="errorAt(`recipe.seasonings.${i}.amount`)"
+      />
+      <VSelect
+        v-model="s.per"
+        :items="[
+          { value: 'percent', title: '% of meat' },
+          { value: 'g_per_kg', title: 'g per kg' },
+          { value: 'g_per_piece', title: 'g per piece' },
+        ]"
+        label="counted"
+        density="compact"
+      />
+      <VSelect
+        v-model="s.group"
+        :items="[
+          { value: 'all', title: 'all pieces' },
+          ...FLAVOURS.map(mark => ({ value: mark, title: `pieces ${mark}` })),
+        ]"
+        label="on"
+        density="compact"
+      />
       <VTextField v-model="s.salt" label="Salt in it" suffix="%" density="compact" inputmode="decimal" />
       <VTextField v-model="s.sugar" label="Sugar in it" suffix="%" density="compact" inputmode="decimal" />
       <VSelect v-model="s.allergens" :items="[...ALLERGENS]" label="Allergens" multiple density="compact" />
-      <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave seasoning ${i + 1} out`" @click="draft.seasonings.splice(i, 1)" />
+      <VBtn
+        variant="text"
+        :icon="mdiClose"
+        :aria-label="`Leave seasoning ${i + 1} out`"
+        @click="draft.seasonings.splice(i, 1)"
+      />
     </fieldset>
-    <div><VBtn variant="outlined" class="floor" @click="draft.seasonings.push({ name: '', per: 'percent', amount: '', salt: '', sugar: '', water: '', allergens: [], group: 'all' })">Add a seasoning</VBtn></div>
+    <div>
+      <VBtn
+        variant="outlined"
+        class="floor"
+        @click="
+          draft.seasonings.push({
+            name: '',
+            per: 'percent',
+            amount: '',
+            salt: '',
+            sugar: '',
+            water: '',
+            allergens: [],
+            group: 'all',
+          })
+        "
+      >
+        Add a seasoning
+      </VBtn>
+    </div>
     <VTextField v-model="draft.note" label="Note in the recipe" maxlength="500" />
-    <VTextField v-if="code" v-model="draft.why" label="What changed, and why" maxlength="500" :error-messages="errorAt('note')" />
+    <VTextField
+      v-if="code"
+      v-model="draft.why"
+      label="What changed, and why"
+      maxlength="500"
+      :error-messages="errorAt('note')"
+    />
     <SaveProblem :message="message" />
-    <div class="row"><VBtn type="submit" class="floor" color="primary" :loading="saving">{{ code ? `Write revision ${nextNumber}` : 'Put it in the book' }}</VBtn><VBtn variant="text" class="floor" @click="emit('close')">Put aside</VBtn></div>
+    <div class="row">
+      <VBtn type="submit" class="floor" color="primary" :loading="saving">
+        {{
+          code ? `Write revision ${nextNumber}` : 'Put it in the book'
+        }}
+      </VBtn><VBtn variant="text" class="floor" @click="emit('close')">Put aside</VBtn>
+    </div>
   </form>
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: .6rem; }
-.season { border: 0; border-top: 1px solid var(--hair); padding: .7rem 0 0; margin: 0; display: grid; grid-template-columns: 2fr .9fr 1.1fr 1.1fr .9fr .9fr 1.3fr auto; gap: .5rem; }
-@media (max-width: 860px) { .fields, .season { grid-template-columns: 1fr 1fr; } }
+.fields {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 0.6rem;
+}
+.season {
+  border: 0;
+  border-top: 1px solid var(--hair);
+  padding: 0.7rem 0 0;
+  margin: 0;
+  display: grid;
+  grid-template-columns: 2fr 0.9fr 1.1fr 1.1fr 0.9fr 0.9fr 1.3fr auto;
+  gap: 0.5rem;
+}
+@media (max-width: 860px) {
+  .fields,
+  .season {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

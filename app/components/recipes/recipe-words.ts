@@ -9,8 +9,21 @@ export const seasoningWords = (s: RecipeSeasoning, as: Notation): string =>
   `${s.name} ${formatExact(s.amount, as.decimal)} ${PER_WORDS[s.per]}${s.group === 'all' ? '' : `, pieces ${s.group}`}`
 
 const FIELD_WORDS: Record<RecipeChange['field'], string> = {
-  name: 'Name', cut: 'Cut', purpose: 'Becomes', method: 'Method', agent: 'Curing agent', nitritePpm: 'Nitrite', saltShare: 'Salt', saltBasis: 'Salt counted', sugarShare: 'Sugar', waterShare: 'Water', pickUp: 'Pick-up',
-  sides: 'Sides', days: 'Days', note: 'Note', seasoning: 'Seasoning',
+  name: 'Name',
+  cut: 'Cut',
+  purpose: 'Becomes',
+  method: 'Method',
+  agent: 'Curing agent',
+  nitritePpm: 'Nitrite',
+  saltShare: 'Salt',
+  saltBasis: 'Salt counted',
+  sugarShare: 'Sugar',
+  waterShare: 'Water',
+  pickUp: 'Pick-up',
+  sides: 'Sides',
+  days: 'Days',
+  note: 'Note',
+  seasoning: 'Seasoning',
 }
 export const fieldWords = (field: RecipeChange['field']): string => FIELD_WORDS[field]
 
@@ -20,15 +33,32 @@ const percent = (share: number, as: Notation) => `${formatExact(share * 100, as.
 export function valueWords(field: RecipeChange['field'], value: unknown, as: Notation): string {
   if (value === null || value === undefined) return 'none'
   switch (field) {
-    case 'nitritePpm': return `${formatExact(value as number, as.decimal)} ppm`
-    case 'saltShare': case 'sugarShare': case 'waterShare': case 'pickUp': return percent(value as number, as)
-    case 'method': return METHOD_WORDS[value as Recipe['method']].name
-    case 'agent': return AGENT_WORDS[value as NonNullable<Recipe['agent']>].name
-    case 'purpose': return value === 'bacon' ? 'bacon' : 'hung to dry'
-    case 'saltBasis': return value === 'total' ? 'in all' : 'as added'
-    case 'sides': { const s = value as Recipe['sides']; return `flesh ${percent(s.flesh, as)}, fat ${percent(s.fat, as)}, edges ${percent(s.edges, as)}` }
-    case 'days': { const d = value as Recipe['days']; return `ready from ${d.readyFrom}, best by ${d.bestBy}` }
-    case 'seasoning': return seasoningWords(value as RecipeSeasoning, as)
-    default: return String(value)
+    case 'nitritePpm':
+      return `${formatExact(value as number, as.decimal)} ppm`
+    case 'saltShare':
+    case 'sugarShare':
+    case 'waterShare':
+    case 'pickUp':
+      return percent(value as number, as)
+    case 'method':
+      return METHOD_WORDS[value as Recipe['method']].name
+    case 'agent':
+      return AGENT_WORDS[value as NonNullable<Recipe['agent']>].name
+    case 'purpose':
+      return value === 'bacon' ? 'bacon' : 'hung to dry'
+    case 'saltBasis':
+      return value === 'total' ? 'in all' : 'as added'
+    case 'sides': {
+      const s = value as Recipe['sides']
+      return `flesh ${percent(s.flesh, as)}, fat ${percent(s.fat, as)}, edges ${percent(s.edges, as)}`
+    }
+    case 'days': {
+      const d = value as Recipe['days']
+      return `ready from ${d.readyFrom}, best by ${d.bestBy}`
+    }
+    case 'seasoning':
+      return seasoningWords(value as RecipeSeasoning, as)
+    default:
+      return String(value)
   }
 }

@@ -19,7 +19,7 @@ const form = reactive({ confirmedBy: session.user?.name ?? '', confirmedOn: loca
 const { draft, clear } = useDraft(`rules-confirm-${props.set.rules.id}`, () => ({ reference: '' }))
 const { save, saving, errorAt, message } = useSave(rulesConfirmationInput)
 async function confirm(): Promise<void> {
-  if (!await save('/api/office/rules', { ...form, ...draft.value, ruleSetId: props.set.rules.id })) return
+  if (!(await save('/api/office/rules', { ...form, ...draft.value, ruleSetId: props.set.rules.id }))) return
   clear()
   say('The rule set is confirmed.')
   emit('saved')
@@ -40,6 +40,14 @@ async function confirm(): Promise<void> {
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: 1fr 1fr 1.4fr; gap: .6rem; }
-@media (max-width: 620px) { .fields { grid-template-columns: minmax(0, 1fr); } }
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1.4fr;
+  gap: 0.6rem;
+}
+@media (max-width: 620px) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

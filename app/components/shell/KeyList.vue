@@ -2,7 +2,14 @@
 import { ROOMS } from '~/composables/rooms'
 
 const shown = defineModel<boolean>({ required: true })
-const KEYS = [['n', 'new in this room'], ['/', 'find anything by its code'], ['r', 'record on the lot in focus'], ['u', 'undo the last record'], ['↑ ↓', 'up and down a table; Enter opens'], ['?', 'this list']] as const
+const KEYS = [
+  ['n', 'new in this room'],
+  ['/', 'find anything by its code'],
+  ['r', 'record on the lot in focus'],
+  ['u', 'undo the last record'],
+  ['↑ ↓', 'up and down a table; Enter opens'],
+  ['?', 'this list'],
+] as const
 </script>
 
 <template>
@@ -10,8 +17,18 @@ const KEYS = [['n', 'new in this room'], ['/', 'find anything by its code'], ['r
     <VCard class="pa-5">
       <h2>Keys</h2>
       <dl class="mt-3">
-        <template v-for="room in ROOMS" :key="room.key"><dt><kbd>g</kbd> <kbd>{{ room.key }}</kbd></dt><dd>{{ room.name }}</dd></template>
-        <template v-for="[key, what] in KEYS" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ what }}</dd></template>
+        <template v-for="room in ROOMS" :key="room.key">
+          <dt>
+            <kbd>g</kbd> <kbd>{{ room.key }}</kbd>
+          </dt>
+          <dd>{{ room.name }}</dd>
+        </template>
+        <template v-for="[key, what] in KEYS" :key="key">
+          <dt>
+            <kbd>{{ key }}</kbd>
+          </dt>
+          <dd>{{ what }}</dd>
+        </template>
       </dl>
       <VBtn class="mt-4" @click="shown = false">Close</VBtn>
     </VCard>
@@ -19,7 +36,19 @@ const KEYS = [['n', 'new in this room'], ['/', 'find anything by its code'], ['r
 </template>
 
 <style scoped>
-dl { display: grid; grid-template-columns: 6rem 1fr; gap: .3rem; margin: 0; }
-dd { margin: 0; }
-kbd { font-family: var(--mono); border: 1px solid var(--hair-strong); border-radius: 3px; padding: 0 .4rem; }
+dl {
+  display: grid;
+  grid-template-columns: 6rem 1fr;
+  gap: 0.3rem;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+kbd {
+  font-family: var(--mono);
+  border: 1px solid var(--hair-strong);
+  border-radius: 3px;
+  padding: 0 0.4rem;
+}
 </style>

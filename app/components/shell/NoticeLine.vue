@@ -14,15 +14,39 @@ const { state, undoLast, forgo } = useNotice()
     </template>
   </VSnackbar>
   <div v-if="state.undoable && !state.shown" class="last no-print">
-    <VBtn class="floor" variant="text" :prepend-icon="mdiUndoVariant" @click="undoLast">Undo<span class="what">: {{ state.notice?.text }}</span></VBtn>
+    <VBtn class="floor" variant="text" :prepend-icon="mdiUndoVariant" @click="undoLast">
+      Undo<span class="what">: {{ state.notice?.text }}</span>
+    </VBtn>
     <VBtn class="floor" variant="text" :icon="mdiClose" aria-label="No undo needed" @click="forgo" />
   </div>
 </template>
 
 <style scoped>
 /* A slip of paper at the foot, for as long as undo asks nothing. */
-.last { position: fixed; left: 0; bottom: 0; z-index: 4; display: flex; background: var(--straw-wash); color: var(--peat); border-top: 3px solid var(--straw); max-width: 100%; }
-.last .v-btn { max-width: calc(100vw - 60px); }
-.what { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 22rem; font-weight: 400; }
-@media (max-width: 520px) { .what { max-width: 12rem; } }
+.last {
+  position: fixed;
+  left: 0;
+  bottom: 0;
+  z-index: 4;
+  display: flex;
+  background: var(--straw-wash);
+  color: var(--peat);
+  border-top: 3px solid var(--straw);
+  max-width: 100%;
+}
+.last .v-btn {
+  max-width: calc(100vw - 60px);
+}
+.what {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  max-width: 22rem;
+  font-weight: 400;
+}
+@media (max-width: 520px) {
+  .what {
+    max-width: 12rem;
+  }
+}
 </style>

@@ -19,7 +19,13 @@ async function go(): Promise<void> {
   wrong.value = found === null && find.value.trim() !== ''
   if (!found) return
   find.value = ''
-  await navigateTo(found.kind === 'lot' ? `/lots/${found.code}` : found.kind === 'run' ? `/runs/${found.code}` : `/ledger?code=${found.code}`)
+  await navigateTo(
+    found.kind === 'lot'
+      ? `/lots/${found.code}`
+      : found.kind === 'run'
+        ? `/runs/${found.code}`
+        : `/ledger?code=${found.code}`,
+  )
 }
 async function leave(): Promise<void> {
   const { shared } = session.view?.station ?? {}
@@ -36,15 +42,35 @@ async function leave(): Promise<void> {
     <form class="find" role="search" @submit.prevent="go">
       <VIcon :icon="mdiMagnify" size="20" />
       <label class="visually-hidden" for="find-code">Find by code</label>
-      <input id="find-code" v-model="find" autocomplete="off" placeholder="Type or scan a code" :aria-invalid="wrong" aria-describedby="find-wrong" @input="wrong = false">
+      <input
+        id="find-code"
+        v-model="find"
+        autocomplete="off"
+        placeholder="Type or scan a code"
+        :aria-invalid="wrong"
+        aria-describedby="find-wrong"
+        @input="wrong = false"
+      />
       <span id="find-wrong" class="wrong" role="status">{{ wrong ? 'Not a code. They look like L-0042.' : '' }}</span>
     </form>
     <VBtn class="keys-button" variant="text" :icon="mdiKeyboardOutline" aria-label="Keys" @click="emit('keys')" />
-    <VBtn variant="text" :icon="night ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="night ? 'Day colours' : 'Night colours'" @click="night = !night" />
+    <VBtn
+      variant="text"
+      :icon="night ? mdiWhiteBalanceSunny : mdiWeatherNight"
+      :aria-label="night ? 'Day colours' : 'Night colours'"
+      @click="night = !night"
+    />
     <StationMark />
     <VMenu>
       <template #activator="{ props }">
-        <VBtn v-bind="props" variant="text" class="who" :aria-label="`${session.user?.initials}: ${session.user?.name}, ${session.user?.role}`">{{ session.user?.initials }}</VBtn>
+        <VBtn
+          v-bind="props"
+          variant="text"
+          class="who"
+          :aria-label="`${session.user?.initials}: ${session.user?.name}, ${session.user?.role}`"
+        >
+          {{ session.user?.initials }}
+        </VBtn>
       </template>
       <VList>
         <VListItem :title="session.user?.name" :subtitle="session.user?.role" />
@@ -59,15 +85,93 @@ async function leave(): Promise<void> {
 </template>
 
 <style scoped>
-.shell-head { display: flex; align-items: center; gap: .75rem; padding: .55rem 1.5rem .45rem; max-width: 1320px; margin: 0 auto; }
-.mark { font: 700 1.55rem/1 var(--slab); text-decoration: none; letter-spacing: -.01em; }
-.shop { color: var(--soft); padding-left: .75rem; border-left: 1px solid var(--hair-strong); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.find { margin-left: auto; display: flex; align-items: center; gap: .45rem; border-bottom: 2px solid var(--hair-strong); padding: .2rem .2rem; position: relative; }
-.find:focus-within { border-color: var(--heather); }
-.find input { font-family: var(--mono); width: 12.5rem; min-height: 40px; background: none; border: 0; outline: none; color: inherit; }
-.find input::placeholder { font-family: var(--sans); color: var(--soft); opacity: 1; }
-.wrong:not(:empty) { position: absolute; top: 100%; right: 0; background: var(--ember-wash); color: var(--peat); padding: .2rem .5rem; font-size: .85rem; z-index: 3; }
-.who { font-weight: 700; }
-@media (max-width: 860px) { .shop, .keys-button { display: none; } .shell-head { padding: .4rem .9rem; gap: .3rem; } .find { flex: 1; min-width: 0; max-width: 20rem; } .find input { width: 100%; min-width: 0; font-size: .9rem; } }
-@media (max-width: 520px) { .mark { font-size: 1.25rem; } .who { min-width: 44px; padding: 0 .3rem; } }
+.shell-head {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.55rem 1.5rem 0.45rem;
+  max-width: 1320px;
+  margin: 0 auto;
+}
+.mark {
+  font: 700 1.55rem/1 var(--slab);
+  text-decoration: none;
+  letter-spacing: -0.01em;
+}
+.shop {
+  color: var(--soft);
+  padding-left: 0.75rem;
+  border-left: 1px solid var(--hair-strong);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.find {
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+  gap: 0.45rem;
+  border-bottom: 2px solid var(--hair-strong);
+  padding: 0.2rem 0.2rem;
+  position: relative;
+}
+.find:focus-within {
+  border-color: var(--heather);
+}
+.find input {
+  font-family: var(--mono);
+  width: 12.5rem;
+  min-height: 40px;
+  background: none;
+  border: 0;
+  outline: none;
+  color: inherit;
+}
+.find input::placeholder {
+  font-family: var(--sans);
+  color: var(--soft);
+  opacity: 1;
+}
+.wrong:not(:empty) {
+  position: absolute;
+  top: 100%;
+  right: 0;
+  background: var(--ember-wash);
+  color: var(--peat);
+  padding: 0.2rem 0.5rem;
+  font-size: 0.85rem;
+  z-index: 3;
+}
+.who {
+  font-weight: 700;
+}
+@media (max-width: 860px) {
+  .shop,
+  .keys-button {
+    display: none;
+  }
+  .shell-head {
+    padding: 0.4rem 0.9rem;
+    gap: 0.3rem;
+  }
+  .find {
+    flex: 1;
+    min-width: 0;
+    max-width: 20rem;
+  }
+  .find input {
+    width: 100%;
+    min-width: 0;
+    font-size: 0.9rem;
+  }
+}
+@media (max-width: 520px) {
+  .mark {
+    font-size: 1.25rem;
+  }
+  .who {
+    min-width: 44px;
+    padding: 0 0.3rem;
+  }
+}
 </style>

@@ -16,13 +16,18 @@ const sending = ref(false)
 const LEAST_DIGITS = 4
 const MOST_DIGITS = 6
 
-watch(() => signing.asking, (asking) => {
-  pin.value = ''
-  problem.value = ''
-  const signers = session.view?.station?.signers ?? []
-  if (asking) who.value = signers.length === 1 ? signers[0]!.id : null
-})
-const press = (digit: number) => { if (pin.value.length < MOST_DIGITS) pin.value += String(digit) }
+watch(
+  () => signing.asking,
+  (asking) => {
+    pin.value = ''
+    problem.value = ''
+    const signers = session.view?.station?.signers ?? []
+    if (asking) who.value = signers.length === 1 ? signers[0]!.id : null
+  },
+)
+const press = (digit: number) => {
+  if (pin.value.length < MOST_DIGITS) pin.value += String(digit)
+}
 async function sign(): Promise<void> {
   if (sending.value || !signatureInput.safeParse({ userId: who.value, pin: pin.value }).success) return
   sending.value = true
@@ -46,19 +51,60 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <VDialog :model-value="signing.asking" aria-label="Who signs this record?" max-width="430" @update:model-value="signing.answer(false)">
+  <VDialog
+    :model-value="signing.asking"
+    aria-label="Who signs this record?"
+    max-width="430"
+    @update:model-value="signing.answer(false)"
+  >
     <div class="pad stack" @keydown="onKey">
       <h2>Who signs?</h2>
-      <p v-if="!session.view?.station?.signers.length">Nobody here has a PIN yet. Each chooses one in the Office, signed in with their own password.</p>
+      <p v-if="!session.view?.station?.signers.length">
+        Nobody here has a PIN yet. Each chooses one in the Office, signed in with their own password.
+      </p>
       <div class="people" role="group" aria-label="Person">
-        <VBtn v-for="person in session.view?.station?.signers" :key="person.id" class="floor" :variant="who === person.id ? 'flat' : 'outlined'" :color="who === person.id ? 'primary' : undefined" :aria-pressed="who === person.id" @click="who = person.id">{{ person.initials }}<span class="visually-hidden">, {{ person.name }}</span></VBtn>
+        <VBtn
+          v-for="person in session.view?.station?.signers"
+          :key="person.id"
+          class="floor"
+          :variant="who === person.id ? 'flat' : 'outlined'"
+          :color="who === person.id ? 'primary' : undefined"
+          :aria-pressed="who === person.id"
+          @click="who = person.id"
+        >
+          {{ person.initials }}<span class="visually-hidden">, {{ person.name }}</span>
+        </VBtn>
       </div>
-      <p class="dots" role="status" :aria-label="`${pin.length} digits`"><span v-for="i in Math.max(LEAST_DIGITS, pin.length)" :key="i" :class="{ on: i <= pin.length }" /></p>
+      <p class="dots" role="status" :aria-label="`${pin.length} digits`">
+        <span v-for="i in Math.max(LEAST_DIGITS, pin.length)" :key="i" :class="{ on: i <= pin.length }" />
+      </p>
       <div class="digits" role="group" aria-label="PIN">
-        <VBtn v-for="digit in [1, 2, 3, 4, 5, 6, 7, 8, 9]" :key="digit" class="floor" variant="outlined" @click="press(digit)">{{ digit }}</VBtn>
-        <VBtn class="floor" variant="text" :icon="mdiBackspaceOutline" aria-label="Take the last digit back" @click="pin = pin.slice(0, -1)" />
+        <VBtn
+          v-for="digit in [1, 2, 3, 4, 5, 6, 7, 8, 9]"
+          :key="digit"
+          class="floor"
+          variant="outlined"
+          @click="press(digit)"
+        >
+          {{ digit }}
+        </VBtn>
+        <VBtn
+          class="floor"
+          variant="text"
+          :icon="mdiBackspaceOutline"
+          aria-label="Take the last digit back"
+          @click="pin = pin.slice(0, -1)"
+        />
         <VBtn class="floor" variant="outlined" @click="press(0)">0</VBtn>
-        <VBtn class="floor" color="primary" :loading="sending" :disabled="who === null || pin.length < LEAST_DIGITS" @click="sign">Sign</VBtn>
+        <VBtn
+          class="floor"
+          color="primary"
+          :loading="sending"
+          :disabled="who === null || pin.length < LEAST_DIGITS"
+          @click="sign"
+        >
+          Sign
+        </VBtn>
       </div>
       <p v-if="problem" class="caution grave" role="alert">{{ problem }}</p>
       <VBtn class="floor" variant="text" @click="signing.answer(false)">Leave it; nothing is lost</VBtn>
@@ -67,11 +113,46 @@ function onKey(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.pad { background: var(--bone); color: var(--peat); padding: 1.3rem; }
-.people { display: flex; flex-wrap: wrap; gap: .5rem; }
-.people .floor { font: 700 1.3rem/1 var(--slab); min-width: 76px; min-height: 64px; }
-.digits { display: grid; grid-template-columns: repeat(3, 1fr); gap: .5rem; }
-.digits .floor { min-height: 64px; font: 700 1.4rem/1 var(--slab); font-variant-numeric: lining-nums tabular-nums; width: 100%; }
-.dots { display: flex; gap: .7rem; min-height: 18px; justify-content: center; }
-.dots span { width: 16px; height: 16px; border-radius: 50%; border: 2px solid var(--hair-strong); } .dots .on { background: var(--peat); border-color: var(--peat); }
+.pad {
+  background: var(--bone);
+  color: var(--peat);
+  padding: 1.3rem;
+}
+.people {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.people .floor {
+  font: 700 1.3rem/1 var(--slab);
+  min-width: 76px;
+  min-height: 64px;
+}
+.digits {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.5rem;
+}
+.digits .floor {
+  min-height: 64px;
+  font: 700 1.4rem/1 var(--slab);
+  font-variant-numeric: lining-nums tabular-nums;
+  width: 100%;
+}
+.dots {
+  display: flex;
+  gap: 0.7rem;
+  min-height: 18px;
+  justify-content: center;
+}
+.dots span {
+  width: 16px;
+  height: 16px;
+  border-radius: 50%;
+  border: 2px solid var(--hair-strong);
+}
+.dots .on {
+  background: var(--peat);
+  border-color: var(--peat);
+}
 </style>

@@ -10,7 +10,9 @@ const session = useSession()
 const signing = useSigning()
 const nowMs = useClock()
 const station = computed(() => session.view?.station ?? null)
-const signer = computed(() => station.value?.signer && (station.value.signedUntilMs ?? 0) > nowMs.value ? station.value.signer : null)
+const signer = computed(() =>
+  station.value?.signer && (station.value.signedUntilMs ?? 0) > nowMs.value ? station.value.signer : null,
+)
 async function stepAway(): Promise<void> {
   await send('DELETE', '/api/station/signature', {})
   await session.load()
@@ -20,13 +22,35 @@ async function stepAway(): Promise<void> {
 <template>
   <div v-if="station?.shared" class="station">
     <span class="name">{{ station.name }}</span>
-    <VBtn v-if="signer" variant="text" class="floor who" :aria-label="`${signer.name} signs here. Press to step away`" @click="stepAway"><strong>{{ signer.initials }}</strong>&nbsp;signs</VBtn>
+    <VBtn
+      v-if="signer"
+      variant="text"
+      class="floor who"
+      :aria-label="`${signer.name} signs here. Press to step away`"
+      @click="stepAway"
+    >
+      <strong>{{ signer.initials }}</strong>&nbsp;signs
+    </VBtn>
     <VBtn v-else variant="text" class="floor who" @click="signing.ask()">Nobody signs</VBtn>
   </div>
 </template>
 
 <style scoped>
-.station { display: flex; align-items: center; gap: .2rem; }
-.name { color: var(--soft); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; max-width: 12rem; }
-@media (max-width: 860px) { .name { display: none; } }
+.station {
+  display: flex;
+  align-items: center;
+  gap: 0.2rem;
+}
+.name {
+  color: var(--soft);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  max-width: 12rem;
+}
+@media (max-width: 860px) {
+  .name {
+    display: none;
+  }
+}
 </style>

@@ -26,13 +26,19 @@ const all = computed(() => packs.value.length > 0 && packs.value.every(pack => d
 
 async function load(): Promise<void> {
   const replies = await Promise.all(props.lots.map(lot => read<LotView>(`/api/lots/${lot.code}`)))
-  packs.value = replies.flatMap(reply => reply.ok ? reply.value.packList.filter(pack => pack.customer === null) : [])
+  packs.value = replies.flatMap(reply => (reply.ok ? reply.value.packList.filter(pack => pack.customer === null) : []))
 }
 const toggle = (code: string) => {
-  draft.value.codes = draft.value.codes.includes(code) ? draft.value.codes.filter(other => other !== code) : [...draft.value.codes, code]
+  draft.value.codes = draft.value.codes.includes(code)
+    ? draft.value.codes.filter(other => other !== code)
+    : [...draft.value.codes, code]
 }
 async function sendOut(): Promise<void> {
-  const done = await save('/api/dispatches', { customer: draft.value.customer, sentOn: localDay(nowMs.value, session.zone), packCodes: draft.value.codes })
+  const done = await save('/api/dispatches', {
+    customer: draft.value.customer,
+    sentOn: localDay(nowMs.value, session.zone),
+    packCodes: draft.value.codes,
+  })
   if (!done) return
   recorded(`${done.packs} packs sent to ${draft.value.customer}.`, done.eventId, async () => emit('sent'))
   clear()
@@ -46,16 +52,27 @@ watch(() => props.lots, load)
   <section id="send" class="stack" aria-labelledby="send-head">
     <h2 id="send-head">Packs in the fridge</h2>
     <div class="row">
-      <VBtn class="floor" variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">{{ all ? 'None' : `All ${packs.length}` }}</VBtn>
+      <VBtn class="floor" variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">
+        {{
+          all ? 'None' : `All ${packs.length}`
+        }}
+      </VBtn>
       <span class="soft">{{ draft.codes.length }} chosen</span>
     </div>
     <ul>
       <li v-for="pack in packs" :key="pack.code">
-        <label><input type="checkbox" :checked="draft.codes.includes(pack.code)" @change="toggle(pack.code)"> <span class="code">{{ pack.code }}</span> {{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }} <span class="soft small">{{ date(pack.packedOn) }}</span></label>
+        <label><input type="checkbox" :checked="draft.codes.includes(pack.code)" @change="toggle(pack.code)" />
+          <span class="code">{{ pack.code }}</span> {{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}
+          <span class="soft small">{{ date(pack.packedOn) }}</span></label>
       </li>
     </ul>
     <div class="entry">
-      <VTextField v-model="draft.customer" label="Customer" autocomplete="off" :error-messages="errorAt('customer') ?? errorAt('packCodes')" />
+      <VTextField
+        v-model="draft.customer"
+        label="Customer"
+        autocomplete="off"
+        :error-messages="errorAt('customer') ?? errorAt('packCodes')"
+      />
       <VBtn class="floor" color="primary" :loading="saving" @click="sendOut">Send {{ draft.codes.length }} packs</VBtn>
     </div>
     <SaveProblem :message="message" />
@@ -64,9 +81,38 @@ watch(() => props.lots, load)
 </template>
 
 <style scoped>
-ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr)); gap: 0 1.4rem; max-height: 22rem; overflow-y: auto; }
-label { display: flex; gap: .55rem; align-items: center; min-height: 48px; border-bottom: 1px solid var(--hair); cursor: pointer; }
-input[type='checkbox'] { width: 24px; height: 24px; accent-color: var(--heather); }
-.entry { display: grid; grid-template-columns: minmax(0, 22rem) auto; gap: .6rem; justify-content: start; }
-@media (max-width: 620px) { .entry { grid-template-columns: minmax(0, 1fr); } }
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr));
+  gap: 0 1.4rem;
+  max-height: 22rem;
+  overflow-y: auto;
+}
+label {
+  display: flex;
+  gap: 0.55rem;
+  align-items: center;
+  min-height: 48px;
+  border-bottom: 1px solid var(--hair);
+  cursor: pointer;
+}
+input[type='checkbox'] {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--heather);
+}
+.entry {
+  display: grid;
+  grid-template-columns: minmax(0, 22rem) auto;
+  gap: 0.6rem;
+  justify-content: start;
+}
+@media (max-width: 620px) {
+  .entry {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

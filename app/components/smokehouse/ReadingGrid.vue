@@ -15,7 +15,7 @@ import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 /** Readings by hand, row after row with Enter, or from a logger's file; sent together. */
-const props = defineProps<{ run: RunView, phase: 'smoke' | 'cool', nowMs: number }>()
+const props = defineProps<{ run: RunView; phase: 'smoke' | 'cool'; nowMs: number }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { as, number, clock } = useNotation()
@@ -27,8 +27,13 @@ const { draft, clear } = useDraft(`readings-${props.run.code}-${props.phase}`, (
 const refused = ref('')
 const CLOCK_SLACK_MS = 5 * MS_PER_MINUTE
 const picker = ref<HTMLInputElement | null>(null)
-const options = () => ({ zone: session.zone, dayFirst: as.value.dates !== 'mdy', onDate: localDay(props.nowMs, session.zone), unit: as.value.temperature })
-const typed = (text: string) => text.trim() === '' ? null : { typed: text, unit: as.value.temperature }
+const options = () => ({
+  zone: session.zone,
+  dayFirst: as.value.dates !== 'mdy',
+  onDate: localDay(props.nowMs, session.zone),
+  unit: as.value.temperature,
+})
+const typed = (text: string) => (text.trim() === '' ? null : { typed: text, unit: as.value.temperature })
 
 async function addRow(): Promise<void> {
   draft.value.rows.push(newRow())
@@ -52,15 +57,23 @@ async function record(): Promise<void> {
     return
   }
   // A clock time later than now was yesterday's.
-  const atMs = times.map(ms => ms! > props.nowMs + CLOCK_SLACK_MS ? ms! - MS_PER_DAY : ms!)
-  const body = { phase: props.phase, source: 'hand', readings: rows.map((row, i) => ({ atMs: atMs[i]!, chamber: typed(row.chamber), core: typed(row.core) })) }
+  const atMs = times.map(ms => (ms! > props.nowMs + CLOCK_SLACK_MS ? ms! - MS_PER_DAY : ms!))
+  const body = {
+    phase: props.phase,
+    source: 'hand',
+    readings: rows.map((row, i) => ({ atMs: atMs[i]!, chamber: typed(row.chamber), core: typed(row.core) })),
+  }
   await send(body, clear)
 }
 async function send(body: unknown, after: () => void): Promise<void> {
   const done = await save(`/api/runs/${props.run.code}/readings`, body)
   if (!done) return
   after()
-  recorded(`${props.run.code}: ${done.added} ${done.added === 1 ? 'reading' : 'readings'} recorded.`, done.eventId, async () => emit('saved'))
+  recorded(
+    `${props.run.code}: ${done.added} ${done.added === 1 ? 'reading' : 'readings'} recorded.`,
+    done.eventId,
+    async () => emit('saved'),
+  )
   emit('saved')
 }
 async function takeFile(event: Event): Promise<void> {
@@ -75,8 +88,15 @@ async function takeFile(event: Event): Promise<void> {
     refused.value = wordsFor(found.code, found.params, as.value)
     return
   }
-  const celsius = (tempC: number | null) => tempC === null ? null : { typed: number(tempC, 2), unit: 'C' as const }
-  await send({ phase: props.phase, source: 'csv', readings: found.value.map(r => ({ atMs: r.atMs, chamber: celsius(r.chamberC), core: celsius(r.coreC) })) }, () => {})
+  const celsius = (tempC: number | null) => (tempC === null ? null : { typed: number(tempC, 2), unit: 'C' as const })
+  await send(
+    {
+      phase: props.phase,
+      source: 'csv',
+      readings: found.value.map(r => ({ atMs: r.atMs, chamber: celsius(r.chamberC), core: celsius(r.coreC) })),
+    },
+    () => {},
+  )
 }
 </script>
 
@@ -84,17 +104,75 @@ async function takeFile(event: Event): Promise<void> {
   <section class="stack-tight" :aria-label="phase === 'smoke' ? 'Enter smoke readings' : 'Enter cooling readings'">
     <div class="row spread">
       <h3>{{ phase === 'smoke' ? 'Readings in the smoker' : 'Readings while it cools' }}</h3>
-      <VBtn variant="outlined" class="floor" :prepend-icon="mdiFileUploadOutline" :loading="busy" @click="picker?.click()">From a logger's CSV</VBtn>
-      <input ref="picker" hidden type="file" accept=".csv,.txt,text/csv" aria-label="Logger's CSV file" @change="takeFile">
+      <VBtn
+        variant="outlined"
+        class="floor"
+        :prepend-icon="mdiFileUploadOutline"
+        :loading="busy"
+        @click="picker?.click()"
+      >
+        From a logger's CSV
+      </VBtn>
+      <input
+        ref="picker"
+        hidden
+        type="file"
+        accept=".csv,.txt,text/csv"
+        aria-label="Logger's CSV file"
+        @change="takeFile"
+      />
     </div>
     <table class="grid">
-      <thead><tr><th scope="col">Time</th><th v-if="phase === 'smoke'" scope="col">Chamber °{{ as.temperature }}</th><th scope="col">Core °{{ as.temperature }}</th><th><span class="visually-hidden">Take off</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Time</th>
+          <th v-if="phase === 'smoke'" scope="col">Chamber °{{ as.temperature }}</th>
+          <th scope="col">Core °{{ as.temperature }}</th>
+          <th><span class="visually-hidden">Take off</span></th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="(row, i) in draft.rows" :key="i">
-          <td><input v-model="row.time" :aria-label="`Time, row ${i + 1}`" autocomplete="off" maxlength="30" @keydown.enter.prevent="fieldsAfter"></td>
-          <td v-if="phase === 'smoke'"><input v-model="row.chamber" class="first" :aria-label="`Chamber, row ${i + 1}`" inputmode="decimal" autocomplete="off" maxlength="12" @keydown.enter.prevent="fieldsAfter"></td>
-          <td><input v-model="row.core" :class="{ first: phase === 'cool' }" :aria-label="`Core, row ${i + 1}`" inputmode="decimal" autocomplete="off" maxlength="12" @keydown.enter.prevent="fieldsAfter"></td>
-          <td><VBtn v-if="draft.rows.length > 1" variant="text" :icon="mdiClose" :aria-label="`Take row ${i + 1} off`" @click="draft.rows.splice(i, 1)" /></td>
+          <td>
+            <input
+              v-model="row.time"
+              :aria-label="`Time, row ${i + 1}`"
+              autocomplete="off"
+              maxlength="30"
+              @keydown.enter.prevent="fieldsAfter"
+            />
+          </td>
+          <td v-if="phase === 'smoke'">
+            <input
+              v-model="row.chamber"
+              class="first"
+              :aria-label="`Chamber, row ${i + 1}`"
+              inputmode="decimal"
+              autocomplete="off"
+              maxlength="12"
+              @keydown.enter.prevent="fieldsAfter"
+            />
+          </td>
+          <td>
+            <input
+              v-model="row.core"
+              :class="{ first: phase === 'cool' }"
+              :aria-label="`Core, row ${i + 1}`"
+              inputmode="decimal"
+              autocomplete="off"
+              maxlength="12"
+              @keydown.enter.prevent="fieldsAfter"
+            />
+          </td>
+          <td>
+            <VBtn
+              v-if="draft.rows.length > 1"
+              variant="text"
+              :icon="mdiClose"
+              :aria-label="`Take row ${i + 1} off`"
+              @click="draft.rows.splice(i, 1)"
+            />
+          </td>
         </tr>
       </tbody>
     </table>
@@ -109,10 +187,40 @@ async function takeFile(event: Event): Promise<void> {
 </template>
 
 <style scoped>
-.grid { border-collapse: collapse; width: 100%; max-width: 560px; }
-th { text-align: left; font-size: .86rem; color: var(--soft); font-weight: 600; padding: .2rem .5rem; }
-td { padding: 0; border: 1px solid var(--hair-strong); background: var(--sheet); }
-td:last-child { border: 0; background: none; width: 52px; }
-input { width: 100%; min-height: 52px; padding: 0 .7rem; font: 600 1.15rem var(--sans); font-variant-numeric: tabular-nums; color: inherit; background: none; border: 0; }
-input:focus { outline: 3px solid var(--heather); outline-offset: -3px; }
+.grid {
+  border-collapse: collapse;
+  width: 100%;
+  max-width: 560px;
+}
+th {
+  text-align: left;
+  font-size: 0.86rem;
+  color: var(--soft);
+  font-weight: 600;
+  padding: 0.2rem 0.5rem;
+}
+td {
+  padding: 0;
+  border: 1px solid var(--hair-strong);
+  background: var(--sheet);
+}
+td:last-child {
+  border: 0;
+  background: none;
+  width: 52px;
+}
+input {
+  width: 100%;
+  min-height: 52px;
+  padding: 0 0.7rem;
+  font: 600 1.15rem var(--sans);
+  font-variant-numeric: tabular-nums;
+  color: inherit;
+  background: none;
+  border: 0;
+}
+input:focus {
+  outline: 3px solid var(--heather);
+  outline-offset: -3px;
+}
 </style>

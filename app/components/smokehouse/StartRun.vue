@@ -16,24 +16,43 @@ import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
-const props = defineProps<{ lots: LotSummary[], smokers: string[] }>()
+const props = defineProps<{ lots: LotSummary[]; smokers: string[] }>()
 const { as, meat, limit } = useNotation()
 const recorded = useRecorded()
-const { draft, clear } = useDraft('smoke', () => ({ smoker: '', target: as.value.temperature === 'F' ? '145' : '63', pieceIds: [] as number[], core: null as number | null, chamber: null as number | null }))
+const { draft, clear } = useDraft('smoke', () => ({
+  smoker: '',
+  target: as.value.temperature === 'F' ? '145' : '63',
+  pieceIds: [] as number[],
+  core: null as number | null,
+  chamber: null as number | null,
+}))
 const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
-const aimsCold = computed(() => { const found = parseTemperature(draft.value.target, as.value.temperature); return found.ok && found.value <= HEAT_FROM_C })
+const aimsCold = computed(() => {
+  const found = parseTemperature(draft.value.target, as.value.temperature)
+  return found.ok && found.value <= HEAT_FROM_C
+})
 const free = computed(() => props.lots.filter(lot => !lot.openHolds.length))
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const has = (lot: LotSummary) => lot.pieces.every(piece => draft.value.pieceIds.includes(piece.id))
 function toggleLot(lot: LotSummary): void {
   const ids = lot.pieces.map(piece => piece.id)
-  draft.value.pieceIds = has(lot) ? draft.value.pieceIds.filter(id => !ids.includes(id)) : [...new Set([...draft.value.pieceIds, ...ids])]
+  draft.value.pieceIds = has(lot)
+    ? draft.value.pieceIds.filter(id => !ids.includes(id))
+    : [...new Set([...draft.value.pieceIds, ...ids])]
 }
 const toggle = (id: number) => {
-  draft.value.pieceIds = draft.value.pieceIds.includes(id) ? draft.value.pieceIds.filter(other => other !== id) : [...draft.value.pieceIds, id]
+  draft.value.pieceIds = draft.value.pieceIds.includes(id)
+    ? draft.value.pieceIds.filter(other => other !== id)
+    : [...draft.value.pieceIds, id]
 }
 async function start(): Promise<void> {
-  const made = await save('/api/runs', { smoker: draft.value.smoker, pieceIds: draft.value.pieceIds, targetCore: { typed: draft.value.target, unit: as.value.temperature }, coreThermometerId: draft.value.core, chamberThermometerId: draft.value.chamber })
+  const made = await save('/api/runs', {
+    smoker: draft.value.smoker,
+    pieceIds: draft.value.pieceIds,
+    targetCore: { typed: draft.value.target, unit: as.value.temperature },
+    coreThermometerId: draft.value.core,
+    chamberThermometerId: draft.value.chamber,
+  })
   if (!made) return
   clear()
   recorded(`${made.code} is in the smoke.`, made.eventId, () => navigateTo('/smokehouse') as Promise<unknown>)
@@ -44,22 +63,63 @@ async function start(): Promise<void> {
 <template>
   <form class="slip stack" aria-labelledby="start-head" @submit.prevent="start">
     <h2 id="start-head">Start a smoke</h2>
-    <p v-if="!free.length" class="soft">No lot is out of the cure and free to smoke. End a cure in the Cold room first.</p>
+    <p v-if="!free.length" class="soft">
+      No lot is out of the cure and free to smoke. End a cure in the Cold room first.
+    </p>
     <div v-for="lot in free" :key="lot.code" class="lot">
-      <div><LotCode :code="lot.code" /> {{ lot.cut }} <StateMark v-if="lot.saltOnly" tone="cold">salt only: core to {{ limit(KILL_FROM_C) }} within 4 h</StateMark></div>
+      <div>
+        <LotCode :code="lot.code" /> {{ lot.cut }}
+        <StateMark v-if="lot.saltOnly" tone="cold">salt only: core to {{ limit(KILL_FROM_C) }} within 4 h</StateMark>
+      </div>
       <div class="row">
-        <VBtn class="floor" :variant="has(lot) ? 'flat' : 'outlined'" :color="has(lot) ? 'secondary' : undefined" :aria-pressed="has(lot)" @click="toggleLot(lot)">All {{ lot.pieces.length }}</VBtn>
-        <VBtn v-for="piece in lot.pieces" :key="piece.id" class="floor" :variant="draft.pieceIds.includes(piece.id) ? 'flat' : 'outlined'" :color="draft.pieceIds.includes(piece.id) ? 'secondary' : undefined" :aria-pressed="draft.pieceIds.includes(piece.id)" @click="toggle(piece.id)">{{ piece.number }}: {{ meat(piece.greenG) }}</VBtn>
+        <VBtn
+          class="floor"
+          :variant="has(lot) ? 'flat' : 'outlined'"
+          :color="has(lot) ? 'secondary' : undefined"
+          :aria-pressed="has(lot)"
+          @click="toggleLot(lot)"
+        >
+          All {{ lot.pieces.length }}
+        </VBtn>
+        <VBtn
+          v-for="piece in lot.pieces"
+          :key="piece.id"
+          class="floor"
+          :variant="draft.pieceIds.includes(piece.id) ? 'flat' : 'outlined'"
+          :color="draft.pieceIds.includes(piece.id) ? 'secondary' : undefined"
+          :aria-pressed="draft.pieceIds.includes(piece.id)"
+          @click="toggle(piece.id)"
+        >
+          {{ piece.number }}: {{ meat(piece.greenG) }}
+        </VBtn>
       </div>
     </div>
-    <p v-for="lot in held" :key="lot.code" class="soft"><LotCode :code="lot.code" /> is held and goes nowhere until the owner decides.</p>
+    <p v-for="lot in held" :key="lot.code" class="soft">
+      <LotCode :code="lot.code" /> is held and goes nowhere until the owner decides.
+    </p>
     <div class="fields">
       <VCombobox v-model="draft.smoker" :items="smokers" label="Smoker" :error-messages="errorAt('smoker')" />
       <TemperatureField v-model="draft.target" label="Pull at core" :error="errorAt('targetCore')" />
-      <InstrumentSelect v-model="draft.core" kind="thermometer" purpose="core" for-core label="Core read on" :error="errorAt('coreThermometerId')" />
-      <InstrumentSelect v-model="draft.chamber" kind="thermometer" purpose="chamber" label="Chamber read on" :error="errorAt('chamberThermometerId')" />
+      <InstrumentSelect
+        v-model="draft.core"
+        kind="thermometer"
+        purpose="core"
+        for-core
+        label="Core read on"
+        :error="errorAt('coreThermometerId')"
+      />
+      <InstrumentSelect
+        v-model="draft.chamber"
+        kind="thermometer"
+        purpose="chamber"
+        label="Chamber read on"
+        :error="errorAt('chamberThermometerId')"
+      />
     </div>
-    <p v-if="aimsCold" class="caution">A smoke whose core stays under {{ limit(HEAT_FROM_C) }} is a cold smoke: it ends without a core reading, stays raw, and its hours count over all sessions. Salt-only: only under {{ limit(4) }}.</p>
+    <p v-if="aimsCold" class="caution">
+      A smoke whose core stays under {{ limit(HEAT_FROM_C) }} is a cold smoke: it ends without a core reading, stays
+      raw, and its hours count over all sessions. Salt-only: only under {{ limit(4) }}.
+    </p>
     <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
     <SaveProblem :message="message" />
@@ -68,6 +128,15 @@ async function start(): Promise<void> {
 </template>
 
 <style scoped>
-.lot { display: grid; gap: .4rem; }
-.fields { align-items: start; display: grid; grid-template-columns: 1fr 1fr; gap: .7rem; max-width: 620px; }
+.lot {
+  display: grid;
+  gap: 0.4rem;
+}
+.fields {
+  align-items: start;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.7rem;
+  max-width: 620px;
+}
 </style>

@@ -20,14 +20,24 @@ const floor = useFloor()
 const { as } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft('delivery', emptyDelivery)
-const { save, saving, errorAt, message } = useSave<{ code: string, meatCodes: string[] }>(deliveryInput)
+const { save, saving, errorAt, message } = useSave<{ code: string; meatCodes: string[] }>(deliveryInput)
 const offsetC = computed(() => floor.view?.instruments.find(one => one.id === draft.value.thermometerId)?.offsetC ?? 0)
 
 async function receive(): Promise<void> {
   const { supplier, document, note, scaleId, thermometerId, photo, lines } = draft.value
   const made = await save('/api/deliveries', {
-    supplier, document: document || null, note: note || null, scaleId, thermometerId, photoId: photo?.id ?? null,
-    lines: lines.map(line => ({ ...line, temperature: { typed: line.temperature, unit: as.value.temperature }, packDate: line.packDate || null, reason: line.reason || null })),
+    supplier,
+    document: document || null,
+    note: note || null,
+    scaleId,
+    thermometerId,
+    photoId: photo?.id ?? null,
+    lines: lines.map(line => ({
+      ...line,
+      temperature: { typed: line.temperature, unit: as.value.temperature },
+      packDate: line.packDate || null,
+      reason: line.reason || null,
+    })),
   })
   if (!made) return
   clear()
@@ -41,15 +51,56 @@ async function receive(): Promise<void> {
     <h2 id="delivery-head">Receive meat</h2>
     <div class="slip-fields">
       <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
-      <VTextField v-model="draft.document" label="Delivery note" autocomplete="off" :error-messages="errorAt('document')" />
-      <VTextField v-if="draft.lines.some(line => line.cut === 'other')" v-model="draft.note" label="What the other cut is" placeholder="lamb belly" maxlength="500" :error-messages="errorAt('note')" />
+      <VTextField
+        v-model="draft.document"
+        label="Delivery note"
+        autocomplete="off"
+        :error-messages="errorAt('document')"
+      />
+      <VTextField
+        v-if="draft.lines.some(line => line.cut === 'other')"
+        v-model="draft.note"
+        label="What the other cut is"
+        placeholder="lamb belly"
+        maxlength="500"
+        :error-messages="errorAt('note')"
+      />
       <FileField v-model="draft.photo" label="Photo" photo />
-      <InstrumentSelect v-model="draft.scaleId" kind="scale" purpose="door-scale" label="Weighed on" :error="errorAt('scaleId')" />
-      <InstrumentSelect v-model="draft.thermometerId" kind="thermometer" purpose="door-thermometer" label="Measured with" :error="errorAt('thermometerId')" />
+      <InstrumentSelect
+        v-model="draft.scaleId"
+        kind="scale"
+        purpose="door-scale"
+        label="Weighed on"
+        :error="errorAt('scaleId')"
+      />
+      <InstrumentSelect
+        v-model="draft.thermometerId"
+        kind="thermometer"
+        purpose="door-thermometer"
+        label="Measured with"
+        :error="errorAt('thermometerId')"
+      />
     </div>
-    <DeliveryLine v-for="(_line, i) in draft.lines" :key="i" v-model="draft.lines[i]!" :index="i" :only="draft.lines.length === 1" :offset-c="offsetC" :error-at="errorAt" @off="draft.lines.splice(i, 1)" />
-    <div><VBtn class="floor" variant="outlined" :prepend-icon="mdiPlus" @click="draft.lines.push(emptyLine())">Another cut</VBtn></div>
+    <DeliveryLine
+      v-for="(_line, i) in draft.lines"
+      :key="i"
+      v-model="draft.lines[i]!"
+      :index="i"
+      :only="draft.lines.length === 1"
+      :offset-c="offsetC"
+      :error-at="errorAt"
+      @off="draft.lines.splice(i, 1)"
+    />
+    <div>
+      <VBtn class="floor" variant="outlined" :prepend-icon="mdiPlus" @click="draft.lines.push(emptyLine())">
+        Another cut
+      </VBtn>
+    </div>
     <SaveProblem :message="message" />
-    <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Receive {{ draft.lines.length === 1 ? 'it' : `${draft.lines.length} cuts` }}</VBtn></div>
+    <div>
+      <VBtn type="submit" class="floor" color="primary" :loading="saving">
+        Receive {{ draft.lines.length === 1 ? 'it' : `${draft.lines.length} cuts` }}
+      </VBtn>
+    </div>
   </form>
 </template>

@@ -27,20 +27,47 @@ function cut(): void {
     <HoldList :holds="lot.holds" what="meat" @decided="emit('changed')" />
     <p class="facts">
       <span v-if="lot.delivery">Delivery <span class="code">{{ lot.delivery }}</span>{{ lot.document ? `, ${lot.document}` : '' }}</span>
-      <span>weighed “{{ lot.weightTyped }}” on {{ lot.scale?.name ?? 'a scale nobody named' }} <InstrumentNote :mark="lot.scale" /></span>
-      <span>{{ temperature(lot.temperatureC) }} by {{ lot.thermometer?.name ?? 'a thermometer nobody named' }}<template v-if="lot.offsetC"> (read {{ temperature(lot.temperatureC + lot.offsetC) }}, offset {{ offset(lot.offsetC) }})</template></span>
+      <span>weighed “{{ lot.weightTyped }}” on {{ lot.scale?.name ?? 'a scale nobody named' }}
+        <InstrumentNote :mark="lot.scale" /></span>
+      <span>{{ temperature(lot.temperatureC) }} by {{ lot.thermometer?.name ?? 'a thermometer nobody named'
+      }}<template v-if="lot.offsetC">
+        (read {{ temperature(lot.temperatureC + lot.offsetC) }}, offset {{ offset(lot.offsetC) }})</template></span>
       <span v-if="lot.checks">{{ ARRIVAL_CHECKS.map(check => `${check} ${lot.checks![check]}`).join(', ') }}</span>
       <span v-if="lot.note">“{{ lot.note }}”</span>
-      <a v-if="lot.photo" :href="`/api/files/${lot.photo.id}`" target="_blank" rel="noopener"><img :src="`/api/files/${lot.photo.id}`" :alt="`Photo of delivery ${lot.delivery}`"></a>
+      <a v-if="lot.photo" :href="`/api/files/${lot.photo.id}`" target="_blank" rel="noopener"><img :src="`/api/files/${lot.photo.id}`" :alt="`Photo of delivery ${lot.delivery}`" /></a>
     </p>
     <PieceTree v-if="lot.pieces.length" :lot="lot" @cut="cutting = $event" />
-    <div v-if="session.mayWrite && lot.state === 'in' && leftG > 50 && cutting === null"><VBtn class="floor" variant="outlined" @click="cutting = 0">Cut from the delivery, {{ meat(leftG) }} left</VBtn></div>
-    <CutForm v-if="cutting !== null" :key="cutting" :lot="lot" :piece-id="cutting || null" :left-g="leftG" @saved="cut" @aside="cutting = null" />
+    <div v-if="session.mayWrite && lot.state === 'in' && leftG > 50 && cutting === null">
+      <VBtn class="floor" variant="outlined" @click="cutting = 0">Cut from the delivery, {{ meat(leftG) }} left</VBtn>
+    </div>
+    <CutForm
+      v-if="cutting !== null"
+      :key="cutting"
+      :lot="lot"
+      :piece-id="cutting || null"
+      :left-g="leftG"
+      @saved="cut"
+      @aside="cutting = null"
+    />
   </div>
 </template>
 
 <style scoped>
-.detail { padding: .4rem 0 1rem 1.2rem; border-left: 5px solid var(--hair-strong); padding-left: 1.2rem; }
-.facts { display: flex; flex-wrap: wrap; gap: .2rem 1.4rem; max-width: none; align-items: center; }
-img { height: 76px; display: block; border: 1px solid var(--hair-strong); }
+.detail {
+  padding: 0.4rem 0 1rem 1.2rem;
+  border-left: 5px solid var(--hair-strong);
+  padding-left: 1.2rem;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.4rem;
+  max-width: none;
+  align-items: center;
+}
+img {
+  height: 76px;
+  display: block;
+  border: 1px solid var(--hair-strong);
+}
 </style>

@@ -16,18 +16,34 @@ const open = ref<number | null>(null)
 /** More than these are looked for by name. */
 const SHOWN = 20
 const find = ref('')
-const found = computed(() => props.parties.filter(party => party.name.toLowerCase().includes(find.value.trim().toLowerCase())))
+const found = computed(() =>
+  props.parties.filter(party => party.name.toLowerCase().includes(find.value.trim().toLowerCase())),
+)
 const shown = computed(() => found.value.slice(0, SHOWN))
 const form = reactive({ kind: 'supplier' as PartyView['kind'], name: '', contact: '', approval: '', note: '' })
 const { save, saving, errorAt, message, forget } = useSave(partyInput)
 function begin(party: PartyView | null): void {
   forget()
   open.value = party?.id ?? 0
-  Object.assign(form, { kind: party?.kind ?? 'supplier', name: party?.name ?? '', contact: party?.contact ?? '', approval: party?.approval ?? '', note: party?.note ?? '' })
+  Object.assign(form, {
+    kind: party?.kind ?? 'supplier',
+    name: party?.name ?? '',
+    contact: party?.contact ?? '',
+    approval: party?.approval ?? '',
+    note: party?.note ?? '',
+  })
 }
 async function keep(): Promise<void> {
-  const { kind, ...rest } = { ...form, contact: form.contact || null, approval: form.approval || null, note: form.note || null }
-  const done = open.value === 0 ? await save('/api/parties', { kind, ...rest }) : await change.save(`/api/parties/${open.value}`, rest, 'PUT')
+  const { kind, ...rest } = {
+    ...form,
+    contact: form.contact || null,
+    approval: form.approval || null,
+    note: form.note || null,
+  }
+  const done
+    = open.value === 0
+      ? await save('/api/parties', { kind, ...rest })
+      : await change.save(`/api/parties/${open.value}`, rest, 'PUT')
   if (!done) return
   open.value = null
   say(`${form.name} is kept.`)
@@ -38,26 +54,72 @@ const change = useSave(partyInput.omit({ kind: true }))
 
 <template>
   <section class="stack-tight" aria-labelledby="parties-head">
-    <div class="ruled-head"><h2 id="parties-head">Suppliers and customers</h2><VBtn v-if="session.mayWrite" class="floor" variant="outlined" @click="begin(null)">Add one</VBtn></div>
+    <div class="ruled-head">
+      <h2 id="parties-head">Suppliers and customers</h2>
+      <VBtn v-if="session.mayWrite" class="floor" variant="outlined" @click="begin(null)">Add one</VBtn>
+    </div>
     <form v-if="open !== null" class="slip fields" @submit.prevent="keep">
-      <VSelect v-if="open === 0" v-model="form.kind" :items="[{ value: 'supplier', title: 'supplier' }, { value: 'customer', title: 'customer' }]" label="Is a" />
+      <VSelect
+        v-if="open === 0"
+        v-model="form.kind"
+        :items="[
+          { value: 'supplier', title: 'supplier' },
+          { value: 'customer', title: 'customer' },
+        ]"
+        label="Is a"
+      />
       <VTextField v-model="form.name" label="Name" :error-messages="errorAt('name') ?? change.errorAt('name')" />
-      <VTextField v-model="form.contact" label="Telephone, address" :error-messages="errorAt('contact') ?? change.errorAt('contact')" />
-      <VTextField v-model="form.approval" label="Approval or establishment number" :error-messages="errorAt('approval') ?? change.errorAt('approval')" />
+      <VTextField
+        v-model="form.contact"
+        label="Telephone, address"
+        :error-messages="errorAt('contact') ?? change.errorAt('contact')"
+      />
+      <VTextField
+        v-model="form.approval"
+        label="Approval or establishment number"
+        :error-messages="errorAt('approval') ?? change.errorAt('approval')"
+      />
       <VTextField v-model="form.note" label="Note" maxlength="500" />
-      <div class="row"><VBtn type="submit" class="floor" color="primary" :loading="saving || change.saving.value">Keep</VBtn><VBtn class="floor" variant="outlined" @click="open = null">Put aside</VBtn></div>
+      <div class="row">
+        <VBtn type="submit" class="floor" color="primary" :loading="saving || change.saving.value">Keep</VBtn><VBtn class="floor" variant="outlined" @click="open = null">Put aside</VBtn>
+      </div>
       <SaveProblem class="full" :message="message || change.message.value" />
     </form>
-    <p v-if="!parties.length" class="empty">Nobody yet. Whoever is named in a delivery or a sending stands here from then on.</p>
-    <VTextField v-if="parties.length > SHOWN" v-model="find" label="Find by name" autocomplete="off" class="find-party" />
+    <p v-if="!parties.length" class="empty">
+      Nobody yet. Whoever is named in a delivery or a sending stands here from then on.
+    </p>
+    <VTextField
+      v-if="parties.length > SHOWN"
+      v-model="find"
+      label="Find by name"
+      autocomplete="off"
+      class="find-party"
+    />
     <p v-if="found.length > shown.length" class="soft">{{ shown.length }} of {{ found.length }} shown.</p>
     <div v-if="parties.length" class="scroll-x">
       <table class="ruled">
-        <thead><tr><th scope="col">Name</th><th scope="col">Is a</th><th scope="col">Telephone, address</th><th scope="col">Approval number</th><th scope="col">Note</th><th v-if="session.mayWrite" scope="col"><span class="visually-hidden">Change</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">Is a</th>
+            <th scope="col">Telephone, address</th>
+            <th scope="col">Approval number</th>
+            <th scope="col">Note</th>
+            <th v-if="session.mayWrite" scope="col"><span class="visually-hidden">Change</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="party in shown" :key="party.id">
-            <td><strong>{{ party.name }}</strong></td><td>{{ party.kind }}</td><td>{{ party.contact ?? '–' }}</td><td>{{ party.approval ?? '–' }}</td><td>{{ party.note ?? '' }}</td>
-            <td v-if="session.mayWrite" class="num"><VBtn variant="outlined" :aria-label="`Change ${party.name}`" @click="begin(party)">Change</VBtn></td>
+            <td>
+              <strong>{{ party.name }}</strong>
+            </td>
+            <td>{{ party.kind }}</td>
+            <td>{{ party.contact ?? '–' }}</td>
+            <td>{{ party.approval ?? '–' }}</td>
+            <td>{{ party.note ?? '' }}</td>
+            <td v-if="session.mayWrite" class="num">
+              <VBtn variant="outlined" :aria-label="`Change ${party.name}`" @click="begin(party)">Change</VBtn>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -66,8 +128,21 @@ const change = useSave(partyInput.omit({ kind: true }))
 </template>
 
 <style scoped>
-.find-party { max-width: 26rem; }
-.fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: .6rem; align-items: start; }
-.full { grid-column: 1 / -1; }
-@media (max-width: 760px) { .fields { grid-template-columns: minmax(0, 1fr); } }
+.find-party {
+  max-width: 26rem;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.6rem;
+  align-items: start;
+}
+.full {
+  grid-column: 1 / -1;
+}
+@media (max-width: 760px) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -5,7 +5,8 @@ import { useNotation } from '~/composables/use-notation'
 
 defineProps<{ week: ComingDay[] }>()
 const { date } = useNotation()
-const weekday = (iso: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(Date.parse(`${iso}T12:00Z`))
+const weekday = (iso: string) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(Date.parse(`${iso}T12:00Z`))
 </script>
 
 <template>
@@ -13,7 +14,8 @@ const weekday = (iso: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'sh
     <h2 id="week">This week</h2>
     <ol>
       <li v-for="(day, i) in week" :key="day.date">
-        <span class="day"><strong>{{ i === 0 ? 'Today' : weekday(day.date) }}</strong> <span class="soft small">{{ date(day.date) }}</span></span>
+        <span class="day"><strong>{{ i === 0 ? 'Today' : weekday(day.date) }}</strong>
+          <span class="soft small">{{ date(day.date) }}</span></span>
         <span class="what">
           <span v-for="code in day.ready" :key="code"><LotCode :code="code" /> ready</span>
           <span v-for="code in day.bestBy" :key="code"><LotCode :code="code" /> best by</span>
@@ -25,7 +27,20 @@ const weekday = (iso: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'sh
 </template>
 
 <style scoped>
-ol { list-style: none; margin: 0; padding: 0; }
-li { display: grid; grid-template-columns: 8rem 1fr; padding: .34rem 0; border-bottom: 1px solid var(--hair); }
-.what { display: flex; flex-wrap: wrap; gap: .2rem 1.1rem; }
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 8rem 1fr;
+  padding: 0.34rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+.what {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.1rem;
+}
 </style>

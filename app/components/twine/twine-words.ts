@@ -1,7 +1,11 @@
 import type { Knot } from '#core/curing/twine'
 
 export const KNOT_WORDS: Record<Knot['state'], string> = {
-  done: 'turned', coming: 'to come', due: 'due today', late: 'late', missed: 'missed',
+  done: 'turned',
+  coming: 'to come',
+  due: 'due today',
+  late: 'late',
+  missed: 'missed',
 }
 
 /** The twine in one sentence, for those who do not see it. */

@@ -34,17 +34,33 @@ const recorded = useRecorded()
 const view = ref<BenchView | null>(null)
 const lost = ref<Problem | null>(null)
 const { draft, clear } = useDraft('bench', emptyBench)
-const lengthUnit = computed(() => as.value.mass === 'us' ? 'in' as const : 'mm' as const)
+const lengthUnit = computed(() => (as.value.mass === 'us' ? ('in' as const) : ('mm' as const)))
 const bench = useBench(draft, view, lengthUnit)
 const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
 const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)
 /** With equal scoops the beam shows what each piece would really get. */
-const hung = computed(() => draft.value.sharing === 'equal_scoops' && bench.scoops.value.length ? bench.scoops.value : shown.value?.pieces ?? [])
+const hung = computed(() =>
+  draft.value.sharing === 'equal_scoops' && bench.scoops.value.length
+    ? bench.scoops.value
+    : (shown.value?.pieces ?? []),
+)
 const saltOnly = computed(() => draft.value.method === 'salt_only')
-const target = computed({ get: () => saltOnly.value ? null : draft.value.targetPpm, set: value => draft.value.targetPpm = value ?? draft.value.targetPpm })
-const refused = computed(() => bench.agentRefused.value !== null || (weighed.value !== null && forbidsRubbing(weighed.value.status)) || bench.saltJudged.value?.status === 'slip')
-const planFault = computed(() => plan.value && !plan.value.ok && plan.value.code !== 'no_pieces' ? wordsFor(plan.value.code, plan.value.params, as.value) : '')
+const target = computed({
+  get: () => (saltOnly.value ? null : draft.value.targetPpm),
+  set: value => (draft.value.targetPpm = value ?? draft.value.targetPpm),
+})
+const refused = computed(
+  () =>
+    bench.agentRefused.value !== null
+    || (weighed.value !== null && forbidsRubbing(weighed.value.status))
+    || bench.saltJudged.value?.status === 'slip',
+)
+const planFault = computed(() =>
+  plan.value && !plan.value.ok && plan.value.code !== 'no_pieces'
+    ? wordsFor(plan.value.code, plan.value.params, as.value)
+    : '',
+)
 const meaning = computed(() => shown.value?.meaning ?? (saltOnly.value ? 'none' : 'exact'))
 
 async function load(): Promise<void> {
@@ -64,9 +80,12 @@ onMounted(() => {
   if (lengthUnit.value === 'in' && draft.value.thickness === emptyBench().thickness) draft.value.thickness = '1.6'
   return load()
 })
-watch(() => view.value?.shop.houseTargetPpm, (house) => {
-  if (house !== undefined && draft.value.pieces.length === 0) draft.value.targetPpm = house
-})
+watch(
+  () => view.value?.shop.houseTargetPpm,
+  (house) => {
+    if (house !== undefined && draft.value.pieces.length === 0) draft.value.targetPpm = house
+  },
+)
 </script>
 
 <template>
@@ -76,8 +95,12 @@ watch(() => view.value?.shop.houseTargetPpm, (house) => {
     </PageHead>
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Laying out the bench…</p>
-    <p v-else-if="!session.mayWrite" class="empty">The Bench is for makers. Lots that were rubbed are in the Ledger, with their verdicts.</p>
-    <p v-else-if="!view.meat.length" class="empty">There is no meat in the store yet. <NuxtLink to="/store">Receive a delivery first.</NuxtLink></p>
+    <p v-else-if="!session.mayWrite" class="empty">
+      The Bench is for makers. Lots that were rubbed are in the Ledger, with their verdicts.
+    </p>
+    <p v-else-if="!view.meat.length" class="empty">
+      There is no meat in the store yet. <NuxtLink to="/store">Receive a delivery first.</NuxtLink>
+    </p>
     <form v-else @submit.prevent>
       <BenchStart v-model="draft" :view="view" />
       <div class="bench">
@@ -91,11 +114,23 @@ watch(() => view.value?.shop.houseTargetPpm, (house) => {
               <span class="soft">{{ meat(greenG) }} green weight</span>
             </div>
             <PpmBeam
-              v-if="limits" v-model:target="target" may-drag :floor-ppm="limits.floorPpm" :limit-ppm="limits.maxPpm" :house="limits.house" :pieces="hung" :meaning="meaning"
+              v-if="limits"
+              v-model:target="target"
+              may-drag
+              :floor-ppm="limits.floorPpm"
+              :limit-ppm="limits.maxPpm"
+              :house="limits.house"
+              :pieces="hung"
+              :meaning="meaning"
               :label="`Beam: floor ${limits.floorPpm}, limit ${Math.round(limits.maxPpm)} ppm, ${hung.length} pieces`"
             />
             <p v-else class="caution grave" role="alert">{{ wordsFor('no_rule', { cut: draft.cut }, as) }}</p>
-            <VerdictNote v-if="shown && bench.mixScale.value" :judgement="shown" :mix-readability-g="bench.mixScale.value.readabilityG" :about="weighed ? 'As weighed' : 'As planned'" />
+            <VerdictNote
+              v-if="shown && bench.mixScale.value"
+              :judgement="shown"
+              :mix-readability-g="bench.mixScale.value.readabilityG"
+              :about="weighed ? 'As weighed' : 'As planned'"
+            />
             <p v-if="planFault" class="caution grave" role="alert">{{ planFault }}</p>
           </section>
           <RecipeTargets v-model="draft" :bench="bench" :error-at="errorAt" />
@@ -105,8 +140,26 @@ watch(() => view.value?.shop.houseTargetPpm, (house) => {
           <CureDays v-model="draft" :bench="bench" :fridges="view.fridges" :error-at="errorAt" />
           <SaveProblem :message="message" />
           <div class="rub">
-            <p v-if="refused" class="soft">{{ bench.agentRefused.value ? 'Not with this curing salt.' : bench.saltJudged.value?.status === 'slip' ? 'Not with this much salt.' : 'Not while it is above, or may be above, the limit.' }}</p>
-            <VBtn type="button" color="primary" class="floor" size="x-large" :disabled="refused" :loading="saving" @click="rub">Rub this lot</VBtn>
+            <p v-if="refused" class="soft">
+              {{
+                bench.agentRefused.value
+                  ? 'Not with this curing salt.'
+                  : bench.saltJudged.value?.status === 'slip'
+                    ? 'Not with this much salt.'
+                    : 'Not while it is above, or may be above, the limit.'
+              }}
+            </p>
+            <VBtn
+              type="button"
+              color="primary"
+              class="floor"
+              size="x-large"
+              :disabled="refused"
+              :loading="saving"
+              @click="rub"
+            >
+              Rub this lot
+            </VBtn>
           </div>
         </div>
       </div>
@@ -115,9 +168,37 @@ watch(() => view.value?.shop.houseTargetPpm, (house) => {
 </template>
 
 <style scoped>
-.bench { display: grid; grid-template-columns: minmax(0, 5fr) minmax(0, 8fr); gap: 2.75rem; }
-.bare { border: 0; padding: 0; }
-.rub { display: flex; justify-content: end; align-items: center; gap: 1rem; }
-.rub .v-btn--disabled { opacity: .55; }
-@media (max-width: 960px) { .bench { grid-template-columns: minmax(0, 1fr); gap: 1.6rem; } .rub { position: sticky; bottom: 0; background: var(--bone); padding: .5rem 0; } .rub .v-btn { flex: 1; } }
+.bench {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 8fr);
+  gap: 2.75rem;
+}
+.bare {
+  border: 0;
+  padding: 0;
+}
+.rub {
+  display: flex;
+  justify-content: end;
+  align-items: center;
+  gap: 1rem;
+}
+.rub .v-btn--disabled {
+  opacity: 0.55;
+}
+@media (max-width: 960px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.6rem;
+  }
+  .rub {
+    position: sticky;
+    bottom: 0;
+    background: var(--bone);
+    padding: 0.5rem 0;
+  }
+  .rub .v-btn {
+    flex: 1;
+  }
+}
 </style>

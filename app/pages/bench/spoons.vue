@@ -28,46 +28,120 @@ const { as, grams, percent, meat, ppm } = useNotation()
 const view = ref<BenchView | null>(null)
 const lost = ref<Problem | null>(null)
 const { draft } = useDraft('spoons', () => ({
-  system: 'us' as SpoonSystem, meat: '2.4 kg', cut: 'belly' as Cut, rind: 'off' as Rind,
-  lines: [{ grain: 'curing_salt_no_1', typed: '1 tsp' }, { grain: 'flake_kosher', typed: '1/4 cup' }, { grain: 'brown_packed', typed: '2 tbsp' }],
+  system: 'us' as SpoonSystem,
+  meat: '2.4 kg',
+  cut: 'belly' as Cut,
+  rind: 'off' as Rind,
+  lines: [
+    { grain: 'curing_salt_no_1', typed: '1 tsp' },
+    { grain: 'flake_kosher', typed: '1/4 cup' },
+    { grain: 'brown_packed', typed: '2 tbsp' },
+  ],
 }))
 const bench = useDraft('bench', emptyBench)
-const SYSTEM_WORDS: Record<SpoonSystem, string> = { us: 'US: 4.9 mL and 14.8 mL', metric: 'metric: 5 mL and 15 mL', australian: 'Australian: 5 mL and 20 mL' }
-const meatG = computed(() => { const found = parseWeight(draft.value.meat, DELIVERY_RANGE); return found.ok ? found.value.netG : null })
+const SYSTEM_WORDS: Record<SpoonSystem, string> = {
+  us: 'US: 4.9 mL and 14.8 mL',
+  metric: 'metric: 5 mL and 15 mL',
+  australian: 'Australian: 5 mL and 20 mL',
+}
+const meatG = computed(() => {
+  const found = parseWeight(draft.value.meat, DELIVERY_RANGE)
+  return found.ok ? found.value.netG : null
+})
 const parsed = computed(() => draft.value.lines.map(line => parseSpoons(line.typed, draft.value.system)))
-const unread = computed(() => parsed.value.map((line, i) => line.ok || draft.value.lines[i]!.typed.trim() === '' ? null : wordsFor(line.code, line.params, as.value)))
-const limits = computed(() => view.value && limitsFor({ rules: view.value.rules, cut: draft.value.cut, method: 'dry', rind: draft.value.rind, house: view.value.shop.house }))
+const unread = computed(() =>
+  parsed.value.map((line, i) =>
+    line.ok || draft.value.lines[i]!.typed.trim() === '' ? null : wordsFor(line.code, line.params, as.value),
+  ),
+)
+const limits = computed(
+  () =>
+    view.value
+    && limitsFor({
+      rules: view.value.rules,
+      cut: draft.value.cut,
+      method: 'dry',
+      rind: draft.value.rind,
+      house: view.value.shop.house,
+    }),
+)
 /** Lines that can be read, with their places. */
-const good = computed(() => draft.value.lines.flatMap((line, i) => {
-  const amount = parsed.value[i]!
-  const grain = grainOf(line.grain)
-  return amount.ok && grain ? [{ i, grain, amount: amount.value }] : []
-}))
-const found = computed(() => limits.value && meatG.value && good.value.length ? checkSpoons(good.value, meatG.value, { ...CURING_SALT_NO_1, labelTolerance: 0 }, limits.value) : null)
-const spanOf = ({ low, high }: { low: number, high: number }) => low === high ? grams(low) : `${grams(low)} to ${grams(high)}`
+const good = computed(() =>
+  draft.value.lines.flatMap((line, i) => {
+    const amount = parsed.value[i]!
+    const grain = grainOf(line.grain)
+    return amount.ok && grain ? [{ i, grain, amount: amount.value }] : []
+  }),
+)
+const found = computed(() =>
+  limits.value && meatG.value && good.value.length
+    ? checkSpoons(good.value, meatG.value, { ...CURING_SALT_NO_1, labelTolerance: 0 }, limits.value)
+    : null,
+)
+const spanOf = ({ low, high }: { low: number; high: number }) =>
+  low === high ? grams(low) : `${grams(low)} to ${grams(high)}`
 /** What cannot be read, and what is written in several ways that do not say the same. */
-const faults = computed(() => unread.value.map((fault, i) => {
-  const differs = found.value?.differing.find(one => good.value[one.line]?.i === i)
-  return fault ?? (differs ? `These do not say the same: ${differs.massesG.map(spanOf).join(', and ')}. Which holds? Take the others out; until then all may.` : null)
-}))
-const masses = computed(() => draft.value.lines.map((_line, i) => found.value?.lines[good.value.findIndex(line => line.i === i)]?.massG ?? null))
+const faults = computed(() =>
+  unread.value.map((fault, i) => {
+    const differs = found.value?.differing.find(one => good.value[one.line]?.i === i)
+    return (
+      fault
+      ?? (differs
+        ? `These do not say the same: ${differs.massesG.map(spanOf).join(', and ')}. Which holds? Take the others out; until then all may.`
+        : null)
+    )
+  }),
+)
+const masses = computed(() =>
+  draft.value.lines.map((_line, i) => found.value?.lines[good.value.findIndex(line => line.i === i)]?.massG ?? null),
+)
 const SALT_STEP = 0.001
 const SPICE_STEP = 0.0001
 /** The same recipe by weight: shares from the middle of what was meant, nitrite at the house's target. */
 const rewritten = computed(() => {
   if (!found.value || !meatG.value || !view.value || !limits.value) return null
   const hasAgent = found.value.ppm.high > 0
-  const shares = { saltShare: writtenShare(found.value.saltShare, SALT_STEP), sugarShare: writtenShare(found.value.sugarShare, SALT_STEP) }
-  const nitritePpm = Math.min(view.value.shop.houseTargetPpm, Math.floor((limits.value.floorPpm + limits.value.maxPpm) / 2))
-  const made = formulate({ piecesG: [meatG.value], agent: hasAgent ? CURING_SALT_NO_1 : null, targets: { ...shares, saltBasis: 'total', nitritePpm }, readabilityG: 0.1 })
-  const spices = good.value.flatMap((line, k) => line.grain.role === 'spice' ? [{ name: line.grain.name, share: writtenShare(found.value!.lines[k]!.share, SPICE_STEP) }] : [])
+  const shares = {
+    saltShare: writtenShare(found.value.saltShare, SALT_STEP),
+    sugarShare: writtenShare(found.value.sugarShare, SALT_STEP),
+  }
+  const nitritePpm = Math.min(
+    view.value.shop.houseTargetPpm,
+    Math.floor((limits.value.floorPpm + limits.value.maxPpm) / 2),
+  )
+  const made = formulate({
+    piecesG: [meatG.value],
+    agent: hasAgent ? CURING_SALT_NO_1 : null,
+    targets: { ...shares, saltBasis: 'total', nitritePpm },
+    readabilityG: 0.1,
+  })
+  const spices = good.value.flatMap((line, k) =>
+    line.grain.role === 'spice'
+      ? [{ name: line.grain.name, share: writtenShare(found.value!.lines[k]!.share, SPICE_STEP) }]
+      : [],
+  )
   return made.ok ? { ...made.value, ...shares, nitritePpm, hasAgent, spices } : null
 })
 async function toBench(): Promise<void> {
   const r = rewritten.value!
   bench.draft.value = {
-    ...bench.draft.value, cut: draft.value.cut, rind: draft.value.rind, method: r.hasAgent ? 'dry' : 'salt_only', saltShare: percentText(r.saltShare), sugarShare: percentText(r.sugarShare), saltBasis: 'total', targetPpm: r.nitritePpm, recipe: null,
-    seasonings: r.spices.map(s => ({ name: s.name, lotCode: '', per: 'percent', amount: percentText(s.share), group: 'all', weighed: '' })),
+    ...bench.draft.value,
+    cut: draft.value.cut,
+    rind: draft.value.rind,
+    method: r.hasAgent ? 'dry' : 'salt_only',
+    saltShare: percentText(r.saltShare),
+    sugarShare: percentText(r.sugarShare),
+    saltBasis: 'total',
+    targetPpm: r.nitritePpm,
+    recipe: null,
+    seasonings: r.spices.map(s => ({
+      name: s.name,
+      lotCode: '',
+      per: 'percent',
+      amount: percentText(s.share),
+      group: 'all',
+      weighed: '',
+    })),
   }
   await navigateTo('/bench')
 }
@@ -81,21 +155,34 @@ onMounted(load)
 
 <template>
   <div>
-    <PageHead title="Spoon check" sub="A recipe in cups and spoons: what it can mean on this meat, and the same by weight." />
+    <PageHead
+      title="Spoon check"
+      sub="A recipe in cups and spoons: what it can mean on this meat, and the same by weight."
+    />
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Looking for the measuring spoons…</p>
     <div v-else class="spoons">
       <section class="stack" aria-labelledby="spoon-recipe">
         <h2 id="spoon-recipe">The recipe as it is written</h2>
-        <p class="print-only">{{ meatG ? meat(meatG) : draft.meat }} of {{ draft.cut }}, rind {{ draft.rind }}. Spoons: {{ SYSTEM_WORDS[draft.system] }}.</p>
+        <p class="print-only">
+          {{ meatG ? meat(meatG) : draft.meat }} of {{ draft.cut }}, rind {{ draft.rind }}. Spoons:
+          {{ SYSTEM_WORDS[draft.system] }}.
+        </p>
         <div class="fields no-print">
           <WeightField v-model="draft.meat" label="For this meat" :range="DELIVERY_RANGE" />
-          <VSelect v-model="draft.system" :items="SPOON_SYSTEMS.map(value => ({ value, title: SYSTEM_WORDS[value] }))" label="Whose spoons" />
+          <VSelect
+            v-model="draft.system"
+            :items="SPOON_SYSTEMS.map(value => ({ value, title: SYSTEM_WORDS[value] }))"
+            label="Whose spoons"
+          />
           <VSelect v-model="draft.cut" :items="[...CUTS]" label="Cut" />
           <VSelect v-model="draft.rind" :items="RINDS.map(value => ({ value, title: `rind ${value}` }))" label="Rind" />
         </div>
         <SpoonLines v-model="draft.lines" :faults="faults" :masses="masses" />
-        <p class="small soft no-print">2 tsp, 1 1/2 cups, 3 oz, 15 ml, or with its meat: 2 tsp per 3 kg. Spoons are level: what a heaped one holds nobody knows.</p>
+        <p class="small soft no-print">
+          2 tsp, 1 1/2 cups, 3 oz, 15 ml, or with its meat: 2 tsp per 3 kg. Spoons are level: what a heaped one holds
+          nobody knows.
+        </p>
       </section>
       <div class="stack">
         <SpoonVerdict v-if="found && limits" :found="found" :limits="limits" />
@@ -104,14 +191,47 @@ onMounted(load)
           <h2 id="by-weight">The same by weight, for {{ meat(meatG!) }}</h2>
           <table class="ruled">
             <tbody>
-              <tr v-if="rewritten.hasAgent"><td>Curing salt no. 1</td><td class="num"><strong>{{ grams(rewritten.agentG) }}</strong></td><td class="soft">{{ ppm(rewritten.nitritePpm) }}, {{ rewritten.nitritePpm === view.shop.houseTargetPpm ? 'the house target' : 'midway between floor and limit' }}</td></tr>
-              <tr><td>Salt</td><td class="num"><strong>{{ grams(rewritten.saltG) }}</strong></td><td class="soft">{{ percent(rewritten.saltShare) }} in all</td></tr>
-              <tr><td>Sugar</td><td class="num"><strong>{{ grams(rewritten.sugarG) }}</strong></td><td class="soft">{{ percent(rewritten.sugarShare) }}</td></tr>
-              <tr v-for="spice in rewritten.spices" :key="spice.name"><td>{{ spice.name }}</td><td class="num"><strong>{{ grams(spice.share * meatG!) }}</strong></td><td class="soft">{{ percent(spice.share, 2) }}</td></tr>
+              <tr v-if="rewritten.hasAgent">
+                <td>Curing salt no. 1</td>
+                <td class="num">
+                  <strong>{{ grams(rewritten.agentG) }}</strong>
+                </td>
+                <td class="soft">
+                  {{ ppm(rewritten.nitritePpm) }},
+                  {{
+                    rewritten.nitritePpm === view.shop.houseTargetPpm
+                      ? 'the house target'
+                      : 'midway between floor and limit'
+                  }}
+                </td>
+              </tr>
+              <tr>
+                <td>Salt</td>
+                <td class="num">
+                  <strong>{{ grams(rewritten.saltG) }}</strong>
+                </td>
+                <td class="soft">{{ percent(rewritten.saltShare) }} in all</td>
+              </tr>
+              <tr>
+                <td>Sugar</td>
+                <td class="num">
+                  <strong>{{ grams(rewritten.sugarG) }}</strong>
+                </td>
+                <td class="soft">{{ percent(rewritten.sugarShare) }}</td>
+              </tr>
+              <tr v-for="spice in rewritten.spices" :key="spice.name">
+                <td>{{ spice.name }}</td>
+                <td class="num">
+                  <strong>{{ grams(spice.share * meatG!) }}</strong>
+                </td>
+                <td class="soft">{{ percent(spice.share, 2) }}</td>
+              </tr>
             </tbody>
           </table>
           <p class="caution">Curing salt is poisonous: weigh it on a scale that reads to 0.1 g, never by spoon.</p>
-          <div class="row no-print"><VBtn color="primary" class="floor" @click="toBench">Lay it on the Bench</VBtn></div>
+          <div class="row no-print">
+            <VBtn color="primary" class="floor" @click="toBench">Lay it on the Bench</VBtn>
+          </div>
         </section>
       </div>
     </div>
@@ -119,8 +239,29 @@ onMounted(load)
 </template>
 
 <style scoped>
-.spoons { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.6rem; align-items: start; }
-.fields { display: grid; grid-template-columns: 1fr 1fr; gap: .6rem; align-items: start; }
-@media print { .spoons { display: block; } .spoons > * + * { margin-top: 1.2rem; } }
-@media (max-width: 900px) { .spoons { grid-template-columns: minmax(0, 1fr); } }
+.spoons {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 2.6rem;
+  align-items: start;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.6rem;
+  align-items: start;
+}
+@media print {
+  .spoons {
+    display: block;
+  }
+  .spoons > * + * {
+    margin-top: 1.2rem;
+  }
+}
+@media (max-width: 900px) {
+  .spoons {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -19,6 +19,8 @@ onMounted(load)
     <p v-if="loading && !events.length" class="empty">Reading the book…</p>
     <BookList v-if="events.length" :events="events" with-subjects @changed="load" />
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
-    <div v-if="more"><VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older records</VBtn></div>
+    <div v-if="more">
+      <VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older records</VBtn>
+    </div>
   </div>
 </template>

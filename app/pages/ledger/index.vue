@@ -16,7 +16,13 @@ const typed = ref(String(route.query.code ?? ''))
 const thread = ref<ThreadView | null>(null)
 const problem = ref<Problem | null>(null)
 const notCode = ref(false)
-const words = computed(() => notCode.value ? `“${typed.value.slice(0, 40)}” is not a code. Codes look like L-0042: M meat, N ingredient, L lot, S smoke, P pack.` : problem.value ? problemWords(problem.value, session.notation) : '')
+const words = computed(() =>
+  notCode.value
+    ? `“${typed.value.slice(0, 40)}” is not a code. Codes look like L-0042: M meat, N ingredient, L lot, S smoke, P pack.`
+    : problem.value
+      ? problemWords(problem.value, session.notation)
+      : '',
+)
 
 async function find(): Promise<void> {
   const found = readCode(typed.value)
@@ -40,10 +46,21 @@ watch(() => route.query.code, show)
 
 <template>
   <div class="stack">
-    <PageHead title="Ledger" sub="Any code, and its thread both ways: from the supplier's lot to the customer's pack." />
+    <PageHead
+      title="Ledger"
+      sub="Any code, and its thread both ways: from the supplier's lot to the customer's pack."
+    />
     <LedgerViews />
     <form class="find no-print" @submit.prevent="find">
-      <VTextField v-model="typed" label="Code, typed or scanned" class="code-field" autocomplete="off" autofocus hint="M meat, N ingredient, L lot, S smoke, P pack" persistent-hint />
+      <VTextField
+        v-model="typed"
+        label="Code, typed or scanned"
+        class="code-field"
+        autocomplete="off"
+        autofocus
+        hint="M meat, N ingredient, L lot, S smoke, P pack"
+        persistent-hint
+      />
       <VBtn type="submit" class="floor" color="primary">Show the thread</VBtn>
     </form>
     <p v-if="words" class="caution grave" role="alert">{{ words }}</p>
@@ -53,7 +70,20 @@ watch(() => route.query.code, show)
 </template>
 
 <style scoped>
-.find { display: grid; grid-template-columns: minmax(0, 26rem) auto; gap: .7rem; justify-content: start; align-items: start; }
-.code-field :deep(input) { font-family: var(--mono); font-weight: 700; }
-@media (max-width: 620px) { .find { grid-template-columns: minmax(0, 1fr); } }
+.find {
+  display: grid;
+  grid-template-columns: minmax(0, 26rem) auto;
+  gap: 0.7rem;
+  justify-content: start;
+  align-items: start;
+}
+.code-field :deep(input) {
+  font-family: var(--mono);
+  font-weight: 700;
+}
+@media (max-width: 620px) {
+  .find {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

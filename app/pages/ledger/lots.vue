@@ -10,7 +10,11 @@ import { usePages } from '~/composables/use-pages'
 const find = ref('')
 const openOnly = ref(false)
 const { rows, more, problem, loading, loaded, load, older } = usePages<LotRow>((before) => {
-  const asked = new URLSearchParams({ ...(before ? { before } : {}), ...(find.value.trim() ? { find: find.value.trim() } : {}), ...(openOnly.value ? { open: 'true' } : {}) })
+  const asked = new URLSearchParams({
+    ...(before ? { before } : {}),
+    ...(find.value.trim() ? { find: find.value.trim() } : {}),
+    ...(openOnly.value ? { open: 'true' } : {}),
+  })
   return `/api/lots?${asked}`
 })
 const PAUSE_MS = 250
@@ -28,13 +32,23 @@ onMounted(load)
     <PageHead title="Ledger" sub="Every lot there ever was, newest first." />
     <LedgerViews />
     <div class="asked no-print">
-      <VTextField v-model="find" label="Find a lot" autocomplete="off" clearable hint="A code, a cut, or the day it was rubbed, 2026-11-07" persistent-hint @click:clear="find = ''" />
+      <VTextField
+        v-model="find"
+        label="Find a lot"
+        autocomplete="off"
+        clearable
+        hint="A code, a cut, or the day it was rubbed, 2026-11-07"
+        persistent-hint
+        @click:clear="find = ''"
+      />
       <VCheckbox v-model="openOnly" label="Only what is not finished" hide-details class="floor" />
     </div>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!loaded" class="empty">Reading the book…</p>
     <LotTable v-else :lots="rows" :looked-for="find.trim() !== '' || openOnly" />
-    <div v-if="more"><VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older lots</VBtn></div>
+    <div v-if="more">
+      <VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older lots</VBtn>
+    </div>
   </div>
 </template>
 
@@ -42,11 +56,13 @@ onMounted(load)
 .asked {
   display: grid;
   grid-template-columns: minmax(0, 26rem) auto;
-  gap: .7rem 1.4rem;
+  gap: 0.7rem 1.4rem;
   justify-content: start;
   align-items: start;
 }
 @media (max-width: 620px) {
-  .asked { grid-template-columns: minmax(0, 1fr); }
+  .asked {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

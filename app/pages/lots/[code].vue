@@ -44,18 +44,41 @@ watch(() => route.params.code, load)
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!lot" class="empty">Reading the book…</p>
     <article v-else class="stack life">
-      <LotHead :lot="lot" :now-ms="nowMs"><HoldButton :code="lot.code" @held="load" /><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn></LotHead>
+      <LotHead :lot="lot" :now-ms="nowMs">
+        <HoldButton :code="lot.code" @held="load" /><VBtn
+          variant="outlined"
+          class="floor"
+          :prepend-icon="mdiPrinterOutline"
+          @click="print"
+        >
+          Print
+        </VBtn>
+      </LotHead>
       <HoldList :holds="lot.holds" @decided="load" />
       <LotCure :lot="lot" :now-ms="nowMs" />
       <section class="stack-tight" aria-label="Nitrite">
         <h2>Nitrite</h2>
-        <PpmBeam v-if="lot.judgement.lot" :floor-ppm="lot.judgement.floorPpm" :limit-ppm="lot.judgement.maxPpm" :house="lot.judgement.house" :meaning="lot.judgement.meaning" :pieces="lot.judgement.pieces" :target="lot.targets.nitritePpm" :label="`Beam of ${lot.code}`" />
+        <PpmBeam
+          v-if="lot.judgement.lot"
+          :floor-ppm="lot.judgement.floorPpm"
+          :limit-ppm="lot.judgement.maxPpm"
+          :house="lot.judgement.house"
+          :meaning="lot.judgement.meaning"
+          :pieces="lot.judgement.pieces"
+          :target="lot.targets.nitritePpm"
+          :label="`Beam of ${lot.code}`"
+        />
         <VerdictNote :judgement="lot.judgement" :mix-readability-g="0.1" about="As weighed" />
       </section>
       <AfterRub :lot="lot" @changed="load" />
       <LotWeights :lot="lot" @corrected="load" />
       <LotPacks :lot="lot" @corrected="load" />
-      <BalanceTable v-if="lot.readyG !== null" :green-g="lot.greenG" :parts="parts" :balance="massBalance({ greenG: lot.greenG, ...parts })" />
+      <BalanceTable
+        v-if="lot.readyG !== null"
+        :green-g="lot.greenG"
+        :parts="parts"
+        :balance="massBalance({ greenG: lot.greenG, ...parts })"
+      />
       <BookList :events="lot.events" @changed="load" />
     </article>
   </div>

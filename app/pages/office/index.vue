@@ -32,7 +32,10 @@ onMounted(load)
 
 <template>
   <div>
-    <PageHead title="Office" :sub="view ? `${view.shop.name}, on the clock of ${view.shop.zone.replace('_', ' ')}` : ''" />
+    <PageHead
+      title="Office"
+      :sub="view ? `${view.shop.name}, on the clock of ${view.shop.zone.replace('_', ' ')}` : ''"
+    />
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Opening the drawer…</p>
     <div v-else class="office">
@@ -51,6 +54,15 @@ onMounted(load)
 </template>
 
 <style scoped>
-.office { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.2rem 2.8rem; align-items: start; }
-@media (max-width: 860px) { .office { grid-template-columns: minmax(0, 1fr); } }
+.office {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 2.2rem 2.8rem;
+  align-items: start;
+}
+@media (max-width: 860px) {
+  .office {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

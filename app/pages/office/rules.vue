@@ -21,7 +21,9 @@ const view = ref<RulesView | null>(null)
 const lost = ref<Problem | null>(null)
 const chosen = ref<string | null>(null)
 const editing = ref<'copy' | 'change' | null>(null)
-const set = computed(() => view.value?.sets.find(one => chosen.value ? one.rules.id === chosen.value : one.inForce) ?? null)
+const set = computed(
+  () => view.value?.sets.find(one => (chosen.value ? one.rules.id === chosen.value : one.inForce)) ?? null,
+)
 async function load(): Promise<void> {
   const reply = await read<RulesView>('/api/rules')
   if (reply.ok) view.value = reply.value
@@ -48,19 +50,44 @@ onMounted(load)
     <div v-else class="stack">
       <HouseLimits v-if="session.isOwner" :view="view" @saved="load" />
       <nav class="sets no-print" aria-label="Rule sets">
-        <VBtn v-for="one in view.sets" :key="one.rules.id" class="floor" :variant="one === set ? 'flat' : 'outlined'" :color="one === set ? 'primary' : undefined" :aria-current="one === set" @click="show(one.rules.id)">{{ one.rules.jurisdiction }}</VBtn>
+        <VBtn
+          v-for="one in view.sets"
+          :key="one.rules.id"
+          class="floor"
+          :variant="one === set ? 'flat' : 'outlined'"
+          :color="one === set ? 'primary' : undefined"
+          :aria-current="one === set"
+          @click="show(one.rules.id)"
+        >
+          {{ one.rules.jurisdiction }}
+        </VBtn>
       </nav>
       <section class="stack-tight" aria-labelledby="set-head">
         <div class="ruled-head">
           <h2 id="set-head">{{ set.rules.jurisdiction }}</h2>
-          <div class="row"><StateMark v-if="set.inForce" tone="good">in force</StateMark><StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">{{ set.confirmed ? 'confirmed' : 'not confirmed by this shop' }}</StateMark><span v-if="set.confirmed" class="small">by {{ set.confirmed.by }}, {{ dateInYear(set.confirmed.on) }}: {{ set.confirmed.reference }}</span></div>
+          <div class="row">
+            <StateMark v-if="set.inForce" tone="good">in force</StateMark><StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">
+              {{
+                set.confirmed ? 'confirmed' : 'not confirmed by this shop'
+              }}
+            </StateMark><span v-if="set.confirmed" class="small">by {{ set.confirmed.by }}, {{ dateInYear(set.confirmed.on) }}: {{ set.confirmed.reference }}</span>
+          </div>
         </div>
         <RuleTable :rules="set.rules" />
         <p class="small soft">An aid: your inspector, process authority and local code decide.</p>
         <template v-if="session.isOwner">
           <ConfirmSet :key="set.rules.id" :set="set" @saved="load" />
-          <div v-if="!editing" class="row"><VBtn variant="outlined" class="floor" @click="editing = 'copy'">Make a set of our own from this</VBtn><VBtn v-if="set.own" variant="outlined" class="floor" @click="editing = 'change'">Change this set</VBtn></div>
-          <OwnRules v-else :key="`${set.rules.id}-${editing}`" :from="set.rules" :own="editing === 'change'" @saved="written" @close="editing = null" />
+          <div v-if="!editing" class="row">
+            <VBtn variant="outlined" class="floor" @click="editing = 'copy'">Make a set of our own from this</VBtn><VBtn v-if="set.own" variant="outlined" class="floor" @click="editing = 'change'">Change this set</VBtn>
+          </div>
+          <OwnRules
+            v-else
+            :key="`${set.rules.id}-${editing}`"
+            :from="set.rules"
+            :own="editing === 'change'"
+            @saved="written"
+            @close="editing = null"
+          />
         </template>
       </section>
     </div>
@@ -68,5 +95,9 @@ onMounted(load)
 </template>
 
 <style scoped>
-.sets { display: flex; flex-wrap: wrap; gap: .5rem; }
+.sets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
 </style>

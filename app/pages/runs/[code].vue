@@ -28,7 +28,11 @@ const recorded = useRecorded()
 const { save, saving, message } = useSave()
 const run = ref<RunView | null>(null)
 const lost = ref<Problem | null>(null)
-const sub = computed(() => run.value ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; target core ${temperature(run.value.targetCoreC)}` : '')
+const sub = computed(() =>
+  run.value
+    ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; target core ${temperature(run.value.targetCoreC)}`
+    : '',
+)
 
 async function load(): Promise<void> {
   const reply = await read<RunView>(`/api/runs/${route.params.code}`)
@@ -51,15 +55,34 @@ watch(() => route.params.code, load)
     <p v-else-if="!run" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <PageHead title="Smoke" :code="run.code" :sub="sub">
-        <StateMark :tone="run.pulledAtMs ? 'good' : 'watch'">{{ run.pulledAtMs ? `pulled ${moment(run.pulledAtMs)} by ${run.pulledBy}` : 'in the smoke' }}</StateMark>
-        <VBtn v-if="!run.pulledAtMs && session.mayWrite" class="floor" color="primary" :loading="saving" @click="pull">Pull</VBtn>
+        <StateMark :tone="run.pulledAtMs ? 'good' : 'watch'">
+          {{
+            run.pulledAtMs ? `pulled ${moment(run.pulledAtMs)} by ${run.pulledBy}` : 'in the smoke'
+          }}
+        </StateMark>
+        <VBtn v-if="!run.pulledAtMs && session.mayWrite" class="floor" color="primary" :loading="saving" @click="pull">
+          Pull
+        </VBtn>
       </PageHead>
       <SaveProblem :message="message" />
-      <p class="row lots"><span v-for="lot in run.lots" :key="lot.code"><LotCode :code="lot.code" /> {{ lot.cut }}, pieces {{ lot.pieces.join(', ') }} <StateMark v-if="lot.held" tone="held">held</StateMark></span></p>
+      <p class="row lots">
+        <span v-for="lot in run.lots" :key="lot.code"><LotCode :code="lot.code" /> {{ lot.cut }}, pieces {{ lot.pieces.join(', ') }}
+          <StateMark v-if="lot.held" tone="held">held</StateMark></span>
+      </p>
       <SmokeLine :run="run" />
       <RunFigures :run="run" />
-      <p v-if="!run.pulledAtMs" class="caution">Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under {{ limit(71) }} so that fat does not render out. Probe the thickest lean, not fat, not air.</p>
-      <ReadingGrid v-if="session.mayWrite" :key="run.pulledAtMs ? 'cool' : 'smoke'" :run="run" :phase="run.pulledAtMs ? 'cool' : 'smoke'" :now-ms="nowMs" @saved="load" />
+      <p v-if="!run.pulledAtMs" class="caution">
+        Fire, hot fat and carbon monoxide: never smoke in a closed room. Keep the core under {{ limit(71) }} so that fat
+        does not render out. Probe the thickest lean, not fat, not air.
+      </p>
+      <ReadingGrid
+        v-if="session.mayWrite"
+        :key="run.pulledAtMs ? 'cool' : 'smoke'"
+        :run="run"
+        :phase="run.pulledAtMs ? 'cool' : 'smoke'"
+        :now-ms="nowMs"
+        @saved="load"
+      />
       <ReadingTable :run="run" @corrected="load" />
       <BookList :events="run.events" @changed="load" />
     </div>
@@ -67,5 +90,8 @@ watch(() => route.params.code, load)
 </template>
 
 <style scoped>
-.lots { gap: .4rem 2rem; max-width: none; }
+.lots {
+  gap: 0.4rem 2rem;
+  max-width: none;
+}
 </style>

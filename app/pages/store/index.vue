@@ -19,9 +19,12 @@ const view = ref<StoreView | null>(null)
 /** All that came in; more of it is asked for a page at a time. */
 const allMeat = usePages<MeatView>(before => `/api/store/meat?before=${before}`)
 const allIngredients = usePages<IngredientView>(before => `/api/store/ingredients?before=${before}`)
-const newestFirst = <R extends { code: string }>(rows: R[]): R[] => [...new Map(rows.map(row => [row.code, row])).values()].toSorted((a, b) => b.code.length - a.code.length || (a.code < b.code ? 1 : -1))
-const meat = computed(() => newestFirst([...view.value?.meat ?? [], ...allMeat.rows.value]))
-const ingredients = computed(() => newestFirst([...view.value?.ingredients ?? [], ...allIngredients.rows.value]))
+const newestFirst = <R extends { code: string }>(rows: R[]): R[] =>
+  [...new Map(rows.map(row => [row.code, row])).values()].toSorted(
+    (a, b) => b.code.length - a.code.length || (a.code < b.code ? 1 : -1),
+  )
+const meat = computed(() => newestFirst([...(view.value?.meat ?? []), ...allMeat.rows.value]))
+const ingredients = computed(() => newestFirst([...(view.value?.ingredients ?? []), ...allIngredients.rows.value]))
 const lost = ref<Problem | null>(null)
 const route = useRoute()
 const RECEIVE = ['meat', 'ingredient'] as const
@@ -47,8 +50,19 @@ onMounted(load)
   <div>
     <PageHead title="Store" sub="What came in, from whom, and what is left of it.">
       <template v-if="session.mayWrite">
-        <VBtn data-key="n" class="floor" :color="open === 'meat' ? undefined : 'primary'" @click="open = open === 'meat' ? null : 'meat'">{{ open === 'meat' ? 'Put aside' : 'Receive meat' }}</VBtn>
-        <VBtn class="floor" variant="outlined" @click="open = open === 'ingredient' ? null : 'ingredient'">{{ open === 'ingredient' ? 'Put aside' : 'Receive an ingredient' }}</VBtn>
+        <VBtn
+          data-key="n"
+          class="floor"
+          :color="open === 'meat' ? undefined : 'primary'"
+          @click="open = open === 'meat' ? null : 'meat'"
+        >
+          {{ open === 'meat' ? 'Put aside' : 'Receive meat' }}
+        </VBtn>
+        <VBtn class="floor" variant="outlined" @click="open = open === 'ingredient' ? null : 'ingredient'">
+          {{
+            open === 'ingredient' ? 'Put aside' : 'Receive an ingredient'
+          }}
+        </VBtn>
       </template>
     </PageHead>
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
@@ -58,15 +72,40 @@ onMounted(load)
       <IngredientForm v-if="open === 'ingredient'" :suppliers="view.suppliers" @saved="done" />
       <section aria-labelledby="meat-list">
         <h2 id="meat-list">Meat</h2>
-        <p v-if="!meat.length" class="empty">No delivery yet. Press “Receive meat” when the first one is at the door.</p>
+        <p v-if="!meat.length" class="empty">
+          No delivery yet. Press “Receive meat” when the first one is at the door.
+        </p>
         <MeatTable v-else :meat="meat" @changed="load" />
-        <VBtn v-if="allMeat.more.value" variant="outlined" class="floor mt-3" :loading="allMeat.loading.value" @click="allMeat.older">Older deliveries</VBtn>
+        <VBtn
+          v-if="allMeat.more.value"
+          variant="outlined"
+          class="floor mt-3"
+          :loading="allMeat.loading.value"
+          @click="allMeat.older"
+        >
+          Older deliveries
+        </VBtn>
       </section>
       <section aria-labelledby="dry-list">
-        <div class="ruled-head"><h2 id="dry-list">Salts, sugars, spices</h2><div class="row"><VBtn v-if="session.mayWrite" class="floor" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn></div></div>
-        <p v-if="!ingredients.length" class="empty">Nothing on the shelf yet. Receive the curing salt with its certificate first.</p>
+        <div class="ruled-head">
+          <h2 id="dry-list">Salts, sugars, spices</h2>
+          <div class="row">
+            <VBtn v-if="session.mayWrite" class="floor" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn>
+          </div>
+        </div>
+        <p v-if="!ingredients.length" class="empty">
+          Nothing on the shelf yet. Receive the curing salt with its certificate first.
+        </p>
         <IngredientTable v-else :ingredients="ingredients" @changed="load" />
-        <VBtn v-if="allIngredients.more.value" variant="outlined" class="floor mt-3" :loading="allIngredients.loading.value" @click="allIngredients.older">Older bags</VBtn>
+        <VBtn
+          v-if="allIngredients.more.value"
+          variant="outlined"
+          class="floor mt-3"
+          :loading="allIngredients.loading.value"
+          @click="allIngredients.older"
+        >
+          Older bags
+        </VBtn>
       </section>
       <PartyList :parties="view.parties" @saved="load" />
     </div>

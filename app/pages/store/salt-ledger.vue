@@ -14,14 +14,16 @@ import { useNotation } from '~/composables/use-notation'
 const { moment } = useNotation()
 const view = ref<SaltLedgerView | null>(null)
 const lost = ref<Problem | null>(null)
-const wrong = computed(() => view.value?.lots.flatMap(lot => lot.lines.filter(line => line.anomaly).map(line => ({ lot, line }))) ?? [])
+const wrong = computed(
+  () => view.value?.lots.flatMap(lot => lot.lines.filter(line => line.anomaly).map(line => ({ lot, line }))) ?? [],
+)
 async function ask(query: string): Promise<SaltLedgerView | null> {
   const reply = await read<SaltLedgerView>(`/api/salt-ledger${query}`)
   lost.value = reply.ok ? null : reply.problem
   return reply.ok ? reply.value : null
 }
 async function load(): Promise<void> {
-  view.value = await ask('') ?? view.value
+  view.value = (await ask('')) ?? view.value
 }
 async function older(): Promise<void> {
   const found = await ask(`?before=${view.value!.lots.at(-1)!.code}`)
@@ -30,7 +32,8 @@ async function older(): Promise<void> {
 /** One account from its first line on. */
 async function whole(code: string): Promise<void> {
   const found = await ask(`?code=${code}`)
-  if (found) view.value = { ...view.value!, lots: view.value!.lots.map(lot => lot.code === code ? found.lots[0]! : lot) }
+  if (found)
+    view.value = { ...view.value!, lots: view.value!.lots.map(lot => (lot.code === code ? found.lots[0]! : lot)) }
 }
 const print = () => window.print()
 onMounted(load)
@@ -44,20 +47,39 @@ onMounted(load)
     <LoadProblem v-if="lost && !view" :problem="lost" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
     <div v-else class="stack">
-      <p class="caution"><strong>Curing salt is poisonous.</strong> Locked, labelled, apart from table salt. What is missing is looked for.</p>
+      <p class="caution">
+        <strong>Curing salt is poisonous.</strong> Locked, labelled, apart from table salt. What is missing is looked
+        for.
+      </p>
       <p v-if="!view.lots.length" class="empty">No curing salt yet. Receive it in the Store, with its certificate.</p>
-      <p v-else class="soft" role="status">{{ wrong.length ? `${wrong.length} ${wrong.length === 1 ? 'line is' : 'lines are'} not right:` : 'Every gram is accounted for.' }}</p>
+      <p v-else class="soft" role="status">
+        {{
+          wrong.length
+            ? `${wrong.length} ${wrong.length === 1 ? 'line is' : 'lines are'} not right:`
+            : 'Every gram is accounted for.'
+        }}
+      </p>
       <ul v-if="wrong.length" class="wrong-lines">
         <li v-for="({ lot, line }, i) in wrong" :key="i">
-          <a :href="`#account-${lot.code}`"><span class="code">{{ lot.code }}</span> {{ lot.name }}</a> <StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark> <span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
+          <a :href="`#account-${lot.code}`"><span class="code">{{ lot.code }}</span> {{ lot.name }}</a>
+          <StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark>
+          <span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
         </li>
       </ul>
       <SaltAccount v-for="lot in view.lots" :key="lot.code" :lot="lot" :now-ms="view.nowMs" @whole="whole(lot.code)" />
-      <div v-if="view.more" class="no-print"><VBtn variant="outlined" class="floor" @click="older">Earlier accounts</VBtn></div>
+      <div v-if="view.more" class="no-print">
+        <VBtn variant="outlined" class="floor" @click="older">Earlier accounts</VBtn>
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.wrong-lines { display: grid; gap: 0.5rem; margin: 0; padding: 0; list-style: none; }
+.wrong-lines {
+  display: grid;
+  gap: 0.5rem;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
 </style>

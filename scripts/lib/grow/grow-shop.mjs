@@ -7,7 +7,28 @@ const LOTS = ['L-0001', 'L-0002']
 const DAYS = 3650
 const LOTS_A_SALT_BAG = 250
 /** Tables whose rows are made anew; all others stay as the demo has them. */
-const GROWN = ['deliveries', 'meat_lots', 'cuttings', 'meat_pieces', 'ingredient_lots', 'stock_moves', 'mix_parts', 'lots', 'pieces', 'lot_ingredients', 'turns', 'offcuts', 'holds', 'lab_results', 'runs', 'run_pieces', 'dispatches', 'packs', 'fridge_readings', 'run_readings']
+const GROWN = [
+  'deliveries',
+  'meat_lots',
+  'cuttings',
+  'meat_pieces',
+  'ingredient_lots',
+  'stock_moves',
+  'mix_parts',
+  'lots',
+  'pieces',
+  'lot_ingredients',
+  'turns',
+  'offcuts',
+  'holds',
+  'lab_results',
+  'runs',
+  'run_pieces',
+  'dispatches',
+  'packs',
+  'fridge_readings',
+  'run_readings',
+]
 const BOOK = ['events', 'event_subjects', 'event_rows', 'answers']
 const EVENTS_AT_ONCE = 4000
 /** Which smoke before the last has a logger's readings, one a second. */
@@ -15,7 +36,9 @@ const LONG_BEFORE_LAST = 5
 
 /** Records of copies, as the book wants them: chained one behind the other from the first. */
 async function bookWriter(owner) {
-  const [{ chainText, FIRST_HASH }, { sha256 }] = await Promise.all(['core/book/chain-text.ts', 'server/digest/sha256.ts'].map(importSource))
+  const [{ chainText, FIRST_HASH }, { sha256 }] = await Promise.all(
+    ['core/book/chain-text.ts', 'server/digest/sha256.ts'].map(importSource),
+  )
   let [id, hash, lastAt] = [0, FIRST_HASH, null]
   const [events, subjects] = [[], []]
   async function flush() {
@@ -26,8 +49,21 @@ async function bookWriter(owner) {
     async write(row) {
       id += 1
       const record = {
-        id, kind: row.kind, userId: row.user_id, who: row.who, station: row.station, atMs: Date.parse(`${row.at.replace(' ', 'T')}Z`), zone: row.zone, arithmetic: row.arithmetic,
-        typed: row.typed, computed: row.computed, reason: row.reason, subjects: row.subjects, voidsId: row.voids_id, clockBehindMs: null, touched: null,
+        id,
+        kind: row.kind,
+        userId: row.user_id,
+        who: row.who,
+        station: row.station,
+        atMs: Date.parse(`${row.at.replace(' ', 'T')}Z`),
+        zone: row.zone,
+        arithmetic: row.arithmetic,
+        typed: row.typed,
+        computed: row.computed,
+        reason: row.reason,
+        subjects: row.subjects,
+        voidsId: row.voids_id,
+        clockBehindMs: null,
+        touched: null,
       }
       hash = sha256(chainText(hash, record))
       lastAt = row.at
@@ -45,19 +81,31 @@ async function bookWriter(owner) {
 }
 
 /** The readings of a copied run, made by the database: a heat that rises to its core and cools through the night. */
-const readings = (owner, run, count) => owner.query(`
+const readings = (owner, run, count) =>
+  owner.query(
+    `
   INSERT INTO run_readings (run_id, phase, at, chamber_c, core_c, typed, source, core_offset_c, chamber_offset_c, by_id, voided)
   SELECT ?, IF(seq <= ? * 0.35, 'smoke', 'cool'), DATE_ADD(?, INTERVAL ROUND(seq * 65000000 / ?) * 1000 MICROSECOND),
     IF(seq <= ? * 0.35, 81, NULL), IF(seq <= ? * 0.35, 4 + 61 * (1 - EXP(-seq * 9 / ?)), 3 + 61 * EXP(-(seq - ? * 0.35) * 9 / ?)), '', 'csv', 0, 0, 1, 0
-  FROM seq_1_to_${Number(count)}`, [run.id, count, run.started_at, count, count, count, count, count, count])
+  FROM seq_1_to_${Number(count)}`,
+    [run.id, count, run.started_at, count, count, count, count, count, count],
+  )
 
 /**
- * Grows the demo shop in this database to so many lots over ten years, the demo's own at the end, in a book whose chain and seals hold.
- * `readingsARun` go into each smoke of two lots, `longRun` into one of the last. The same seed gives the same shop.
+ * Grows the demo shop in this database to so many lots over ten years, the demo's own at the end, in a book whose chain
+ * and seals hold. `readingsARun` go into each smoke of two lots, `longRun` into one of the last. The same seed gives
+ * the same shop.
  */
 export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0, seed = 1, say = () => {} }) {
   const [{ openStore }, { loadDemo }, { connect }, { sealRows }, { guardBook, unguardBook }] = await Promise.all(
-    ['server/db/store.ts', 'server/demo/load-demo.ts', 'server/db/connect.ts', 'server/db/seal-rows.ts', 'server/db/book-guard.ts'].map(importSource))
+    [
+      'server/db/store.ts',
+      'server/demo/load-demo.ts',
+      'server/db/connect.ts',
+      'server/db/seal-rows.ts',
+      'server/db/book-guard.ts',
+    ].map(importSource),
+  )
   const store = openStore(url)
   await loadDemo(store, Date.now())
   await store.close()
@@ -74,27 +122,51 @@ export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0,
     const houses = customers(Math.max(...all.parties.map(party => party.id)) + 1)
     await insertRows(owner, 'parties', houses)
     const story = fullStory(storyOf(all, LOTS))
-    const told = all.events.filter(event => event.kind !== 'sent' && event.kind !== 'run_readings' && event.voids_id === null && JSON.parse(event.subjects).some(code => [...LOTS, ...story.runs.map(run => run.code), ...story.meat_lots.map(lot => lot.code)].includes(code)))
-    const opening = all.events.filter(event => JSON.parse(event.subjects).length === 0 || event.kind === 'fridge_read').slice(0, 40)
+    const told = all.events.filter(
+      event =>
+        event.kind !== 'sent'
+        && event.kind !== 'run_readings'
+        && event.voids_id === null
+        && JSON.parse(event.subjects).some(code =>
+          [...LOTS, ...story.runs.map(run => run.code), ...story.meat_lots.map(lot => lot.code)].includes(code),
+        ),
+    )
+    const opening = all.events
+      .filter(event => JSON.parse(event.subjects).length === 0 || event.kind === 'fridge_read')
+      .slice(0, 40)
     for (const event of opening) await book.write({ ...event, voids_id: null, subjects: '[]', at: all.events[0].at })
-    const bags = all.ingredient_lots.filter(lot => story.lot_ingredients.some(part => part.ingredient_lot_id === lot.id))
+    const bags = all.ingredient_lots.filter(lot =>
+      story.lot_ingredients.some(part => part.ingredient_lot_id === lot.id),
+    )
     const pairs = Math.max(0, Math.round((lots - all.lots.length) / 2))
     let salts = new Map()
     for (let n = 0; n < pairs; n++) {
-      const days = -Math.round((pairs - n) * DAYS / Math.max(pairs, 1)) - 30
-      if (n * 2 % LOTS_A_SALT_BAG === 0) {
+      const days = -Math.round(((pairs - n) * DAYS) / Math.max(pairs, 1)) - 30
+      if ((n * 2) % LOTS_A_SALT_BAG === 0) {
         // The ones before are empty by now.
         await owner.query('UPDATE ingredient_lots SET finished_at = received_at')
-        const bag = copy({ ingredient_lots: bags.map(lot => ({ ...lot, amount_g: '60000.0000', finished_at: null, certificate_file_id: null })) }, days)
+        const bag = copy(
+          {
+            ingredient_lots: bags.map(lot => ({
+              ...lot,
+              amount_g: '60000.0000',
+              finished_at: null,
+              certificate_file_id: null,
+            })),
+          },
+          days,
+        )
         await insertRows(owner, 'ingredient_lots', bag.rows.ingredient_lots)
         salts = new Map(bags.map((lot, i) => [lot.id, bag.rows.ingredient_lots[i].id]))
       }
       const { rows, recoded } = copy(story, days)
-      for (const part of rows.lot_ingredients) part.ingredient_lot_id = salts.get(part.ingredient_lot_id) ?? part.ingredient_lot_id
+      for (const part of rows.lot_ingredients)
+        part.ingredient_lot_id = salts.get(part.ingredient_lot_id) ?? part.ingredient_lot_id
       for (const sending of rows.dispatches) sending.customer_id = houses[Math.floor(random() * houses.length)].id
       for (const lot of [...rows.lots, ...rows.meat_lots]) lot.finished_at ??= lot.rubbed_at ?? lot.received_at
       for (const [table, made] of Object.entries(rows)) await insertRows(owner, table, made)
-      for (const run of rows.runs) await readings(owner, run, longRun > 0 && n === pairs - LONG_BEFORE_LAST ? longRun : readingsARun)
+      for (const run of rows.runs)
+        await readings(owner, run, longRun > 0 && n === pairs - LONG_BEFORE_LAST ? longRun : readingsARun)
       const shifted = copyEvents(told, days, recoded)
       for (const event of shifted) await book.write(event)
       if ((n + 1) % 200 === 0) say(`${(n + 1) * 2} lots`)
@@ -105,13 +177,28 @@ export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0,
     for (const [table, rows] of Object.entries(today.rows)) await insertRows(owner, table, rows)
     const written = new Map()
     for (const event of all.events) {
-      written.set(event.id, await book.write({ ...event, typed: today.recoded(event.typed), computed: today.recoded(event.computed), subjects: today.recoded(event.subjects), voids_id: written.get(event.voids_id) ?? null }))
+      written.set(
+        event.id,
+        await book.write({
+          ...event,
+          typed: today.recoded(event.typed),
+          computed: today.recoded(event.computed),
+          subjects: today.recoded(event.subjects),
+          voids_id: written.get(event.voids_id) ?? null,
+        }),
+      )
     }
     await book.close()
     const { codes } = last()
-    for (const counter of all.code_counters) await owner.query('UPDATE code_counters SET last = GREATEST(last, ?) WHERE kind = ?', [codes.get(LETTER[counter.kind]) ?? 0, counter.kind])
+    for (const counter of all.code_counters)
+      await owner.query('UPDATE code_counters SET last = GREATEST(last, ?) WHERE kind = ?', [
+        codes.get(LETTER[counter.kind]) ?? 0,
+        counter.kind,
+      ])
     await owner.query('SET foreign_key_checks = 1, unique_checks = 1')
-    await owner.query('ANALYZE TABLE lots, pieces, packs, run_readings, run_pieces, dispatches, lot_ingredients, events, event_subjects')
+    await owner.query(
+      'ANALYZE TABLE lots, pieces, packs, run_readings, run_pieces, dispatches, lot_ingredients, events, event_subjects',
+    )
     say('sealing every row')
     // The guard moves the head with each of its records.
     await guardBook(admin)
@@ -124,7 +211,18 @@ export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0,
 }
 
 const LETTER = { delivery: 'D', meat: 'M', ingredient: 'N', lot: 'L', run: 'S', pack: 'P' }
-const copyEvents = (events, days, recoded) => events.map((event) => {
-  const at = new Date(Date.parse(`${event.at.replace(' ', 'T')}Z`) + days * 86_400_000).toISOString().replace('T', ' ').replace('Z', '')
-  return { ...event, at, typed: recoded(event.typed), computed: recoded(event.computed), subjects: recoded(event.subjects), voids_id: null }
-})
+const copyEvents = (events, days, recoded) =>
+  events.map((event) => {
+    const at = new Date(Date.parse(`${event.at.replace(' ', 'T')}Z`) + days * 86_400_000)
+      .toISOString()
+      .replace('T', ' ')
+      .replace('Z', '')
+    return {
+      ...event,
+      at,
+      typed: recoded(event.typed),
+      computed: recoded(event.computed),
+      subjects: recoded(event.subjects),
+      voids_id: null,
+    }
+  })

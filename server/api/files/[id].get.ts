@@ -8,8 +8,10 @@ export default readRoute(async ({ event, tables }) => {
   const file = await tables.files.one({ id: routeId(event) })
   if (!file) return notFound('no_such_file')
   setResponseHeaders(event, {
-    'content-type': file.mime, 'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(file.name)}`,
-    'content-security-policy': 'sandbox; default-src \'none\'; img-src \'self\'', 'etag': `"${file.sha256}"`,
+    'content-type': file.mime,
+    'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(file.name)}`,
+    'content-security-policy': 'sandbox; default-src \'none\'; img-src \'self\'',
+    'etag': `"${file.sha256}"`,
   })
   return file.content
 })

@@ -5,7 +5,9 @@ import { changeOwnPassword } from '../../services/people/accounts'
 import { checkOwnPassword } from '../../services/people/confirm'
 
 export default writeRoute({
-  contract: ownPasswordInput, roles: ROLES, ownSignIn: true,
+  contract: ownPasswordInput,
+  roles: ROLES,
+  ownSignIn: true,
   before: (input, at, nowMs) => checkOwnPassword(appState().store.tables, at.user, input.password, nowMs),
   write: (ctx, input, _event, at) => changeOwnPassword(ctx, at.session.id, input),
 })

@@ -5,6 +5,8 @@ import { checkOwnPassword } from '../../services/people/confirm'
 import { choosePin } from '../../services/people/pins'
 
 export default writeRoute({
-  contract: pinInput, ownSignIn: true, write: choosePin,
+  contract: pinInput,
+  ownSignIn: true,
+  write: choosePin,
   before: (input, at, nowMs) => checkOwnPassword(appState().store.tables, at.user, input.password, nowMs),
 })

@@ -3,4 +3,7 @@ import { routeId } from '../../http/route-id'
 import { writeRoute } from '../../http/write-route'
 import { changeParty } from '../../services/store/parties'
 
-export default writeRoute({ contract: partyChangeInput, write: (ctx, input, event) => changeParty(ctx, routeId(event), input) })
+export default writeRoute({
+  contract: partyChangeInput,
+  write: (ctx, input, event) => changeParty(ctx, routeId(event), input),
+})

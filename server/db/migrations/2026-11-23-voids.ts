@@ -1,7 +1,20 @@
 /** Rows can be voided: they stay, marked with their own id. Frozen: change it by a later migration. */
 export const name = '2026-11-23-voids'
 
-const VOIDABLE = ['lots', 'pieces', 'lot_ingredients', 'offcuts', 'packs', 'dispatches', 'meat_lots', 'ingredient_lots', 'fridge_readings', 'runs', 'run_pieces', 'run_readings']
+const VOIDABLE = [
+  'lots',
+  'pieces',
+  'lot_ingredients',
+  'offcuts',
+  'packs',
+  'dispatches',
+  'meat_lots',
+  'ingredient_lots',
+  'fridge_readings',
+  'runs',
+  'run_pieces',
+  'run_readings',
+]
 
 export const up: readonly string[] = [
   ...VOIDABLE.map(table => `ALTER TABLE ${table} ADD voided INT NOT NULL DEFAULT 0`),

@@ -1,4 +1,6 @@
-/** A hold knows the facts it was made on; a bulk mix is what its curing salt is. Frozen: change it by a later migration. */
+/**
+ * A hold knows the facts it was made on; a bulk mix is what its curing salt is. Frozen: change it by a later migration.
+ */
 export const name = '2026-11-26-facts'
 
 export const up: readonly string[] = [

@@ -1,4 +1,7 @@
-/** A one-time code counts once however many send it; and no digest of a password without a key is kept. Frozen: change it by a later migration. */
+/**
+ * A one-time code counts once however many send it; and no digest of a password without a key is kept. Frozen: change
+ * it by a later migration.
+ */
 export const name = '2026-11-27-door-once'
 
 export const up: readonly string[] = [

@@ -1,4 +1,7 @@
-/** What is finished is marked so, and the indexes that open things and lists are found by. Frozen: change it by a later migration. */
+/**
+ * What is finished is marked so, and the indexes that open things and lists are found by. Frozen: change it by a later
+ * migration.
+ */
 export const name = '2026-11-27-open-things'
 
 const PACKED = '(SELECT COALESCE(SUM(net_g), 0) FROM packs WHERE lot_id = lots.id AND voided = 0)'
@@ -8,7 +11,8 @@ const LOOSE = `EXISTS (SELECT 1 FROM meat_pieces p WHERE p.meat_lot_id = meat_lo
   AND NOT EXISTS (SELECT 1 FROM cuttings c WHERE c.parent_id = p.id AND c.voided = 0) AND NOT EXISTS (SELECT 1 FROM pieces q WHERE q.meat_piece_id = p.id AND q.voided = 0))`
 const MEAT_OUT = `(SELECT COALESCE(SUM(green_g), 0) FROM pieces WHERE meat_lot_id = meat_lots.id AND meat_piece_id IS NULL AND voided = 0)
   + (SELECT COALESCE(SUM(from_g), 0) FROM cuttings WHERE meat_lot_id = meat_lots.id AND parent_id IS NULL AND voided = 0)`
-const sumOf = (column: string, table: string) => `(SELECT COALESCE(SUM(${column}), 0) FROM ${table} WHERE ingredient_lot_id = ingredient_lots.id AND voided = 0)`
+const sumOf = (column: string, table: string) =>
+  `(SELECT COALESCE(SUM(${column}), 0) FROM ${table} WHERE ingredient_lot_id = ingredient_lots.id AND voided = 0)`
 
 export const up: readonly string[] = [
   'ALTER TABLE packs ADD KEY lot_sent (lot_id, voided, dispatch_id, net_g)',

@@ -6,7 +6,8 @@ import { readRows } from './read-rows'
 /** What a spreadsheet runs, full-width signs too. */
 const FORMULA = /^[=+@\t\r\uff1d\uff0b\uff20]|^[-\uff0d](?![\d.]+$)/
 /** A program of another country splits at semicolons: what follows one must not run either. */
-const plainCell = (value: unknown): unknown => typeof value === 'string' ? value.replace(/([;\n]\s*)(?=[=+@\uff1d\uff0b\uff20]|[-\uff0d](?![\d.]))/g, '$1\'') : value
+const plainCell = (value: unknown): unknown =>
+  typeof value === 'string' ? value.replace(/([;\n]\s*)(?=[=+@\uff1d\uff0b\uff20]|[-\uff0d](?![\d.]))/g, '$1\'') : value
 
 /** Never in a table that is handed on: what opens a door, and whole files. */
 const KEPT_BACK = new Set(['password_hash', 'pin_hash', 'totp_secret', 'recovery_hashes', 'content', 'touched'])
@@ -18,10 +19,21 @@ export async function* csvOf(sequelize: Sequelize, name: string): AsyncGenerator
   const table = PORTABLE_TABLES.find(one => one.name === name)
   if (!table) throw new Error(`no table ${name}`)
   const names = [...table.columns.keys()].filter(column => !KEPT_BACK.has(column))
-  // Quoted, so that no program splits a cell at its own sign; made plain behind such a sign too, for one that splits all the same.
-  const line = (rows: unknown[][]) => `${Papa.unparse(rows.map(row => row.map(plainCell)), { escapeFormulae: FORMULA, quotes: row => typeof row === 'string' })}\r\n`
+  // Quoted, so that no program splits a cell at its own sign; made plain behind such a sign too, for one that splits
+  // all the same.
+  const line = (rows: unknown[][]) =>
+    `${Papa.unparse(
+      rows.map(row => row.map(plainCell)),
+      { escapeFormulae: FORMULA, quotes: row => typeof row === 'string' },
+    )}\r\n`
   yield line([names])
   for await (const rows of readRows(sequelize, table, names)) {
-    yield line(rows.map(row => names.map(column => typeof row[column] === 'object' && row[column] !== null ? JSON.stringify(row[column]) : row[column])))
+    yield line(
+      rows.map(row =>
+        names.map(column =>
+          typeof row[column] === 'object' && row[column] !== null ? JSON.stringify(row[column]) : row[column],
+        ),
+      ),
+    )
   }
 }

@@ -8,7 +8,12 @@ export async function* exportShop(sequelize: Sequelize, nowMs: number): AsyncGen
   const transaction = await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ })
   try {
     const head = (await openTables(sequelize, transaction).bookHead.one({ id: 1 }))!
-    const start = { format: EXPORT_FORMAT, version: EXPORT_VERSION, exportedAt: new Date(nowMs).toISOString(), book: { records: head.lastId, hash: head.hash } }
+    const start = {
+      format: EXPORT_FORMAT,
+      version: EXPORT_VERSION,
+      exportedAt: new Date(nowMs).toISOString(),
+      book: { records: head.lastId, hash: head.hash },
+    }
     yield `${JSON.stringify(start).slice(0, -1)},"tables":{`
     for (const [i, table] of PORTABLE_TABLES.entries()) {
       yield `${i ? ',' : ''}\n${JSON.stringify(table.name)}:[`

@@ -8,27 +8,34 @@ import { headContract, isMissing, PORTABLE_TABLES, type PortableTable } from './
 import { NotJson, readExport } from './read-export'
 
 export type Imported
-  = | { ok: true, records: number, rows: number }
-    | { ok: false, why: 'not_json' | 'not_an_export' | 'end_differs', detail: string } | { ok: false, why: 'not_empty' }
-    | { ok: false, why: 'not_whole', findings: Finding[], found: number }
+  = | { ok: true; records: number; rows: number }
+    | { ok: false; why: 'not_json' | 'not_an_export' | 'end_differs'; detail: string }
+    | { ok: false; why: 'not_empty' }
+    | { ok: false; why: 'not_whole'; findings: Finding[]; found: number }
 
 const MOST_ROWS = 500
 const MOST_BYTES = 4_000_000
 
 class Undone extends Error {
-  constructor(readonly outcome: Extract<Imported, { ok: false }>) { super(outcome.why) }
+  constructor(readonly outcome: Extract<Imported, { ok: false }>) {
+    super(outcome.why)
+  }
 }
 
 const notAnExport = (where: string, error: z.ZodError): Undone => {
   const [issue] = error.issues
-  return new Undone({ ok: false, why: 'not_an_export', detail: `${[where, ...issue!.path].filter(step => step !== '').join('.') || 'the file'}: ${issue!.message}` })
+  return new Undone({
+    ok: false,
+    why: 'not_an_export',
+    detail: `${[where, ...issue!.path].filter(step => step !== '').join('.') || 'the file'}: ${issue!.message}`,
+  })
 }
 
 const BY_NAME = new Map(PORTABLE_TABLES.map(table => [table.name, table]))
 /** Begun by the schema, moved by what is written. */
 const MOVED_BY_ITSELF = 'book_head'
 
-const sizeOf = (value: unknown): number => typeof value === 'string' || Buffer.isBuffer(value) ? value.length : 8
+const sizeOf = (value: unknown): number => (typeof value === 'string' || Buffer.isBuffer(value) ? value.length : 8)
 
 /** Gathers rows of one table and writes them, few enough at a time for any server's packet. */
 function inserter(sequelize: Sequelize, transaction: Transaction) {
@@ -39,7 +46,10 @@ function inserter(sequelize: Sequelize, transaction: Transaction) {
     if (table !== null && rows.length > 0) {
       const names = [...table.columns.keys()]
       const marks = `(${names.map(() => '?').join(', ')})`
-      await sequelize.query(`INSERT INTO \`${table.name}\` (${names.map(name => `\`${name}\``).join(', ')}) VALUES ${rows.map(() => marks).join(', ')}`, { type: QueryTypes.INSERT, replacements: rows.flat(), transaction })
+      await sequelize.query(
+        `INSERT INTO \`${table.name}\` (${names.map(name => `\`${name}\``).join(', ')}) VALUES ${rows.map(() => marks).join(', ')}`,
+        { type: QueryTypes.INSERT, replacements: rows.flat(), transaction },
+      )
     }
     rows = []
     bytes = 0
@@ -55,9 +65,16 @@ function inserter(sequelize: Sequelize, transaction: Transaction) {
   return { add, flush }
 }
 
-async function fill(admin: Sequelize, source: Readable, transaction: Transaction): Promise<Extract<Imported, { ok: true }>> {
+async function fill(
+  admin: Sequelize,
+  source: Readable,
+  transaction: Transaction,
+): Promise<Extract<Imported, { ok: true }>> {
   const run = (sql: string) => admin.query(sql, { type: QueryTypes.RAW, transaction })
-  const [shops] = await admin.query<{ n: unknown }>('SELECT COUNT(*) AS n FROM shops', { type: QueryTypes.SELECT, transaction })
+  const [shops] = await admin.query<{ n: unknown }>('SELECT COUNT(*) AS n FROM shops', {
+    type: QueryTypes.SELECT,
+    transaction,
+  })
   if (Number(shops!.n) > 0) throw new Undone({ ok: false, why: 'not_empty' })
   await run('SET SESSION foreign_key_checks = 0')
   // Begun by the schema; the export brings its own.
@@ -74,7 +91,8 @@ async function fill(admin: Sequelize, source: Readable, transaction: Transaction
       continue
     }
     const table = BY_NAME.get(part.table)
-    if (!table) throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${part.table}: there is no such table` })
+    if (!table)
+      throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${part.table}: there is no such table` })
     seen.add(table.name)
     const row = table.row.safeParse(part.row)
     if (!row.success) throw notAnExport(`tables.${table.name}.${part.index}`, row.error)
@@ -87,17 +105,19 @@ async function fill(admin: Sequelize, source: Readable, transaction: Transaction
   await run('SET SESSION foreign_key_checks = 1')
   const check = await verifyBook(admin, { transaction })
   if (check.broken) throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
-  if (check.end.hash !== book!.book.hash || check.records !== book!.book.records) throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
+  if (check.end.hash !== book!.book.hash || check.records !== book!.book.records)
+    throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
   return { ok: true, records: check.records, rows }
 }
 
 /** A number of the book that the trigger refuses is a gap in the file's records. */
-const isOutOfOrder = (error: unknown): boolean => (error as { parent?: { sqlState?: string } }).parent?.sqlState === '45000'
+const isOutOfOrder = (error: unknown): boolean =>
+  (error as { parent?: { sqlState?: string } }).parent?.sqlState === '45000'
 
 /**
- * Fills an empty database with an exported shop as it streams in, as its owner. All or nothing: what is not an export, whose chain does
- * not hold, or whose rows are not what the book sealed, leaves the database as it was. A shop from before there were seals is sealed as
- * it stands.
+ * Fills an empty database with an exported shop as it streams in, as its owner. All or nothing: what is not an export,
+ * whose chain does not hold, or whose rows are not what the book sealed, leaves the database as it was. A shop from
+ * before there were seals is sealed as it stands.
  */
 export async function importShop(admin: Sequelize, source: Readable, nowMs: number): Promise<Imported> {
   try {
@@ -108,7 +128,8 @@ export async function importShop(admin: Sequelize, source: Readable, nowMs: numb
   catch (error) {
     if (error instanceof Undone) return error.outcome
     if (error instanceof NotJson) return { ok: false, why: 'not_json', detail: error.message }
-    if (isOutOfOrder(error)) return { ok: false, why: 'end_differs', detail: 'its records are not numbered one after the other' }
+    if (isOutOfOrder(error))
+      return { ok: false, why: 'end_differs', detail: 'its records are not numbered one after the other' }
     throw error
   }
 }

@@ -4,21 +4,29 @@ import { SPECS } from '../store'
 import { snake, type Columns, type TableSpec } from '../table-spec'
 
 /** A table as the shop's export has it: every column under its name in the database. */
-export interface PortableTable { name: string, columns: Map<string, Column<unknown>>, row: z.ZodType<Record<string, unknown>> }
+export interface PortableTable {
+  name: string
+  columns: Map<string, Column<unknown>>
+  row: z.ZodType<Record<string, unknown>>
+}
 
 /** What belongs to a running server and not to the shop: sign-ins, tries, answers to repeated requests. */
 const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers', 'knownDevices'])
 
 function portable(spec: TableSpec<Columns>): PortableTable {
-  const columns = new Map<string, Column<unknown>>([['id', int()], ...Object.entries(spec.columns).map(([key, column]) => [snake(key), column] as const)])
+  const columns = new Map<string, Column<unknown>>([
+    ['id', int()],
+    ...Object.entries(spec.columns).map(([key, column]) => [snake(key), column] as const),
+  ])
   if (spec.voidable) columns.set('voided', int())
   const shape = Object.fromEntries([...columns].map(([name, column]) => [name, column.portable.schema]))
   return { name: spec.name, columns, row: z.strictObject(shape) as unknown as z.ZodType<Record<string, unknown>> }
 }
 
 export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
-  .filter(([key]) => !NOT_THE_SHOP.has(key)).map(([, spec]) => portable(spec as unknown as TableSpec<Columns>))
-  .toSorted((a, b) => a.name < b.name ? -1 : 1)
+  .filter(([key]) => !NOT_THE_SHOP.has(key))
+  .map(([, spec]) => portable(spec as unknown as TableSpec<Columns>))
+  .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
 export const EXPORT_VERSION = 2
@@ -28,7 +36,9 @@ const SINCE_2 = ['event_rows']
 
 /** What stands before the tables. */
 export const headContract = z.strictObject({
-  format: z.literal(EXPORT_FORMAT), version: z.literal(READ_VERSIONS), exportedAt: z.iso.datetime({ precision: 3 }),
+  format: z.literal(EXPORT_FORMAT),
+  version: z.literal(READ_VERSIONS),
+  exportedAt: z.iso.datetime({ precision: 3 }),
   /** The last record of the book and its hash, as an import must find them. */
   book: z.strictObject({ records: z.int(), hash: z.string().regex(/^[0-9a-f]{64}$/) }),
 })
@@ -49,5 +59,6 @@ export const exportContract = headContract.extend({
 export const exportSchema = (): object => ({
   ...z.toJSONSchema(exportContract, { io: 'input' }),
   title: 'A whole shop, exported',
-  description: 'Names are those of the database. Masses in grams and temperatures in °C as decimal strings, exact; instants in UTC with milliseconds; files in base64. `typed`, `computed` and `subjects` of events are the texts that their hashes cover.',
+  description:
+    'Names are those of the database. Masses in grams and temperatures in °C as decimal strings, exact; instants in UTC with milliseconds; files in base64. `typed`, `computed` and `subjects` of events are the texts that their hashes cover.',
 })

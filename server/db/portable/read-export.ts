@@ -3,7 +3,7 @@ import Assembler from 'stream-json/assembler.js'
 import { parser, type Token } from 'stream-json/parser.js'
 
 /** What an export is read as: its head, then row after row with the place it stands at. */
-export type ExportPart = { head: Record<string, unknown> } | { table: string, index: number, row: unknown }
+export type ExportPart = { head: Record<string, unknown> } | { table: string; index: number; row: unknown }
 
 /** The file is no JSON. */
 export class NotJson extends Error {}
@@ -26,8 +26,8 @@ async function* tokensOf(source: Readable): AsyncGenerator<Token> {
 }
 
 /**
- * Reads an exported shop as it streams in, holding one row at a time however large the file is. What stands outside the tables comes as
- * the head, before the first row. Throws NotJson on what is none.
+ * Reads an exported shop as it streams in, holding one row at a time however large the file is. What stands outside the
+ * tables comes as the head, before the first row. Throws NotJson on what is none.
  */
 export async function* readExport(source: Readable): AsyncGenerator<ExportPart> {
   let depth = 0
@@ -39,7 +39,10 @@ export async function* readExport(source: Readable): AsyncGenerator<ExportPart> 
   for await (const token of tokensOf(source)) {
     // A value of the head (depth 1, not "tables"), or a row of a table (depth 3), is put together whole.
     const inTables = keys[0] === 'tables'
-    const begins = value === null && ((depth === 1 && !inTables && token.name !== 'keyValue' && token.name !== 'endObject') || (depth === 3 && inTables && token.name !== 'endArray'))
+    const begins
+      = value === null
+        && ((depth === 1 && !inTables && token.name !== 'keyValue' && token.name !== 'endObject')
+          || (depth === 3 && inTables && token.name !== 'endArray'))
     if (begins) value = new Assembler()
     value?.consume(token as never)
     if (opens(token)) depth += 1

@@ -5,12 +5,31 @@ import { tableSpec, voidableSpec } from '../table-spec'
 const figure = () => decimal(13, 4)
 
 /** Scales and thermometers. `readability`, and the figures of checks, are grams for the one and °C for the other. */
-export const instruments = tableSpec('instruments', {
-  kind: text<InstrumentKind>(16), name: text(), purpose: nullable(text<'meat' | 'mix'>(8)), readability: figure(),
-  offsetC: celsius(), everyDays: int(), inUse: bool(),
-}, ['name', 'everyDays', 'inUse', 'offsetC'])
+export const instruments = tableSpec(
+  'instruments',
+  {
+    kind: text<InstrumentKind>(16),
+    name: text(),
+    purpose: nullable(text<'meat' | 'mix'>(8)),
+    readability: figure(),
+    offsetC: celsius(),
+    everyDays: int(),
+    inUse: bool(),
+  },
+  ['name', 'everyDays', 'inUse', 'offsetC'],
+)
 
 export const instrumentChecks = voidableSpec('instrument_checks', {
-  instrumentId: int(), method: text<CheckMethod>(16), referenceValue: figure(), readValue: figure(), readTyped: text(64), errorValue: figure(),
-  passed: bool(), offsetC: celsius(), offsetBeforeC: celsius(), atMs: instant(), byId: int(), note: nullable(text(500)),
+  instrumentId: int(),
+  method: text<CheckMethod>(16),
+  referenceValue: figure(),
+  readValue: figure(),
+  readTyped: text(64),
+  errorValue: figure(),
+  passed: bool(),
+  offsetC: celsius(),
+  offsetBeforeC: celsius(),
+  atMs: instant(),
+  byId: int(),
+  note: nullable(text(500)),
 })

@@ -11,54 +11,161 @@ import type { OffcutKind } from '#core/slicing/mass-balance'
 import { bool, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
 import { tableSpec, voidableSpec } from '../table-spec'
 
-export const lots = voidableSpec('lots', {
-  code: text(16), cut: text<Cut>(16), rind: text<Rind>(8), saltOnly: bool(), fridgeId: int(),
-  rubbedAtMs: instant(), rubbedOn: day(), zone: text(64), rubbedById: int(),
-  thicknessMm: decimal(7, 2), readyFromDay: int(), bestByDay: int(), turnEveryDays: decimal(3, 1), turnBy: text(5),
-  meatReadabilityG: grams(), mixReadabilityG: grams(), meatScaleId: nullable(int()), mixScaleId: nullable(int()), targets: json<Targets>(), judgement: json<Judgement>(),
-  drainedAtMs: nullable(instant()), cureEndedAtMs: nullable(instant()),
-  readyG: nullable(grams()), readyTyped: nullable(text(64)), note: nullable(text(500)),
-  method: text<CureMethod>(24), purpose: text<Purpose>(8), choiceId: nullable(text(64)), firstShare: nullable(share()), waterG: nullable(grams()), waterTyped: nullable(text(64)),
-  mostPickUp: nullable(share()), weighedBackG: nullable(grams()), weighedBackTyped: nullable(text(64)), afterG: nullable(grams()), afterTyped: nullable(text(64)),
-  sides: nullable(json<SideShares>()), recipeRevisionId: nullable(int()),
-  /** Nothing of it waits for anybody any more. */
-  finishedAtMs: nullable(instant()),
-}, ['finishedAtMs', 'drainedAtMs', 'cureEndedAtMs', 'readyG', 'readyTyped', 'weighedBackG', 'weighedBackTyped', 'afterG', 'afterTyped', 'judgement'])
+export const lots = voidableSpec(
+  'lots',
+  {
+    code: text(16),
+    cut: text<Cut>(16),
+    rind: text<Rind>(8),
+    saltOnly: bool(),
+    fridgeId: int(),
+    rubbedAtMs: instant(),
+    rubbedOn: day(),
+    zone: text(64),
+    rubbedById: int(),
+    thicknessMm: decimal(7, 2),
+    readyFromDay: int(),
+    bestByDay: int(),
+    turnEveryDays: decimal(3, 1),
+    turnBy: text(5),
+    meatReadabilityG: grams(),
+    mixReadabilityG: grams(),
+    meatScaleId: nullable(int()),
+    mixScaleId: nullable(int()),
+    targets: json<Targets>(),
+    judgement: json<Judgement>(),
+    drainedAtMs: nullable(instant()),
+    cureEndedAtMs: nullable(instant()),
+    readyG: nullable(grams()),
+    readyTyped: nullable(text(64)),
+    note: nullable(text(500)),
+    method: text<CureMethod>(24),
+    purpose: text<Purpose>(8),
+    choiceId: nullable(text(64)),
+    firstShare: nullable(share()),
+    waterG: nullable(grams()),
+    waterTyped: nullable(text(64)),
+    mostPickUp: nullable(share()),
+    weighedBackG: nullable(grams()),
+    weighedBackTyped: nullable(text(64)),
+    afterG: nullable(grams()),
+    afterTyped: nullable(text(64)),
+    sides: nullable(json<SideShares>()),
+    recipeRevisionId: nullable(int()),
+    /** Nothing of it waits for anybody any more. */
+    finishedAtMs: nullable(instant()),
+  },
+  [
+    'finishedAtMs',
+    'drainedAtMs',
+    'cureEndedAtMs',
+    'readyG',
+    'readyTyped',
+    'weighedBackG',
+    'weighedBackTyped',
+    'afterG',
+    'afterTyped',
+    'judgement',
+  ],
+)
 
-export const pieces = voidableSpec('pieces', {
-  lotId: int(), number: int(), meatLotId: int(), meatPieceId: nullable(int()), greenG: grams(), greenTyped: text(64), readings: int(), bag: nullable(int()),
-}, ['greenG', 'greenTyped', 'readings'])
+export const pieces = voidableSpec(
+  'pieces',
+  {
+    lotId: int(),
+    number: int(),
+    meatLotId: int(),
+    meatPieceId: nullable(int()),
+    greenG: grams(),
+    greenTyped: text(64),
+    readings: int(),
+    bag: nullable(int()),
+  },
+  ['greenG', 'greenTyped', 'readings'],
+)
 
-export const lotIngredients = voidableSpec('lot_ingredients', {
-  lotId: int(), ingredientLotId: int(), role: text<MixRole>(8),
-  plannedG: grams(), weighedG: grams(), weighedTyped: text(64),
-  /** 2 for what went on after the first draining. */
-  application: int(), appliedAtMs: nullable(instant()), per: nullable(text<AmountKind>(12)), amount: nullable(grams()), pieceNumbers: nullable(json<number[]>()),
-}, ['ingredientLotId', 'weighedG', 'weighedTyped'])
+export const lotIngredients = voidableSpec(
+  'lot_ingredients',
+  {
+    lotId: int(),
+    ingredientLotId: int(),
+    role: text<MixRole>(8),
+    plannedG: grams(),
+    weighedG: grams(),
+    weighedTyped: text(64),
+    /** 2 for what went on after the first draining. */
+    application: int(),
+    appliedAtMs: nullable(instant()),
+    per: nullable(text<AmountKind>(12)),
+    amount: nullable(grams()),
+    pieceNumbers: nullable(json<number[]>()),
+  },
+  ['ingredientLotId', 'weighedG', 'weighedTyped'],
+)
 
 export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId: int() })
 
-export const holds = tableSpec('holds', {
-  /** One of the two is held. */
-  lotId: nullable(int()), meatLotId: nullable(int()), reason: text<HoldReason>(32), note: nullable(text(500)), placedAtMs: instant(),
-  /** What it was made on, "S-0003": another decision is asked for on other facts. Null: it stands for all. */
-  facts: nullable(text(120)),
-  disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)), dispositionText: nullable(text(500)),
-  disposedAtMs: nullable(instant()), disposedById: nullable(int()),
-}, ['disposition', 'dispositionText', 'disposedAtMs', 'disposedById'])
+export const holds = tableSpec(
+  'holds',
+  {
+    /** One of the two is held. */
+    lotId: nullable(int()),
+    meatLotId: nullable(int()),
+    reason: text<HoldReason>(32),
+    note: nullable(text(500)),
+    placedAtMs: instant(),
+    /** What it was made on, "S-0003": another decision is asked for on other facts. Null: it stands for all. */
+    facts: nullable(text(120)),
+    disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)),
+    dispositionText: nullable(text(500)),
+    disposedAtMs: nullable(instant()),
+    disposedById: nullable(int()),
+  },
+  ['disposition', 'dispositionText', 'disposedAtMs', 'disposedById'],
+)
 
 export const offcuts = voidableSpec('offcuts', {
-  lotId: int(), kind: text<OffcutKind>(16), massG: grams(), massTyped: text(64), atMs: instant(), byId: int(),
+  lotId: int(),
+  kind: text<OffcutKind>(16),
+  massG: grams(),
+  massTyped: text(64),
+  atMs: instant(),
+  byId: int(),
 })
 
-export const packs = voidableSpec('packs', {
-  code: text(16), lotId: int(), kind: text<'sliced' | 'ends'>(16), netG: grams(), netTyped: text(64),
-  packedOn: day(), packedAtMs: instant(), packedById: int(), scaleId: nullable(int()), dispatchId: nullable(int()),
-}, ['netG', 'netTyped', 'dispatchId'])
+export const packs = voidableSpec(
+  'packs',
+  {
+    code: text(16),
+    lotId: int(),
+    kind: text<'sliced' | 'ends'>(16),
+    netG: grams(),
+    netTyped: text(64),
+    packedOn: day(),
+    packedAtMs: instant(),
+    packedById: int(),
+    scaleId: nullable(int()),
+    dispatchId: nullable(int()),
+  },
+  ['netG', 'netTyped', 'dispatchId'],
+)
 
-export const dispatches = voidableSpec('dispatches', { customerId: int(), sentOn: day(), sentAtMs: instant(), sentById: int() })
+export const dispatches = voidableSpec('dispatches', {
+  customerId: int(),
+  sentOn: day(),
+  sentAtMs: instant(),
+  sentById: int(),
+})
 
 /** What a laboratory found in the finished product, ppm as NaNO2. */
 export const labResults = voidableSpec('lab_results', {
-  lotId: int(), residualPpm: decimal(9, 3), typed: text(64), laboratory: text(), report: text(), sampledOn: day(), fileId: nullable(int()), atMs: instant(), byId: int(),
+  lotId: int(),
+  residualPpm: decimal(9, 3),
+  typed: text(64),
+  laboratory: text(),
+  report: text(),
+  sampledOn: day(),
+  fileId: nullable(int()),
+  atMs: instant(),
+  byId: int(),
 })

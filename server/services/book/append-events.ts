@@ -14,14 +14,29 @@ export const CLOCK_SLACK_MS = 60_000
 type Row = ReturnType<typeof rowsOf>[number]
 
 /** Records as the book keeps them, from a number on, each sealed with the one before. */
-function rowsOf(writer: Writer, entries: readonly NewEvent[], from: { id: number, hash: string }, more: { clockBehindMs: number | null, touched: string | null }) {
+function rowsOf(
+  writer: Writer,
+  entries: readonly NewEvent[],
+  from: { id: number; hash: string },
+  more: { clockBehindMs: number | null; touched: string | null },
+) {
   let hash = from.hash
   return entries.map((entry, i) => {
     const row = {
-      id: from.id + i, kind: entry.kind, userId: writer.actor.id, who: writer.actor.name, station: writer.station,
-      atMs: writer.nowMs, zone: writer.zone, arithmetic: ARITHMETIC_VERSION,
-      typed: JSON.stringify(entry.typed), computed: JSON.stringify(entry.computed ?? {}), reason: entry.reason ?? null,
-      subjects: JSON.stringify([...new Set(entry.subjects)]), voidsId: entry.voidsId ?? null, clockBehindMs: more.clockBehindMs,
+      id: from.id + i,
+      kind: entry.kind,
+      userId: writer.actor.id,
+      who: writer.actor.name,
+      station: writer.station,
+      atMs: writer.nowMs,
+      zone: writer.zone,
+      arithmetic: ARITHMETIC_VERSION,
+      typed: JSON.stringify(entry.typed),
+      computed: JSON.stringify(entry.computed ?? {}),
+      reason: entry.reason ?? null,
+      subjects: JSON.stringify([...new Set(entry.subjects)]),
+      voidsId: entry.voidsId ?? null,
+      clockBehindMs: more.clockBehindMs,
       // A press writes its rows together: the last of its records seals them all.
       touched: i === entries.length - 1 ? more.touched : null,
     }
@@ -30,10 +45,14 @@ function rowsOf(writer: Writer, entries: readonly NewEvent[], from: { id: number
   })
 }
 
-const isTaken = (error: unknown): boolean => (error as { name?: string }).name === 'SequelizeUniqueConstraintError'
+const isTaken = (error: unknown): boolean =>
+  (error as { name?: string }).name === 'SequelizeUniqueConstraintError'
   && Object.keys((error as { fields?: object }).fields ?? {})[0] === 'PRIMARY'
 
-/** Puts records in behind the head. A number that a stranger's row has taken is stepped over, or nothing could be written any more. */
+/**
+ * Puts records in behind the head. A number that a stranger's row has taken is stepped over, or nothing could be
+ * written any more.
+ */
 async function insertRows(tables: Tables, lastId: number, make: (fromId: number) => Row[]): Promise<Row[]> {
   const insert = async (rows: Row[]) => {
     await tables.events.insertMany(rows.map(({ touched: _apart, ...row }) => row))
@@ -49,13 +68,16 @@ async function insertRows(tables: Tables, lastId: number, make: (fromId: number)
 }
 
 /**
- * Chains records onto the book, and with them the digests of every row that this transaction wrote. The head's row stays locked until
- * the transaction ends, so that writers in any number of processes make one chain; it is taken last and briefly. `besides` is written
- * along with them, told the number of the first. Each record is read back as a walk reads it before it counts as written. Returns the
- * number of the first, null when there is none.
+ * Chains records onto the book, and with them the digests of every row that this transaction wrote. The head's row
+ * stays locked until the transaction ends, so that writers in any number of processes make one chain; it is taken last
+ * and briefly. `besides` is written along with them, told the number of the first. Each record is read back as a walk
+ * reads it before it counts as written. Returns the number of the first, null when there is none.
  */
 export async function appendEvents(
-  tables: Tables, writer: Writer, entries: readonly NewEvent[], besides: (eventId: number | null) => Promise<void> = () => Promise.resolve(),
+  tables: Tables,
+  writer: Writer,
+  entries: readonly NewEvent[],
+  besides: (eventId: number | null) => Promise<void> = () => Promise.resolve(),
 ): Promise<number | null> {
   if (entries.length === 0) {
     if (tables.book.isTouched()) throw new Error('the shop was changed without a record of it')
@@ -67,18 +89,35 @@ export async function appendEvents(
   const head = await tables.book.lockHead()
   askAboutClock(writer, head)
   const behindMs = head.lastAtMs - writer.nowMs
-  // Only this may wait for another writer, and so be thrown back by a deadlock. Whatever was sent behind it would then stand alone.
-  const rows = await insertRows(tables, head.lastId, fromId => rowsOf(writer, entries, { id: fromId, hash: head.hash }, { clockBehindMs: behindMs > CLOCK_SLACK_MS ? behindMs : null, touched }))
+  // Only this may wait for another writer, and so be thrown back by a deadlock. Whatever was sent behind it would then
+  // stand alone.
+  const rows = await insertRows(tables, head.lastId, fromId =>
+    rowsOf(
+      writer,
+      entries,
+      { id: fromId, hash: head.hash },
+      { clockBehindMs: behindMs > CLOCK_SLACK_MS ? behindMs : null, touched },
+    ),
+  )
   const first = rows[0]!.id
-  // The rest touches what is locked already. Sent one behind the other without waiting, so that the head is let go sooner.
-  const [,,, { stored, headHash }] = await Promise.all([
-    tables.eventSubjects.insertMany(rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code })))),
-    tables.eventRows.insertMany(rows.flatMap(row => row.touched === null ? [] : [{ eventId: row.id, touched: row.touched }])),
+  // The rest touches what is locked already. Sent one behind the other without waiting, so that the head is let go
+  // sooner.
+  const [, , , { stored, headHash }] = await Promise.all([
+    tables.eventSubjects.insertMany(
+      rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code }))),
+    ),
+    tables.eventRows.insertMany(
+      rows.flatMap(row => (row.touched === null ? [] : [{ eventId: row.id, touched: row.touched }])),
+    ),
     besides(first),
     tables.book.readBack(first, rows.at(-1)!.id),
   ])
-  if (headHash !== rows.at(-1)!.hash) throw new Error('the head of the book did not move: start with "npm start" and the owner\'s address, which sets its guard')
+  if (headHash !== rows.at(-1)!.hash)
+    throw new Error(
+      'the head of the book did not move: start with "npm start" and the owner\'s address, which sets its guard',
+    )
   const { at, breaks } = walkChain({ id: first - 1, hash: head.hash }, stored, sha256)
-  if (breaks.length > 0 || at.hash !== rows.at(-1)!.hash || !stored.every(indexFits)) throw new Error(`record ${first} is not stored as it was sent: nothing of it was kept`)
+  if (breaks.length > 0 || at.hash !== rows.at(-1)!.hash || !stored.every(indexFits))
+    throw new Error(`record ${first} is not stored as it was sent: nothing of it was kept`)
   return first
 }

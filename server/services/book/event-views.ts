@@ -9,15 +9,35 @@ import { loadMarks, type MarkAt } from '../instruments/marks'
 
 type Bag = Record<string, unknown>
 /** Where a record names what it was read on. */
-const INSTRUMENT_KEYS = ['thermometerId', 'coreThermometerId', 'chamberThermometerId', 'scaleId', 'meatScaleId', 'mixScaleId']
+const INSTRUMENT_KEYS = [
+  'thermometerId',
+  'coreThermometerId',
+  'chamberThermometerId',
+  'scaleId',
+  'meatScaleId',
+  'mixScaleId',
+]
 
 /** Instruments of a record that were not in order when it was made, each once. */
 function marksOf(markAt: MarkAt, atMs: number, bag: Bag): InstrumentMark[] {
-  const ids = new Set(INSTRUMENT_KEYS.flatMap(key => typeof bag[key] === 'number' ? [bag[key]] : []))
+  const ids = new Set(INSTRUMENT_KEYS.flatMap(key => (typeof bag[key] === 'number' ? [bag[key]] : [])))
   return [...ids].flatMap(id => markAt(id, atMs) ?? []).filter(mark => mark.state !== 'checked')
 }
 
-const COLUMNS = ['kind', 'userId', 'who', 'station', 'atMs', 'zone', 'arithmetic', 'reason', 'subjects', 'voidsId', 'clockBehindMs', 'hash'] as const
+const COLUMNS = [
+  'kind',
+  'userId',
+  'who',
+  'station',
+  'atMs',
+  'zone',
+  'arithmetic',
+  'reason',
+  'subjects',
+  'voidsId',
+  'clockBehindMs',
+  'hash',
+] as const
 type RecordRow = Pick<RowOf<typeof eventsTable>, 'id' | (typeof COLUMNS)[number]>
 
 /** What a record holds as typed, however long. */
@@ -29,29 +49,58 @@ export async function typedOf(tables: Tables, id: number): Promise<Answer<{ type
 /** Records about a code, oldest first. */
 export async function eventsAbout(tables: Tables, code: string): Promise<EventView[]> {
   const ids = (await tables.eventSubjects.pick(['eventId'], { code })).map(row => row.eventId)
-  return ids.length === 0 ? [] : viewsOf(tables, await tables.events.pick(COLUMNS, { id: ids }, { order: [['id', 'ASC']] }))
+  return ids.length === 0
+    ? []
+    : viewsOf(tables, await tables.events.pick(COLUMNS, { id: ids }, { order: [['id', 'ASC']] }))
 }
 
 /** A page of the whole book, newest first; or of what lies before a record. */
 export const eventPage = async (tables: Tables, before: number | undefined): Promise<EventView[]> =>
-  viewsOf(tables, await tables.events.pick(COLUMNS, before === undefined ? {} : { id: { [below]: before } }, { order: [['id', 'DESC']], limit: BOOK_PAGE }))
+  viewsOf(
+    tables,
+    await tables.events.pick(COLUMNS, before === undefined ? {} : { id: { [below]: before } }, {
+      order: [['id', 'DESC']],
+      limit: BOOK_PAGE,
+    }),
+  )
 
 async function viewsOf(tables: Tables, events: readonly RecordRow[]): Promise<EventView[]> {
   if (events.length === 0) return []
   const [texts, users, voids, markAt] = await Promise.all([
-    tables.book.texts(events.map(event => event.id)), tables.users.pick(['initials']), tables.events.pick(['voidsId', 'who', 'atMs', 'reason'], { voidsId: events.map(event => event.id) }), loadMarks(tables, Math.min(...events.map(event => event.atMs)))])
+    tables.book.texts(events.map(event => event.id)),
+    tables.users.pick(['initials']),
+    tables.events.pick(['voidsId', 'who', 'atMs', 'reason'], { voidsId: events.map(event => event.id) }),
+    loadMarks(tables, Math.min(...events.map(event => event.atMs))),
+  ])
   const initials = new Map(users.map(user => [user.id, user.initials]))
-  const voidOf = new Map(voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]))
+  const voidOf = new Map(
+    voids.map(event => [event.voidsId, { id: event.id, who: event.who, atMs: event.atMs, reason: event.reason }]),
+  )
   const textOf = new Map(texts.map(text => [text.id, text]))
   return events.map((event) => {
     const text = textOf.get(event.id)!
     const computed = JSON.parse(text.computed) as Bag
     // Left out, all that is told of it is how much it holds.
-    const typed = text.typed === null ? { count: text.readings ?? 0 } : JSON.parse(text.typed) as Bag
+    const typed = text.typed === null ? { count: text.readings ?? 0 } : (JSON.parse(text.typed) as Bag)
     return {
-      id: event.id, kind: event.kind, atMs: event.atMs, zone: event.zone, arithmetic: event.arithmetic, who: event.who, initials: initials.get(event.userId) ?? '', station: event.station,
-      typed, ...(text.typed === null ? { longBytes: text.typedBytes } : {}), computed, marks: marksOf(markAt, event.atMs, { ...typed, ...computed }), reason: event.reason, subjects: JSON.parse(event.subjects) as string[],
-      voidsId: event.voidsId, voided: voidOf.get(event.id) ?? null, clockBehindMs: event.clockBehindMs, hash: event.hash,
+      id: event.id,
+      kind: event.kind,
+      atMs: event.atMs,
+      zone: event.zone,
+      arithmetic: event.arithmetic,
+      who: event.who,
+      initials: initials.get(event.userId) ?? '',
+      station: event.station,
+      typed,
+      ...(text.typed === null ? { longBytes: text.typedBytes } : {}),
+      computed,
+      marks: marksOf(markAt, event.atMs, { ...typed, ...computed }),
+      reason: event.reason,
+      subjects: JSON.parse(event.subjects) as string[],
+      voidsId: event.voidsId,
+      voided: voidOf.get(event.id) ?? null,
+      clockBehindMs: event.clockBehindMs,
+      hash: event.hash,
     }
   })
 }

@@ -3,7 +3,10 @@ import type { WriteContext, Writer } from '../context'
 import { appendEvents } from './append-events'
 
 /** Work that was written, and the number of its first record in the book. */
-export interface Written<T> { value: T, eventId: number | null }
+export interface Written<T> {
+  value: T
+  eventId: number | null
+}
 
 /** Runs a use case in one transaction: the change and its records stand together or not at all. */
 export const inBook = <T>(store: Store, writer: Writer, work: (ctx: WriteContext) => Promise<T>): Promise<Written<T>> =>

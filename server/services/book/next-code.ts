@@ -9,4 +9,5 @@ export async function nextCodes(tables: Tables, kind: CodedKind, count: number):
   return Array.from({ length: count }, (_, i) => makeCode(kind, counter.last + 1 + i))
 }
 
-export const nextCode = async (tables: Tables, kind: CodedKind): Promise<string> => (await nextCodes(tables, kind, 1))[0]!
+export const nextCode = async (tables: Tables, kind: CodedKind): Promise<string> =>
+  (await nextCodes(tables, kind, 1))[0]!

@@ -1,6 +1,9 @@
 import type { NewEvent, WriteContext } from '../context'
 
-/** Lays a record down for the book. It is chained and stored at the end of the same transaction as the change it tells of. */
+/**
+ * Lays a record down for the book. It is chained and stored at the end of the same transaction as the change it tells
+ * of.
+ */
 export function recordEvent(ctx: WriteContext, event: NewEvent): void {
   ctx.entries.push(event)
 }

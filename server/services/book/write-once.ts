@@ -14,7 +14,9 @@ export interface WriteRequest {
 }
 
 class RolledBack extends Error {
-  constructor(readonly answer: Extract<Answer<never>, { ok: false }>) { super('rolled back') }
+  constructor(readonly answer: Extract<Answer<never>, { ok: false }>) {
+    super('rolled back')
+  }
 }
 
 /**
@@ -22,18 +24,27 @@ class RolledBack extends Error {
  * sender gets the first answer. A refusal rolls everything back and keeps the key free for the corrected try.
  */
 export async function writeOnce<T>(
-  store: Store, request: WriteRequest, writer: Writer, write: (ctx: WriteContext) => Promise<Answer<T>>,
+  store: Store,
+  request: WriteRequest,
+  writer: Writer,
+  write: (ctx: WriteContext) => Promise<Answer<T>>,
 ): Promise<Answer<T & { eventId: number | null }>> {
   try {
     const value = await store.transaction(async (tables) => {
       const answerId = await tables.answers.insert({
-        clientKey: request.clientKey, userId: writer.actor.id, requestHash: request.requestHash,
+        clientKey: request.clientKey,
+        userId: writer.actor.id,
+        requestHash: request.requestHash,
       })
       const ctx: WriteContext = { ...writer, tables, entries: [] }
       const answer = await write(ctx)
       if (!answer.ok) throw new RolledBack(answer)
       const { value } = answer
-      const eventId = await appendEvents(tables, writer, ctx.entries, id => tables.answers.update(answerId, { answer: request.shownOnce ? { shownOnce: true } : { ...value, eventId: id } }))
+      const eventId = await appendEvents(tables, writer, ctx.entries, id =>
+        tables.answers.update(answerId, {
+          answer: request.shownOnce ? { shownOnce: true } : { ...value, eventId: id },
+        }),
+      )
       return { ...value, eventId }
     })
     return { ok: true, value }

@@ -12,7 +12,7 @@ export async function layCard(ctx: WriteContext, input: z.output<typeof cardInpu
   const card = input.code === null ? null : await ctx.tables.benchCards.one({ code: input.code }, { lock: true })
   if (input.code !== null && !card) return notFound('no_such_card', { code: input.code })
   if (card && card.lotId !== null) return { ...refuse('card_used', { code: card.code }), status: 409 }
-  const code = card?.code ?? await nextCode(ctx.tables, 'card')
+  const code = card?.code ?? (await nextCode(ctx.tables, 'card'))
   if (card) await ctx.tables.benchCards.update(card.id, { draft: input.draft, atMs: ctx.nowMs, byId: ctx.actor.id })
   else await ctx.tables.benchCards.insert({ code, draft: input.draft, atMs: ctx.nowMs, byId: ctx.actor.id })
   recordEvent(ctx, { kind: 'card_laid', subjects: [code], typed: input })
@@ -20,7 +20,10 @@ export async function layCard(ctx: WriteContext, input: z.output<typeof cardInpu
 }
 
 async function viewOf(tables: Tables, card: RowOf<typeof benchCards>): Promise<CardView> {
-  const [by, lot] = await Promise.all([tables.users.one({ id: card.byId }), card.lotId === null ? null : tables.lots.one({ id: card.lotId })])
+  const [by, lot] = await Promise.all([
+    tables.users.one({ id: card.byId }),
+    card.lotId === null ? null : tables.lots.one({ id: card.lotId }),
+  ])
   return { code: card.code, draft: card.draft, atMs: card.atMs, by: by!.initials, lot: lot?.code ?? null }
 }
 
@@ -30,7 +33,7 @@ export async function cardView(tables: Tables, code: string): Promise<Answer<Car
 }
 
 /** Cards that wait to be rubbed, newest first. */
-export async function openCards(tables: Tables): Promise<{ code: string, atMs: number }[]> {
+export async function openCards(tables: Tables): Promise<{ code: string; atMs: number }[]> {
   const cards = await tables.benchCards.find({ lotId: null }, { order: [['id', 'DESC']], limit: 50 })
   return cards.map(({ code, atMs }) => ({ code, atMs }))
 }

@@ -23,14 +23,26 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
   const [last] = await ctx.tables.turns.find({ lotId: lot.value.id }, { order: [['atMs', 'DESC']], limit: 1 })
   if (last && Math.abs(ctx.nowMs - last.atMs) < SAME_TURN_MS) {
     const by = await ctx.tables.users.one({ id: last.byId })
-    return { ...refuse('turned_just_now', { code, who: by!.name, minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE) }), status: 409 }
+    return {
+      ...refuse('turned_just_now', {
+        code,
+        who: by!.name,
+        minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE),
+      }),
+      status: 409,
+    }
   }
   const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id })
   recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId } })
   return { ok: true, value: { turnId } }
 }
 
-async function markLot(ctx: WriteContext, code: string, field: 'drainedAtMs' | 'cureEndedAtMs', kind: EventKind): Promise<Answer<object>> {
+async function markLot(
+  ctx: WriteContext,
+  code: string,
+  field: 'drainedAtMs' | 'cureEndedAtMs',
+  kind: EventKind,
+): Promise<Answer<object>> {
   const lot = await curingLot(ctx.tables, code)
   if (!lot.ok) return lot
   await ctx.tables.lots.update(lot.value.id, { [field]: ctx.nowMs })

@@ -17,49 +17,108 @@ const RUNS_MOST = 40
 /** Each looked for, none counted: a shop of ten years has many. */
 async function firstThings(tables: Tables): Promise<FirstThings> {
   const one = { limit: 1 }
-  const [salt, meat, pack, lot] = await Promise.all([tables.ingredientLots.pick([], { kind: 'curing_salt' }, one), tables.meatLots.pick([], { state: 'in' }, one), tables.packs.pick([], {}, one), tables.lots.pick([], {}, one)])
+  const [salt, meat, pack, lot] = await Promise.all([
+    tables.ingredientLots.pick([], { kind: 'curing_salt' }, one),
+    tables.meatLots.pick([], { state: 'in' }, one),
+    tables.packs.pick([], {}, one),
+    tables.lots.pick([], {}, one),
+  ])
   return { salt: salt.length > 0, meat: meat.length > 0, packed: pack.length > 0, lot: lot.length > 0 }
 }
 
 /** Fridges with their readings of the last days. */
 async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: number): Promise<FridgeView[]> {
   const fridges = await tables.fridges.find()
-  const newest = groupBy(await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
-    by: 'fridgeId', keys: fridges.map(fridge => fridge.id), where: { atMs: { [since]: new Date(nowMs - READINGS_DAYS * MS_PER_DAY) } }, order: [['atMs', 'DESC']], limit: READINGS_MOST,
-  }), reading => reading.fridgeId)
+  const newest = groupBy(
+    await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
+      by: 'fridgeId',
+      keys: fridges.map(fridge => fridge.id),
+      where: { atMs: { [since]: new Date(nowMs - READINGS_DAYS * MS_PER_DAY) } },
+      order: [['atMs', 'DESC']],
+      limit: READINGS_MOST,
+    }),
+    reading => reading.fridgeId,
+  )
   return fridges.map(({ id, name, thermometerId: hangsIn }) => ({
-    id, name, thermometerId: hangsIn,
-    readings: (newest.get(id) ?? []).toReversed().map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({ id: readingId, atMs, tempC, offsetC, instrument: markAt(thermometerId, atMs) })),
+    id,
+    name,
+    thermometerId: hangsIn,
+    readings: (newest.get(id) ?? [])
+      .toReversed()
+      .map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({
+        id: readingId,
+        atMs,
+        tempC,
+        offsetC,
+        instrument: markAt(thermometerId, atMs),
+      })),
   }))
 }
 
 /** Smokes: every one in the fire, and the latest. A lot that is finished was cooled. */
 async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Promise<RunSummary[]> {
-  const [unpulled, latest] = await Promise.all([tables.runs.find({ pulledAtMs: null }), tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST })])
+  const [unpulled, latest] = await Promise.all([
+    tables.runs.find({ pulledAtMs: null }),
+    tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
+  ])
   const runs = [...new Map([...unpulled, ...latest].map(run => [run.id, run])).values()].toSorted((a, b) => b.id - a.id)
   const runId = runs.map(run => run.id)
   const newest = { by: 'runId', order: [['atMs', 'DESC']], limit: 1 } as const
-  const [inRuns, lastRead] = await Promise.all([tables.thread.lotsOfRuns(runId), tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, keys: runId })])
+  const [inRuns, lastRead] = await Promise.all([
+    tables.thread.lotsOfRuns(runId),
+    tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, keys: runId }),
+  ])
   const last = new Map(lastRead.map(reading => [reading.runId, reading.atMs]))
   const codes = await tables.lots.pick(['code'], { id: [...new Set(inRuns.map(row => row.lotId))] })
   const waiting = new Set(runs.filter(run => run.pulledAtMs === null).map(run => run.id))
-  const cores = new Map((await tables.runReadings.pickEach(['runId', 'coreC'], { ...newest, keys: [...waiting], where: { coreC: { [present]: null } } }))
-    .map(reading => [reading.runId, reading.coreC]))
+  const cores = new Map(
+    (
+      await tables.runReadings.pickEach(['runId', 'coreC'], {
+        ...newest,
+        keys: [...waiting],
+        where: { coreC: { [present]: null } },
+      })
+    ).map(reading => [reading.runId, reading.coreC]),
+  )
   const codeOf = new Map(codes.map(lot => [lot.id, lot.code]))
   const lotsOf = groupBy(inRuns, row => row.runId)
   const stillWarm = new Set(openLots.flatMap(lot => lot.runs.filter(run => !run.cooled).map(run => run.code)))
   return runs.map(run => ({
-    code: run.code, smoker: run.smoker, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, lastReadingMs: last.get(run.id) ?? null, lastCoreC: cores.get(run.id) ?? null,
-    cooled: !stillWarm.has(run.code), lots: (lotsOf.get(run.id) ?? []).flatMap(row => codeOf.get(row.lotId) ?? []),
+    code: run.code,
+    smoker: run.smoker,
+    startedAtMs: run.startedAtMs,
+    pulledAtMs: run.pulledAtMs,
+    lastReadingMs: last.get(run.id) ?? null,
+    lastCoreC: cores.get(run.id) ?? null,
+    cooled: !stillWarm.has(run.code),
+    lots: (lotsOf.get(run.id) ?? []).flatMap(row => codeOf.get(row.lotId) ?? []),
   }))
 }
 
-/** The floor as it stands: lots that somebody still has to do with, fridges and smoker runs. Today, the Cold room and the Slicing table read it. */
+/**
+ * The floor as it stands: lots that somebody still has to do with, fridges and smoker runs. Today, the Cold room and
+ * the Slicing table read it.
+ */
 export async function floorView(tables: Tables, nowMs: number, dataFolder: string | null): Promise<FloorView> {
   const [shop, rows, markAt, instruments, store, first, free] = await Promise.all([
-    shopView(tables), tables.lots.find({ finishedAtMs: null }, { order: [['id', 'ASC']] }), loadMarks(tables, nowMs - READINGS_DAYS * MS_PER_DAY), instrumentBriefs(tables, nowMs),
-    storeConcern(tables, nowMs), firstThings(tables), freeBytes(dataFolder),
+    shopView(tables),
+    tables.lots.find({ finishedAtMs: null }, { order: [['id', 'ASC']] }),
+    loadMarks(tables, nowMs - READINGS_DAYS * MS_PER_DAY),
+    instrumentBriefs(tables, nowMs),
+    storeConcern(tables, nowMs),
+    firstThings(tables),
+    freeBytes(dataFolder),
   ])
   const [lots, fridges] = await Promise.all([lotSummaries(tables, rows, nowMs), fridgeViews(tables, markAt, nowMs)])
-  return { first, freeBytes: free, shop, lots, fridges, runs: await runSummaries(tables, lots), nowMs, store, instruments }
+  return {
+    first,
+    freeBytes: free,
+    shop,
+    lots,
+    fridges,
+    runs: await runSummaries(tables, lots),
+    nowMs,
+    store,
+    instruments,
+  }
 }

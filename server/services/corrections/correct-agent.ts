@@ -15,25 +15,48 @@ const UNKNOWN = 'unknown'
  * Another curing salt went on than was written down. The lot is judged anew by the one that did; one that is none, or
  * holds nitrate where the rules allow none, or that nobody can name, holds the lot.
  */
-export async function correctAgent(ctx: WriteContext, c: Extract<CorrectionInput, { what: 'agent_used' }>): Promise<Answer<Changed>> {
+export async function correctAgent(
+  ctx: WriteContext,
+  c: Extract<CorrectionInput, { what: 'agent_used' }>,
+): Promise<Answer<Changed>> {
   const { tables } = ctx
   const part = await tables.lotIngredients.one({ id: c.id, role: 'agent' }, { lock: true })
   if (!part) return notFound('no_such_ingredient', { code: '' })
-  const [lot, before] = [(await tables.lots.one({ id: part.lotId }, { lock: true }))!, (await tables.ingredientLots.one({ id: part.ingredientLotId }, { withVoided: true }))!]
+  const [lot, before] = [
+    (await tables.lots.one({ id: part.lotId }, { lock: true }))!,
+    (await tables.ingredientLots.one({ id: part.ingredientLotId }, { withVoided: true }))!,
+  ]
   const used = c.value === null ? null : await tables.ingredientLots.one({ code: c.value })
   if (c.value !== null && !used) return refuse('no_such_ingredient', { code: c.value }, ['value'])
-  const done = (to: string): Answer<Changed> => ({ ok: true, value: { subjects: [lot.code, before.code, ...(used ? [used.code] : [])], about: `the curing salt of ${lot.code}`, from: before.code, to } })
+  const done = (to: string): Answer<Changed> => ({
+    ok: true,
+    value: {
+      subjects: [lot.code, before.code, ...(used ? [used.code] : [])],
+      about: `the curing salt of ${lot.code}`,
+      from: before.code,
+      to,
+    },
+  })
   if (!used) {
     await holdLot(ctx, lot, { reason: 'unknown_agent', again: true, figures: { written: before.code } })
     await rejudge(ctx, lot.id, false)
     return done(UNKNOWN)
   }
   await tables.lotIngredients.update(part.id, { ingredientLotId: used.id })
-  const rules = await ruleSetById(tables, lot.judgement.ruleSetId) ?? await rulesInForce(tables)
-  const nitrateMaxPpm = limitsFor({ rules, cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })?.nitrateMaxPpm ?? 0
+  const rules = (await ruleSetById(tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(tables))
+  const nitrateMaxPpm
+    = limitsFor({ rules, cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })
+      ?.nitrateMaxPpm ?? 0
   // The same question as at the rub, as of the day of the rub.
-  const fit = await usableAgent(tables, used, { nitrateMaxPpm, purpose: lot.purpose, today: lot.rubbedOn, jurisdiction: rules.jurisdiction, zone: lot.zone })
-  if (!fit.ok || fit.value === null) await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
+  const fit = await usableAgent(tables, used, {
+    nitrateMaxPpm,
+    purpose: lot.purpose,
+    today: lot.rubbedOn,
+    jurisdiction: rules.jurisdiction,
+    zone: lot.zone,
+  })
+  if (!fit.ok || fit.value === null)
+    await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
   await rejudge(ctx, lot.id)
   return done(used.code)
 }

@@ -10,7 +10,10 @@ import type { Changed } from './changed'
 
 async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Changed>> {
   const { tables } = ctx
-  const changed = (subjects: string[], about: string, from: string, to: string) => ({ ok: true as const, value: { subjects, about, from, to } })
+  const changed = (subjects: string[], about: string, from: string, to: string) => ({
+    ok: true as const,
+    value: { subjects, about, from, to },
+  })
   switch (c.what) {
     case 'meat_weight':
     case 'meat_supplier_lot': {
@@ -26,7 +29,11 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'piece_weight': {
       const piece = await tables.pieces.one({ id: c.id }, { lock: true })
       if (!piece) return notFound('no_such_piece')
-      await tables.pieces.update(piece.id, { greenG: c.value.netG, greenTyped: c.value.typed, readings: c.value.readings })
+      await tables.pieces.update(piece.id, {
+        greenG: c.value.netG,
+        greenTyped: c.value.typed,
+        readings: c.value.readings,
+      })
       await rejudge(ctx, piece.lotId)
       const lot = (await tables.lots.one({ id: piece.lotId }))!
       return changed([lot.code], `${lot.code} / ${piece.number}`, piece.greenTyped, c.value.typed)
@@ -36,23 +43,43 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       if (!part) return notFound('no_such_ingredient')
       await tables.lotIngredients.update(part.id, { weighedG: c.value.netG, weighedTyped: c.value.typed })
       await rejudge(ctx, part.lotId)
-      const [lot, ingredient] = await Promise.all([tables.lots.one({ id: part.lotId }), tables.ingredientLots.one({ id: part.ingredientLotId })])
-      return changed([lot!.code, ingredient!.code], `${lot!.code}, ${ingredient!.name}`, part.weighedTyped, c.value.typed)
+      const [lot, ingredient] = await Promise.all([
+        tables.lots.one({ id: part.lotId }),
+        tables.ingredientLots.one({ id: part.ingredientLotId }),
+      ])
+      return changed(
+        [lot!.code, ingredient!.code],
+        `${lot!.code}, ${ingredient!.name}`,
+        part.weighedTyped,
+        c.value.typed,
+      )
     }
-    case 'agent_used': return await correctAgent(ctx, c)
+    case 'agent_used':
+      return await correctAgent(ctx, c)
     case 'fridge_reading': {
       const reading = await tables.fridgeReadings.one({ id: c.id }, { lock: true })
       if (!reading) return notFound('no_such_reading')
-      await tables.fridgeReadings.update(reading.id, { tempC: withoutOffset(c.value.tempC, reading.offsetC), typed: c.value.typed })
+      await tables.fridgeReadings.update(reading.id, {
+        tempC: withoutOffset(c.value.tempC, reading.offsetC),
+        typed: c.value.typed,
+      })
       const lots = await tables.lots.find({ fridgeId: reading.fridgeId, cureEndedAtMs: null })
       await checkFridge(ctx, reading.fridgeId)
-      return changed(lots.map(lot => lot.code), 'fridge', reading.typed, c.value.typed)
+      return changed(
+        lots.map(lot => lot.code),
+        'fridge',
+        reading.typed,
+        c.value.typed,
+      )
     }
     case 'core_reading': {
       const reading = await tables.runReadings.one({ id: c.id }, { lock: true })
       if (!reading || reading.coreC === null) return notFound('no_such_reading')
       const [chamberTyped = '', coreTyped = ''] = reading.typed.split(' | ')
-      await tables.runReadings.update(reading.id, { coreC: withoutOffset(c.value.tempC, reading.coreOffsetC), typed: `${chamberTyped} | ${c.value.typed}` })
+      await tables.runReadings.update(reading.id, {
+        coreC: withoutOffset(c.value.tempC, reading.coreOffsetC),
+        typed: `${chamberTyped} | ${c.value.typed}`,
+      })
       const run = (await tables.runs.one({ id: reading.runId }))!
       await checkRun(ctx, run.id, true)
       const { lots } = await lotsOfRun(ctx, run.id)
@@ -73,6 +100,12 @@ export async function correct(ctx: WriteContext, input: CorrectionInput): Promis
   const done = await apply(ctx, input)
   if (!done.ok) return done
   const { subjects, ...computed } = done.value
-  recordEvent(ctx, { kind: 'corrected', subjects, typed: input, computed: { what: input.what, ...computed }, reason: input.reason })
+  recordEvent(ctx, {
+    kind: 'corrected',
+    subjects,
+    typed: input,
+    computed: { what: input.what, ...computed },
+    reason: input.reason,
+  })
   return { ok: true, value: {} }
 }

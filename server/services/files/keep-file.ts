@@ -8,8 +8,15 @@ import { sniffMime } from './sniff-mime'
 /** All but the content. */
 const VIEWED = ['sha256', 'name', 'mime', 'bytes'] as const
 
-/** Keeps a photo or a certificate whole. The same bytes are kept once; what they are is read from them, not from their name. */
-export async function keepFile(tables: Tables, file: { name: string, content: Buffer }, who: { byId: number, nowMs: number }): Promise<Answer<FileView>> {
+/**
+ * Keeps a photo or a certificate whole. The same bytes are kept once; what they are is read from them, not from their
+ * name.
+ */
+export async function keepFile(
+  tables: Tables,
+  file: { name: string; content: Buffer },
+  who: { byId: number; nowMs: number },
+): Promise<Answer<FileView>> {
   if (file.content.length === 0) return refuse('file_empty')
   const mime = sniffMime(file.content)
   if (mime === null) return refuse('file_kind')
@@ -26,7 +33,7 @@ const view = ({ id, sha256, name, mime, bytes }: FileView): FileView => ({ id, s
 /** True for no file and for one that is kept; the record that names it then seals it, by its content's hash. */
 export async function knownFile(tables: Tables, id: number | null): Promise<boolean> {
   if (id === null) return true
-  const known = await tables.files.count({ id }) === 1
+  const known = (await tables.files.count({ id })) === 1
   if (known) tables.book.touch('files', [{ id, digest: null }])
   return known
 }

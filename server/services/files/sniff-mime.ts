@@ -1,6 +1,7 @@
 import type { FileMime } from '#shared/contracts/files'
 
-const starts = (content: Buffer, text: string, at = 0): boolean => content.subarray(at, at + text.length).toString('latin1') === text
+const starts = (content: Buffer, text: string, at = 0): boolean =>
+  content.subarray(at, at + text.length).toString('latin1') === text
 
 /** What a file is, by its first bytes; null when it is none of the kinds that are kept. */
 export function sniffMime(content: Buffer): FileMime | null {

@@ -9,19 +9,30 @@ const OF_MEAT = ['pieces', 'cuttings', 'meatPieces', 'holds'] as const
 const OF_INGREDIENT = ['lotIngredients', 'stockMoves', 'mixParts'] as const
 
 /** Ids that rows written in this transaction point to, voided ones too. */
-async function owners<K extends 'lotId' | 'meatLotId' | 'ingredientLotId'>(tables: Tables, names: readonly (keyof Tables & string)[], column: K): Promise<number[]> {
-  const found = await Promise.all(names.map(async (name) => {
-    const id = tables.book.touchedIds(name)
-    if (id.length === 0) return []
-    const table = tables[name] as unknown as { pick: (columns: readonly K[], where: object, options: object) => Promise<Record<K, number | null>[]> }
-    return (await table.pick([column], { id }, { withVoided: true })).flatMap(row => row[column] ?? [])
-  }))
+async function owners<K extends 'lotId' | 'meatLotId' | 'ingredientLotId'>(
+  tables: Tables,
+  names: readonly (keyof Tables & string)[],
+  column: K,
+): Promise<number[]> {
+  const found = await Promise.all(
+    names.map(async (name) => {
+      const id = tables.book.touchedIds(name)
+      if (id.length === 0) return []
+      const table = tables[name] as unknown as {
+        pick: (columns: readonly K[], where: object, options: object) => Promise<Record<K, number | null>[]>
+      }
+      return (await table.pick([column], { id }, { withVoided: true })).flatMap(row => row[column] ?? [])
+    }),
+  )
   return found.flat()
 }
 
 /** Marks rows finished, or open again; what stands right already is left alone. */
-async function mark<R extends { id: number, finishedAtMs: number | null }>(
-  table: { update: (id: number, change: { finishedAtMs: number | null }) => Promise<void> }, rows: readonly R[], nowMs: number, isFinished: (row: R) => boolean,
+async function mark<R extends { id: number; finishedAtMs: number | null }>(
+  table: { update: (id: number, change: { finishedAtMs: number | null }) => Promise<void> },
+  rows: readonly R[],
+  nowMs: number,
+  isFinished: (row: R) => boolean,
 ): Promise<void> {
   for (const row of rows) {
     const finished = isFinished(row)
@@ -30,37 +41,60 @@ async function mark<R extends { id: number, finishedAtMs: number | null }>(
 }
 
 async function settleLots(tables: Tables, nowMs: number): Promise<void> {
-  const id = [...new Set([...tables.book.touchedIds('lots'), ...await owners(tables, OF_LOT, 'lotId')])]
+  const id = [...new Set([...tables.book.touchedIds('lots'), ...(await owners(tables, OF_LOT, 'lotId'))])]
   if (id.length === 0) return
   // Locked, and so what others have just written to them is seen as well.
   const rows = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
   const lotId = rows.map(row => row.id)
   const [packs, unsent, offcuts, holds] = await Promise.all([
-    tables.packs.totals('lotId', { sum: ['netG'], where: { lotId }, lock: true }), tables.packs.totals('lotId', { where: { lotId, dispatchId: null }, lock: true }),
-    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId }, lock: true }), tables.holds.pick(['lotId', 'disposition'], { lotId }, { lock: true }),
+    tables.packs.totals('lotId', { sum: ['netG'], where: { lotId }, lock: true }),
+    tables.packs.totals('lotId', { where: { lotId, dispatchId: null }, lock: true }),
+    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId }, lock: true }),
+    tables.holds.pick(['lotId', 'disposition'], { lotId }, { lock: true }),
   ])
-  await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) => isFinishedLot({
-    destroyed: holds.some(hold => hold.lotId === of && hold.disposition === 'destroy'), heldOpen: holds.some(hold => hold.lotId === of && hold.disposition === null),
-    packs: packs.get(of)?.count ?? 0, unsent: unsent.get(of)?.count ?? 0, readyG,
-    leftG: readyG === null ? null : readyG - (packs.get(of)?.sum.netG ?? 0) - (offcuts.get(of)?.sum.massG ?? 0),
-  }))
+  await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
+    isFinishedLot({
+      destroyed: holds.some(hold => hold.lotId === of && hold.disposition === 'destroy'),
+      heldOpen: holds.some(hold => hold.lotId === of && hold.disposition === null),
+      packs: packs.get(of)?.count ?? 0,
+      unsent: unsent.get(of)?.count ?? 0,
+      readyG,
+      leftG: readyG === null ? null : readyG - (packs.get(of)?.sum.netG ?? 0) - (offcuts.get(of)?.sum.massG ?? 0),
+    }),
+  )
 }
 
 async function settleMeat(tables: Tables, nowMs: number): Promise<void> {
-  const id = [...new Set([...tables.book.touchedIds('meatLots'), ...await owners(tables, OF_MEAT, 'meatLotId')])]
+  const id = [...new Set([...tables.book.touchedIds('meatLots'), ...(await owners(tables, OF_MEAT, 'meatLotId'))])]
   if (id.length === 0) return
   const rows = await tables.meatLots.pick(['state', 'weightG', 'finishedAtMs'], { id }, { lock: true })
-  const sums = await meatSums(tables, rows.map(row => row.id), true)
+  const sums = await meatSums(
+    tables,
+    rows.map(row => row.id),
+    true,
+  )
   await mark(tables.meatLots, rows, nowMs, ({ id: of, state, weightG }) =>
-    isFinishedMeat({ state, weightG, leftG: weightG - sums.usedG(of), loosePieces: sums.loose(of) }))
+    isFinishedMeat({ state, weightG, leftG: weightG - sums.usedG(of), loosePieces: sums.loose(of) }),
+  )
 }
 
 async function settleIngredients(tables: Tables, nowMs: number): Promise<void> {
-  const id = [...new Set([...tables.book.touchedIds('ingredientLots'), ...await owners(tables, OF_INGREDIENT, 'ingredientLotId')])]
+  const id = [
+    ...new Set([
+      ...tables.book.touchedIds('ingredientLots'),
+      ...(await owners(tables, OF_INGREDIENT, 'ingredientLotId')),
+    ]),
+  ]
   if (id.length === 0) return
   const rows = await tables.ingredientLots.pick(['amountG', 'finishedAtMs'], { id }, { lock: true })
-  const sums = await ingredientSums(tables, rows.map(row => row.id), true)
-  await mark(tables.ingredientLots, rows, nowMs, ({ id: of, amountG }) => isFinishedIngredient({ amountG, leftG: amountG - sums.outG(of) }))
+  const sums = await ingredientSums(
+    tables,
+    rows.map(row => row.id),
+    true,
+  )
+  await mark(tables.ingredientLots, rows, nowMs, ({ id: of, amountG }) =>
+    isFinishedIngredient({ amountG, leftG: amountG - sums.outG(of) }),
+  )
 }
 
 /** Every change of a smoke's readings makes a new version of them. */
@@ -68,12 +102,13 @@ async function countReadings(tables: Tables): Promise<void> {
   const id = tables.book.touchedIds('runReadings')
   if (id.length === 0) return
   const runIds = [...(await tables.runReadings.totals('runId', { where: { id }, withVoided: true })).keys()]
-  for (const run of await tables.runs.pick(['readingsVersion'], { id: runIds }, { lock: true, withVoided: true })) await tables.runs.update(run.id, { readingsVersion: run.readingsVersion + 1 })
+  for (const run of await tables.runs.pick(['readingsVersion'], { id: runIds }, { lock: true, withVoided: true }))
+    await tables.runs.update(run.id, { readingsVersion: run.readingsVersion + 1 })
 }
 
 /**
- * Marks what the rows of this transaction finished, or opened again: lots packed and sent to the end, meat and ingredients used up.
- * Pages ask for what is open by that mark, however many years lie behind it.
+ * Marks what the rows of this transaction finished, or opened again: lots packed and sent to the end, meat and
+ * ingredients used up. Pages ask for what is open by that mark, however many years lie behind it.
  */
 export async function settle(tables: Tables, nowMs: number): Promise<void> {
   await countReadings(tables)

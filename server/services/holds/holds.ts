@@ -13,16 +13,30 @@ export interface HoldCause {
 }
 
 /** Holds a lot for a reason, unless it is held for it on these facts, or the owner decided on just these. */
-export async function holdLot(ctx: WriteContext, lot: { id: number, code: string }, { reason, figures, facts, again }: HoldCause): Promise<void> {
+export async function holdLot(
+  ctx: WriteContext,
+  lot: { id: number; code: string },
+  { reason, figures, facts, again }: HoldCause,
+): Promise<void> {
   const known = await ctx.tables.holds.find({ lotId: lot.id, reason, facts: facts ?? null })
   if (known.some(hold => hold.disposition === null)) return
   if (known.length > 0 && !again) return
   await ctx.tables.holds.insert({ lotId: lot.id, reason, facts: facts ?? null, placedAtMs: ctx.nowMs })
-  recordEvent(ctx, { kind: 'held', subjects: [lot.code], typed: {}, computed: { reason, ...(facts ? { facts } : {}), ...figures } })
+  recordEvent(ctx, {
+    kind: 'held',
+    subjects: [lot.code],
+    typed: {},
+    computed: { reason, ...(facts ? { facts } : {}), ...figures },
+  })
 }
 
 /** Meat held at the door: it stays out of every lot until the owner decides. */
-export async function holdMeat(ctx: WriteContext, meat: { id: number, code: string }, reason: HoldReason, note: string): Promise<void> {
+export async function holdMeat(
+  ctx: WriteContext,
+  meat: { id: number; code: string },
+  reason: HoldReason,
+  note: string,
+): Promise<void> {
   await ctx.tables.holds.insert({ meatLotId: meat.id, reason, note, placedAtMs: ctx.nowMs })
   recordEvent(ctx, { kind: 'held', subjects: [meat.code], typed: {}, computed: { reason }, reason: note })
 }
@@ -37,7 +51,10 @@ export async function holdByHand(ctx: WriteContext, code: string, text: string):
 }
 
 /** A held lot goes nowhere. Lots of which one is held, or was destroyed, give its refusal. */
-export async function refuseHeld(ctx: WriteContext, lots: readonly { id: number, code: string }[]): Promise<Answer<null>> {
+export async function refuseHeld(
+  ctx: WriteContext,
+  lots: readonly { id: number; code: string }[],
+): Promise<Answer<null>> {
   const holds = await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id) })
   const stopping = holds.find(hold => hold.disposition === null || hold.disposition === 'destroy')
   if (!stopping) return { ok: true, value: null }
@@ -46,15 +63,32 @@ export async function refuseHeld(ctx: WriteContext, lots: readonly { id: number,
 }
 
 /** The owner decides on a hold, with the reason in words. */
-export async function dispose(ctx: WriteContext, holdId: number, input: z.output<typeof dispositionInput>): Promise<Answer<object>> {
+export async function dispose(
+  ctx: WriteContext,
+  holdId: number,
+  input: z.output<typeof dispositionInput>,
+): Promise<Answer<object>> {
   const hold = await ctx.tables.holds.one({ id: holdId }, { lock: true })
   if (!hold) return notFound('no_such_hold')
   if (hold.disposition !== null) return { ...refuse('already_decided'), status: 409 }
-  const held = hold.lotId === null ? await ctx.tables.meatLots.one({ id: hold.meatLotId! }) : await ctx.tables.lots.one({ id: hold.lotId }, { withVoided: true })
-  if (hold.meatLotId !== null) await ctx.tables.meatLots.update(hold.meatLotId, { state: input.disposition === 'destroy' ? 'destroyed' : 'in' })
+  const held
+    = hold.lotId === null
+      ? await ctx.tables.meatLots.one({ id: hold.meatLotId! })
+      : await ctx.tables.lots.one({ id: hold.lotId }, { withVoided: true })
+  if (hold.meatLotId !== null)
+    await ctx.tables.meatLots.update(hold.meatLotId, { state: input.disposition === 'destroy' ? 'destroyed' : 'in' })
   await ctx.tables.holds.update(holdId, {
-    disposition: input.disposition, dispositionText: input.text, disposedAtMs: ctx.nowMs, disposedById: ctx.actor.id,
+    disposition: input.disposition,
+    dispositionText: input.text,
+    disposedAtMs: ctx.nowMs,
+    disposedById: ctx.actor.id,
   })
-  recordEvent(ctx, { kind: 'disposed', subjects: [held!.code], typed: input, computed: { hold: hold.reason }, reason: input.text })
+  recordEvent(ctx, {
+    kind: 'disposed',
+    subjects: [held!.code],
+    typed: input,
+    computed: { hold: hold.reason },
+    reason: input.text,
+  })
   return { ok: true, value: {} }
 }

@@ -4,20 +4,37 @@ import type { CheckInput, fridgeInput, instrumentChangeInput, instrumentInput } 
 import { recordEvent } from '../book/record-event'
 import { notFound, refuse, type Answer, type WriteContext } from '../context'
 
-export async function addInstrument(ctx: WriteContext, input: z.output<typeof instrumentInput>): Promise<Answer<{ id: number }>> {
+export async function addInstrument(
+  ctx: WriteContext,
+  input: z.output<typeof instrumentInput>,
+): Promise<Answer<{ id: number }>> {
   const id = await ctx.tables.instruments.insert({
-    kind: input.kind, name: input.name, everyDays: input.everyDays, offsetC: 0, inUse: true,
-    purpose: input.kind === 'scale' ? input.purpose : null, readability: input.kind === 'scale' ? input.readabilityG : input.readability,
+    kind: input.kind,
+    name: input.name,
+    everyDays: input.everyDays,
+    offsetC: 0,
+    inUse: true,
+    purpose: input.kind === 'scale' ? input.purpose : null,
+    readability: input.kind === 'scale' ? input.readabilityG : input.readability,
   })
   recordEvent(ctx, { kind: 'instrument_added', subjects: [], typed: input, computed: { id } })
   return { ok: true, value: { id } }
 }
 
-export async function changeInstrument(ctx: WriteContext, id: number, input: z.output<typeof instrumentChangeInput>): Promise<Answer<object>> {
+export async function changeInstrument(
+  ctx: WriteContext,
+  id: number,
+  input: z.output<typeof instrumentChangeInput>,
+): Promise<Answer<object>> {
   const one = await ctx.tables.instruments.one({ id }, { lock: true })
   if (!one) return notFound('no_such_instrument')
   await ctx.tables.instruments.update(id, input)
-  recordEvent(ctx, { kind: 'instrument_changed', subjects: [], typed: input, computed: { id, before: { name: one.name, everyDays: one.everyDays, inUse: one.inUse } } })
+  recordEvent(ctx, {
+    kind: 'instrument_changed',
+    subjects: [],
+    typed: input,
+    computed: { id, before: { name: one.name, everyDays: one.everyDays, inUse: one.inUse } },
+  })
   return { ok: true, value: {} }
 }
 
@@ -25,30 +42,63 @@ function judge(kind: 'scale' | 'thermometer', readability: number, input: CheckI
   if (kind === 'scale') {
     if (input.method !== 'check_weight') return null
     const [reference, read] = [input.reference.netG, input.read.netG]
-    return { reference, read, typed: input.read.typed, offsetC: 0, ...judgeScaleCheck({ referenceG: reference, readG: read, readabilityG: readability }) }
+    return {
+      reference,
+      read,
+      typed: input.read.typed,
+      offsetC: 0,
+      ...judgeScaleCheck({ referenceG: reference, readG: read, readabilityG: readability }),
+    }
   }
   if (input.method === 'check_weight') return null
   const reference = input.method === 'ice_point' ? ICE_POINT_C : input.reference.tempC
-  return { reference, read: input.read.tempC, typed: input.read.typed, ...judgeThermometerCheck({ referenceC: reference, readC: input.read.tempC }) }
+  return {
+    reference,
+    read: input.read.tempC,
+    typed: input.read.typed,
+    ...judgeThermometerCheck({ referenceC: reference, readC: input.read.tempC }),
+  }
 }
 
 /** A check of an instrument. A thermometer's offset is taken over from it and from then on taken off every reading. */
-export async function recordCheck(ctx: WriteContext, id: number, input: CheckInput): Promise<Answer<{ passed: boolean, offsetC: number }>> {
+export async function recordCheck(
+  ctx: WriteContext,
+  id: number,
+  input: CheckInput,
+): Promise<Answer<{ passed: boolean; offsetC: number }>> {
   const one = await ctx.tables.instruments.one({ id }, { lock: true })
   if (!one) return notFound('no_such_instrument')
   const found = judge(one.kind, one.readability, input)
   if (!found) return refuse('wrong_check', {}, ['method'])
   const checkId = await ctx.tables.instrumentChecks.insert({
-    instrumentId: id, method: input.method, referenceValue: found.reference, readValue: found.read, readTyped: found.typed, errorValue: found.error, passed: found.passed,
-    offsetC: found.offsetC, offsetBeforeC: one.offsetC, atMs: ctx.nowMs, byId: ctx.actor.id, note: input.note || null,
+    instrumentId: id,
+    method: input.method,
+    referenceValue: found.reference,
+    readValue: found.read,
+    readTyped: found.typed,
+    errorValue: found.error,
+    passed: found.passed,
+    offsetC: found.offsetC,
+    offsetBeforeC: one.offsetC,
+    atMs: ctx.nowMs,
+    byId: ctx.actor.id,
+    note: input.note || null,
   })
   if (one.kind === 'thermometer' && found.passed) await ctx.tables.instruments.update(id, { offsetC: found.offsetC })
   const { error, allowed, passed, offsetC } = found
-  recordEvent(ctx, { kind: 'instrument_checked', subjects: [], typed: input, computed: { checkId, instrumentId: id, instrument: one.name, is: one.kind, error, allowed, passed, offsetC } })
+  recordEvent(ctx, {
+    kind: 'instrument_checked',
+    subjects: [],
+    typed: input,
+    computed: { checkId, instrumentId: id, instrument: one.name, is: one.kind, error, allowed, passed, offsetC },
+  })
   return { ok: true, value: { passed, offsetC } }
 }
 
-export async function addFridge(ctx: WriteContext, input: z.output<typeof fridgeInput>): Promise<Answer<{ id: number }>> {
+export async function addFridge(
+  ctx: WriteContext,
+  input: z.output<typeof fridgeInput>,
+): Promise<Answer<{ id: number }>> {
   const refusal = await refuseFridge(ctx, input, null)
   if (refusal) return refusal
   const id = await ctx.tables.fridges.insert(input)
@@ -56,19 +106,32 @@ export async function addFridge(ctx: WriteContext, input: z.output<typeof fridge
   return { ok: true, value: { id } }
 }
 
-export async function changeFridge(ctx: WriteContext, id: number, input: z.output<typeof fridgeInput>): Promise<Answer<object>> {
+export async function changeFridge(
+  ctx: WriteContext,
+  id: number,
+  input: z.output<typeof fridgeInput>,
+): Promise<Answer<object>> {
   const fridge = await ctx.tables.fridges.one({ id }, { lock: true })
   if (!fridge) return notFound('no_such_fridge')
   const refusal = await refuseFridge(ctx, input, id)
   if (refusal) return refusal
   await ctx.tables.fridges.update(id, input)
-  recordEvent(ctx, { kind: 'fridge_changed', subjects: [], typed: input, computed: { id, before: { name: fridge.name, thermometerId: fridge.thermometerId } } })
+  recordEvent(ctx, {
+    kind: 'fridge_changed',
+    subjects: [],
+    typed: input,
+    computed: { id, before: { name: fridge.name, thermometerId: fridge.thermometerId } },
+  })
   return { ok: true, value: {} }
 }
 
 async function refuseFridge(ctx: WriteContext, input: z.output<typeof fridgeInput>, own: number | null) {
   const named = await ctx.tables.fridges.one({ name: input.name })
   if (named && named.id !== own) return refuse('name_taken', { name: input.name }, ['name'])
-  if (input.thermometerId !== null && !await ctx.tables.instruments.one({ id: input.thermometerId, kind: 'thermometer' })) return refuse('no_such_thermometer', {}, ['thermometerId'])
+  if (
+    input.thermometerId !== null
+    && !(await ctx.tables.instruments.one({ id: input.thermometerId, kind: 'thermometer' }))
+  )
+    return refuse('no_such_thermometer', {}, ['thermometerId'])
   return null
 }

@@ -14,7 +14,16 @@ async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: numbe
   const columns = ['instrumentId', 'atMs', 'passed'] as const
   const [later, before] = await Promise.all([
     tables.instrumentChecks.pick(columns, { atMs: { [since]: new Date(sinceMs) } }),
-    tables.instrumentChecks.pickEach(columns, { by: 'instrumentId', keys: ids, where: { atMs: { [below]: new Date(sinceMs) } }, order: [['atMs', 'DESC'], ['id', 'DESC']], limit: 1 }),
+    tables.instrumentChecks.pickEach(columns, {
+      by: 'instrumentId',
+      keys: ids,
+      where: { atMs: { [below]: new Date(sinceMs) } },
+      order: [
+        ['atMs', 'DESC'],
+        ['id', 'DESC'],
+      ],
+      limit: 1,
+    }),
   ])
   return groupBy([...before, ...later], check => check.instrumentId)
 }
@@ -22,35 +31,66 @@ async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: numbe
 /** Reads the instruments once; the answer then works for any number of readings from a moment on. */
 export async function loadMarks(tables: Tables, sinceMs: number): Promise<MarkAt> {
   const instruments = await tables.instruments.pick(['name', 'everyDays'])
-  const checks = await checksFrom(tables, instruments.map(one => one.id), sinceMs)
+  const checks = await checksFrom(
+    tables,
+    instruments.map(one => one.id),
+    sinceMs,
+  )
   const known = new Map(instruments.map(one => [one.id, one]))
   return (id, atMs) => {
     const one = id === null ? undefined : known.get(id)
-    return one ? { id: one.id, name: one.name, state: stateAt(checks.get(one.id) ?? [], one.everyDays, atMs).state } : null
+    return one
+      ? { id: one.id, name: one.name, state: stateAt(checks.get(one.id) ?? [], one.everyDays, atMs).state }
+      : null
   }
 }
 
 /** Instruments in use, as the floor chooses them. */
 export async function instrumentBriefs(tables: Tables, nowMs: number): Promise<InstrumentBrief[]> {
   const instruments = await tables.instruments.find({ inUse: true }, { order: [['id', 'ASC']] })
-  const checks = await checksFrom(tables, instruments.map(one => one.id), nowMs)
-  return instruments.map(({ id, kind, purpose, name, everyDays, offsetC }) => ({ id, kind, purpose, name, offsetC, ...stateAt(checks.get(id) ?? [], everyDays, nowMs) }))
+  const checks = await checksFrom(
+    tables,
+    instruments.map(one => one.id),
+    nowMs,
+  )
+  return instruments.map(({ id, kind, purpose, name, everyDays, offsetC }) => ({
+    id,
+    kind,
+    purpose,
+    name,
+    offsetC,
+    ...stateAt(checks.get(id) ?? [], everyDays, nowMs),
+  }))
 }
 
 /** Every instrument with its checks, newest first. */
 export async function instrumentViews(tables: Tables, nowMs: number): Promise<InstrumentView[]> {
   const [instruments, checks, users] = await Promise.all([
-    tables.instruments.find({}, { order: [['id', 'ASC']] }), tables.instrumentChecks.find({}, { order: [['id', 'DESC']] }), tables.users.find(),
+    tables.instruments.find({}, { order: [['id', 'ASC']] }),
+    tables.instrumentChecks.find({}, { order: [['id', 'DESC']] }),
+    tables.users.find(),
   ])
   const checksOf = groupBy(checks, check => check.instrumentId)
   return instruments.map((one) => {
     const mine = checksOf.get(one.id) ?? []
     return {
-      ...one, ...stateAt(mine, one.everyDays, nowMs),
-      checks: mine.map(({ id, method, referenceValue, readValue, readTyped, errorValue, passed, offsetC, atMs, byId, note }) => ({
-        id, method, reference: referenceValue, read: readValue, typed: readTyped, error: errorValue, passed, offsetC, atMs, note,
-        by: users.find(user => user.id === byId)!.initials,
-      })),
+      ...one,
+      ...stateAt(mine, one.everyDays, nowMs),
+      checks: mine.map(
+        ({ id, method, referenceValue, readValue, readTyped, errorValue, passed, offsetC, atMs, byId, note }) => ({
+          id,
+          method,
+          reference: referenceValue,
+          read: readValue,
+          typed: readTyped,
+          error: errorValue,
+          passed,
+          offsetC,
+          atMs,
+          note,
+          by: users.find(user => user.id === byId)!.initials,
+        }),
+      ),
     }
   })
 }
@@ -58,6 +98,14 @@ export async function instrumentViews(tables: Tables, nowMs: number): Promise<In
 /** Scales in use, with how they stand now. */
 export async function scaleViews(tables: Tables, nowMs: number): Promise<ScaleView[]> {
   const scales = (await instrumentBriefs(tables, nowMs)).filter(one => one.kind === 'scale')
-  const readability = new Map((await tables.instruments.pick(['readability'], { kind: 'scale' })).map(one => [one.id, one.readability]))
-  return scales.map(scale => ({ id: scale.id, name: scale.name, purpose: scale.purpose!, readabilityG: readability.get(scale.id)!, state: scale.state }))
+  const readability = new Map(
+    (await tables.instruments.pick(['readability'], { kind: 'scale' })).map(one => [one.id, one.readability]),
+  )
+  return scales.map(scale => ({
+    id: scale.id,
+    name: scale.name,
+    purpose: scale.purpose!,
+    readabilityG: readability.get(scale.id)!,
+    state: scale.state,
+  }))
 }

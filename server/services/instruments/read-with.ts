@@ -3,23 +3,38 @@ import type { FieldFault } from '#shared/contracts/issues'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'
 
-export interface Reading { tempC: number, offsetC: number, thermometerId: number | null }
+export interface Reading {
+  tempC: number
+  offsetC: number
+  thermometerId: number | null
+}
 
 /** A thermometer's offset now; 0 when none was named. */
-export async function offsetOf(tables: Tables, thermometerId: number | null, path: FieldFault['path']): Promise<Answer<number>> {
+export async function offsetOf(
+  tables: Tables,
+  thermometerId: number | null,
+  path: FieldFault['path'],
+): Promise<Answer<number>> {
   if (thermometerId === null) return { ok: true, value: 0 }
   const one = await tables.instruments.one({ id: thermometerId, kind: 'thermometer' })
   return one ? { ok: true, value: one.offsetC } : refuse('no_such_thermometer', {}, path)
 }
 
 /** A reading with its thermometer's offset taken off. */
-export async function readWith(tables: Tables, thermometerId: number | null, readC: number, path: FieldFault['path']): Promise<Answer<Reading>> {
+export async function readWith(
+  tables: Tables,
+  thermometerId: number | null,
+  readC: number,
+  path: FieldFault['path'],
+): Promise<Answer<Reading>> {
   const offset = await offsetOf(tables, thermometerId, path)
-  return offset.ok ? { ok: true, value: { tempC: withoutOffset(readC, offset.value), offsetC: offset.value, thermometerId } } : offset
+  return offset.ok
+    ? { ok: true, value: { tempC: withoutOffset(readC, offset.value), offsetC: offset.value, thermometerId } }
+    : offset
 }
 
 /** Null, or the refusal of a scale that is not known. */
 export async function refuseScale(tables: Tables, scaleId: number | null, path: FieldFault['path']) {
-  if (scaleId === null || await tables.instruments.one({ id: scaleId, kind: 'scale' })) return null
+  if (scaleId === null || (await tables.instruments.one({ id: scaleId, kind: 'scale' }))) return null
   return refuse('no_such_scale', {}, path)
 }

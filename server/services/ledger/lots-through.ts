@@ -10,8 +10,10 @@ export async function lotsThrough(tables: Tables, code: string): Promise<number[
     }
     case 'delivery': {
       const delivery = await tables.deliveries.one({ code })
-      const meat = delivery && await tables.meatLots.pick([], { deliveryId: delivery.id })
-      return meat && (await tables.pieces.pick(['lotId'], { meatLotId: meat.map(lot => lot.id) })).map(piece => piece.lotId)
+      const meat = delivery && (await tables.meatLots.pick([], { deliveryId: delivery.id }))
+      return (
+        meat && (await tables.pieces.pick(['lotId'], { meatLotId: meat.map(lot => lot.id) })).map(piece => piece.lotId)
+      )
     }
     case 'meat': {
       const meat = await tables.meatLots.one({ code })
@@ -22,7 +24,11 @@ export async function lotsThrough(tables: Tables, code: string): Promise<number[
       if (!ingredient) return null
       // What went into a bulk mix goes wherever the mix goes.
       const mixes = await tables.mixParts.pick(['mixLotId'], { ingredientLotId: ingredient.id })
-      return (await tables.lotIngredients.pick(['lotId'], { ingredientLotId: [ingredient.id, ...mixes.map(part => part.mixLotId)] })).map(part => part.lotId)
+      return (
+        await tables.lotIngredients.pick(['lotId'], {
+          ingredientLotId: [ingredient.id, ...mixes.map(part => part.mixLotId)],
+        })
+      ).map(part => part.lotId)
     }
     case 'run': {
       const run = await tables.runs.one({ code })

@@ -13,29 +13,61 @@ async function packNodes(tables: Tables, lotIds: readonly number[], asked: strin
   const [single] = await tables.packs.pick(['lotId', 'kind', 'netG', 'packedOn', 'dispatchId'], { code: asked })
   if (single) {
     const dispatch = single.dispatchId === null ? null : await tables.dispatches.one({ id: single.dispatchId })
-    const node: ThreadNodeView = { code: asked, kind: 'pack', title: single.kind, detail: `packed ${single.packedOn}`, massG: single.netG, held: false, packs: 1 }
+    const node: ThreadNodeView = {
+      code: asked,
+      kind: 'pack',
+      title: single.kind,
+      detail: `packed ${single.packedOn}`,
+      massG: single.netG,
+      held: false,
+      packs: 1,
+    }
     return [{ node: () => node, lotId: single.lotId, customerId: dispatch?.customerId ?? null }]
   }
   return (await tables.thread.bundlesOf(lotIds)).map(({ lotId, customerId, packs, massG, firstCode, lastCode }) => {
     const node = (lotCode: string): ThreadNodeView => ({
-      code: packs === 1 && firstCode ? firstCode : `${lotCode} ${customerId === null ? 'unsent' : partyCode(customerId)}`, kind: 'pack', title: packs === 1 ? 'one pack' : `${packs} packs`, detail: '', massG, held: false, packs, ...(firstCode && lastCode ? { firstCode, lastCode } : {}),
+      code:
+        packs === 1 && firstCode ? firstCode : `${lotCode} ${customerId === null ? 'unsent' : partyCode(customerId)}`,
+      kind: 'pack',
+      title: packs === 1 ? 'one pack' : `${packs} packs`,
+      detail: '',
+      massG,
+      held: false,
+      packs,
+      ...(firstCode && lastCode ? { firstCode, lastCode } : {}),
     })
     return { node, lotId, customerId }
   })
 }
 
-/** What came in: the meat and ingredients of lots, with what bulk mixes were made of; where no lot has any, the code's own. */
+/**
+ * What came in: the meat and ingredients of lots, with what bulk mixes were made of; where no lot has any, the code's
+ * own.
+ */
 async function cameIn(tables: Tables, lotIds: readonly number[], code: string) {
-  const [fromMeat, used] = await Promise.all([tables.thread.meatOf(lotIds), tables.lotIngredients.pick(['lotId', 'ingredientLotId'], { lotId: lotIds })])
+  const [fromMeat, used] = await Promise.all([
+    tables.thread.meatOf(lotIds),
+    tables.lotIngredients.pick(['lotId', 'ingredientLotId'], { lotId: lotIds }),
+  ])
   const columns = ['code', 'supplierId', 'supplierLot'] as const
   const [meat, direct] = await Promise.all([
-    tables.meatLots.pick([...columns, 'cut', 'weightG'], fromMeat.length ? { id: [...new Set(fromMeat.map(row => row.meatLotId))] } : { code }),
-    tables.ingredientLots.pick([...columns, 'name', 'amountG'], used.length ? { id: [...new Set(used.map(part => part.ingredientLotId))] } : { code }),
+    tables.meatLots.pick(
+      [...columns, 'cut', 'weightG'],
+      fromMeat.length ? { id: [...new Set(fromMeat.map(row => row.meatLotId))] } : { code },
+    ),
+    tables.ingredientLots.pick(
+      [...columns, 'name', 'amountG'],
+      used.length ? { id: [...new Set(used.map(part => part.ingredientLotId))] } : { code },
+    ),
   ])
-  const mixed = direct.length ? await tables.mixParts.pick(['mixLotId', 'ingredientLotId'], { mixLotId: direct.map(lot => lot.id) }) : []
+  const mixed = direct.length
+    ? await tables.mixParts.pick(['mixLotId', 'ingredientLotId'], { mixLotId: direct.map(lot => lot.id) })
+    : []
   const known = byId(direct)
   const more = mixed.map(part => part.ingredientLotId).filter(id => !known.has(id))
-  const parts = more.length ? await tables.ingredientLots.pick([...columns, 'name', 'amountG'], { id: [...new Set(more)] }) : []
+  const parts = more.length
+    ? await tables.ingredientLots.pick([...columns, 'name', 'amountG'], { id: [...new Set(more)] })
+    : []
   return { fromMeat, used, meat, ingredients: [...direct, ...parts], mixed }
 }
 
@@ -47,40 +79,87 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   const through = await lotsThrough(tables, code)
   if (through === null) return notFound('no_such_code', { code })
   const lotIds = [...new Set(through)]
-  if (lotIds.length > LOTS_DRAWN) return { ok: true, value: { code, nodes: [], links: [], outline: await threadOutline(tables, lotIds) } }
+  if (lotIds.length > LOTS_DRAWN)
+    return { ok: true, value: { code, nodes: [], links: [], outline: await threadOutline(tables, lotIds) } }
   const [bundles, lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
-    packNodes(tables, lotIds, code), tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }), cameIn(tables, lotIds, code), tables.thread.runsOf(lotIds), tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
+    packNodes(tables, lotIds, code),
+    tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }),
+    cameIn(tables, lotIds, code),
+    tables.thread.runsOf(lotIds),
+    tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
   ])
   const lot = byId(lots)
   const lotCode = (id: number) => lot.get(id)!.code
   const packs = bundles.map(bundle => ({ ...bundle, node: bundle.node(lotCode(bundle.lotId)) }))
   const [runs, parties] = await Promise.all([
     tables.runs.pick(['code', 'smoker', 'outcome'], { id: [...new Set(inRuns.map(row => row.runId))] }),
-    tables.parties.pick(['kind', 'name'], { id: [...new Set([...[...meat, ...ingredients].map(row => row.supplierId), ...packs.flatMap(pack => pack.customerId ?? [])])] }),
+    tables.parties.pick(['kind', 'name'], {
+      id: [
+        ...new Set([
+          ...[...meat, ...ingredients].map(row => row.supplierId),
+          ...packs.flatMap(pack => pack.customerId ?? []),
+        ]),
+      ],
+    }),
   ])
   const [meatById, ingredientById, run, party] = [byId(meat), byId(ingredients), byId(runs), byId(parties)]
   const heldLots = new Set(held.map(hold => hold.lotId))
   const greenG = new Map<number, number>()
   for (const row of fromMeat) greenG.set(row.lotId, (greenG.get(row.lotId) ?? 0) + row.greenG)
   const runsOfLot = new Map<number, string[]>()
-  for (const row of inRuns) runsOfLot.set(row.lotId, [...runsOfLot.get(row.lotId) ?? [], run.get(row.runId)!.code])
+  for (const row of inRuns) runsOfLot.set(row.lotId, [...(runsOfLot.get(row.lotId) ?? []), run.get(row.runId)!.code])
 
   const nodes: ThreadNodeView[] = [
     ...parties.map(p => ({ code: partyCode(p.id), kind: p.kind, title: p.name, detail: '', massG: null, held: false })),
-    ...meat.map(m => ({ code: m.code, kind: 'meat' as const, title: m.cut, detail: `${party.get(m.supplierId)!.name}, lot ${m.supplierLot}`, massG: m.weightG, held: false })),
-    ...ingredients.map(n => ({ code: n.code, kind: 'ingredient' as const, title: n.name, detail: `${party.get(n.supplierId)!.name}, lot ${n.supplierLot}`, massG: n.amountG, held: false })),
-    ...lots.map(l => ({ code: l.code, kind: 'lot' as const, title: l.cut, detail: `rubbed ${l.rubbedOn}`, massG: greenG.get(l.id) ?? 0, held: heldLots.has(l.id) })),
-    ...runs.map(r => ({ code: r.code, kind: 'run' as const, title: r.smoker, detail: r.outcome ?? '', massG: null, held: false })),
+    ...meat.map(m => ({
+      code: m.code,
+      kind: 'meat' as const,
+      title: m.cut,
+      detail: `${party.get(m.supplierId)!.name}, lot ${m.supplierLot}`,
+      massG: m.weightG,
+      held: false,
+    })),
+    ...ingredients.map(n => ({
+      code: n.code,
+      kind: 'ingredient' as const,
+      title: n.name,
+      detail: `${party.get(n.supplierId)!.name}, lot ${n.supplierLot}`,
+      massG: n.amountG,
+      held: false,
+    })),
+    ...lots.map(l => ({
+      code: l.code,
+      kind: 'lot' as const,
+      title: l.cut,
+      detail: `rubbed ${l.rubbedOn}`,
+      massG: greenG.get(l.id) ?? 0,
+      held: heldLots.has(l.id),
+    })),
+    ...runs.map(r => ({
+      code: r.code,
+      kind: 'run' as const,
+      title: r.smoker,
+      detail: r.outcome ?? '',
+      massG: null,
+      held: false,
+    })),
     ...packs.map(pack => pack.node),
   ]
   const links: ThreadLink[] = [
     ...[...meat, ...ingredients].map(row => ({ from: partyCode(row.supplierId), to: row.code })),
     ...fromMeat.map(row => ({ from: meatById.get(row.meatLotId)!.code, to: lotCode(row.lotId) })),
     ...used.map(part => ({ from: ingredientById.get(part.ingredientLotId)!.code, to: lotCode(part.lotId) })),
-    ...mixed.map(part => ({ from: ingredientById.get(part.ingredientLotId)!.code, to: ingredientById.get(part.mixLotId)!.code })),
+    ...mixed.map(part => ({
+      from: ingredientById.get(part.ingredientLotId)!.code,
+      to: ingredientById.get(part.mixLotId)!.code,
+    })),
     ...inRuns.map(row => ({ from: lotCode(row.lotId), to: run.get(row.runId)!.code })),
-    ...packs.flatMap(pack => (runsOfLot.get(pack.lotId) ?? [lotCode(pack.lotId)]).map(from => ({ from, to: pack.node.code }))),
-    ...packs.flatMap(pack => pack.customerId === null ? [] : [{ from: pack.node.code, to: partyCode(pack.customerId) }]),
+    ...packs.flatMap(pack =>
+      (runsOfLot.get(pack.lotId) ?? [lotCode(pack.lotId)]).map(from => ({ from, to: pack.node.code })),
+    ),
+    ...packs.flatMap(pack =>
+      pack.customerId === null ? [] : [{ from: pack.node.code, to: partyCode(pack.customerId) }],
+    ),
   ]
   const { back, forth } = threadFrom(code, links)
   const reached = new Set([code, ...back, ...forth])
@@ -88,8 +167,10 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   return {
     ok: true,
     value: {
-      code, nodes: nodes.filter(node => reached.has(node.code)),
-      outline: null, links: [...unique.values()].filter(link => reached.has(link.from) && reached.has(link.to)),
+      code,
+      nodes: nodes.filter(node => reached.has(node.code)),
+      outline: null,
+      links: [...unique.values()].filter(link => reached.has(link.from) && reached.has(link.to)),
     },
   }
 }

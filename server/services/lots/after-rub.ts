@@ -18,7 +18,11 @@ import { waitingForSecond } from './second-due'
 const lotByCode = (ctx: WriteContext, code: string) => ctx.tables.lots.one({ code }, { lock: true })
 
 /** The rest of the cure goes on after the first draining; the sum is judged, and nothing past the limit goes on. */
-export async function applySecond(ctx: WriteContext, code: string, input: z.output<typeof secondApplicationInput>): Promise<Answer<{ code: string }>> {
+export async function applySecond(
+  ctx: WriteContext,
+  code: string,
+  input: z.output<typeof secondApplicationInput>,
+): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
   if (!lot) return notFound('no_such_lot', { code })
   const before = await ctx.tables.lotIngredients.find({ lotId: lot.id })
@@ -34,27 +38,54 @@ export async function applySecond(ctx: WriteContext, code: string, input: z.outp
   const scale = await ctx.tables.instruments.one({ id: input.mixScaleId, kind: 'scale' })
   if (!scale) return refuse('no_such_scale', {}, ['mixScaleId'])
   const rest = (1 - lot.firstShare!) / lot.firstShare!
-  await ctx.tables.lotIngredients.insertMany(parts.value.map(part => ({
-    lotId: lot.id, ingredientLotId: part.lot.id, role: part.role, plannedG: (before.find(row => row.role === part.role)?.plannedG ?? 0) * rest,
-    weighedG: part.weighedG, weighedTyped: part.weighedTyped, application: 2, appliedAtMs: ctx.nowMs,
-  })))
+  await ctx.tables.lotIngredients.insertMany(
+    parts.value.map(part => ({
+      lotId: lot.id,
+      ingredientLotId: part.lot.id,
+      role: part.role,
+      plannedG: (before.find(row => row.role === part.role)?.plannedG ?? 0) * rest,
+      weighedG: part.weighedG,
+      weighedTyped: part.weighedTyped,
+      application: 2,
+      appliedAtMs: ctx.nowMs,
+    })),
+  )
   const judgement = await judgementNow(ctx, lot.id)
   if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement)
   await rejudge(ctx, lot.id)
-  recordEvent(ctx, { kind: 'second_applied', subjects: [code, ...new Set(parts.value.map(part => part.lot.code))], typed: input, computed: { judgement, lotId: lot.id } })
+  recordEvent(ctx, {
+    kind: 'second_applied',
+    subjects: [code, ...new Set(parts.value.map(part => part.lot.code))],
+    typed: input,
+    computed: { judgement, lotId: lot.id },
+  })
   return { ok: true, value: { code } }
 }
 
 /** Excess cure: the mix shaken off. Pick-up: the meat out of its brine. Either changes what the ppm can be. */
-export async function weighAfter(ctx: WriteContext, code: string, input: z.output<typeof weighedAfterInput>): Promise<Answer<{ code: string }>> {
+export async function weighAfter(
+  ctx: WriteContext,
+  code: string,
+  input: z.output<typeof weighedAfterInput>,
+): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
   if (!lot) return notFound('no_such_lot', { code })
-  if (lot.method !== 'excess' && lot.method !== 'wet_pick_up') return refuse('nothing_to_weigh_back', { code }, ['weight'])
-  if (!await ctx.tables.instruments.one({ id: input.scaleId, kind: 'scale' })) return refuse('no_such_scale', {}, ['scaleId'])
+  if (lot.method !== 'excess' && lot.method !== 'wet_pick_up')
+    return refuse('nothing_to_weigh_back', { code }, ['weight'])
+  if (!(await ctx.tables.instruments.one({ id: input.scaleId, kind: 'scale' })))
+    return refuse('no_such_scale', {}, ['scaleId'])
   const { netG, typed } = input.weight
-  const before = { weighedBackG: lot.weighedBackG, weighedBackTyped: lot.weighedBackTyped, afterG: lot.afterG, afterTyped: lot.afterTyped }
+  const before = {
+    weighedBackG: lot.weighedBackG,
+    weighedBackTyped: lot.weighedBackTyped,
+    afterG: lot.afterG,
+    afterTyped: lot.afterTyped,
+  }
   if (lot.method === 'excess') {
-    const appliedG = (await ctx.tables.lotIngredients.find({ lotId: lot.id })).reduce((sum, part) => sum + part.weighedG, 0)
+    const appliedG = (await ctx.tables.lotIngredients.find({ lotId: lot.id })).reduce(
+      (sum, part) => sum + part.weighedG,
+      0,
+    )
     if (netG >= appliedG) return refuse('weighed_back_all', {}, ['weight'])
     await ctx.tables.lots.update(lot.id, { weighedBackG: netG, weighedBackTyped: typed })
   }
@@ -64,32 +95,63 @@ export async function weighAfter(ctx: WriteContext, code: string, input: z.outpu
     await ctx.tables.lots.update(lot.id, { afterG: netG, afterTyped: typed })
   }
   const judgement = await rejudge(ctx, lot.id)
-  recordEvent(ctx, { kind: 'weighed_after', subjects: [code], typed: input, computed: { method: lot.method, before, judgement, lotId: lot.id } })
+  recordEvent(ctx, {
+    kind: 'weighed_after',
+    subjects: [code],
+    typed: input,
+    computed: { method: lot.method, before, judgement, lotId: lot.id },
+  })
   return { ok: true, value: { code } }
 }
 
 /** What a laboratory found. Above a residual row's limit it holds the lot. */
-export async function recordLabResult(ctx: WriteContext, code: string, input: z.output<typeof labResultInput>): Promise<Answer<{ code: string }>> {
+export async function recordLabResult(
+  ctx: WriteContext,
+  code: string,
+  input: z.output<typeof labResultInput>,
+): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
   if (!lot) return notFound('no_such_lot', { code })
-  if (!await knownFile(ctx.tables, input.fileId)) return refuse('no_such_file', {}, ['fileId'])
+  if (!(await knownFile(ctx.tables, input.fileId))) return refuse('no_such_file', {}, ['fileId'])
   const labResultId = await ctx.tables.labResults.insert({
-    lotId: lot.id, residualPpm: input.residual, typed: String(input.residual), laboratory: input.laboratory, report: input.report, sampledOn: input.sampledOn,
-    fileId: input.fileId, atMs: ctx.nowMs, byId: ctx.actor.id,
+    lotId: lot.id,
+    residualPpm: input.residual,
+    typed: String(input.residual),
+    laboratory: input.laboratory,
+    report: input.report,
+    sampledOn: input.sampledOn,
+    fileId: input.fileId,
+    atMs: ctx.nowMs,
+    byId: ctx.actor.id,
   })
   const maxPpm = Math.min(...lot.judgement.residual.flatMap(row => row.maxPpm ?? []), Infinity)
-  recordEvent(ctx, { kind: 'lab_result', subjects: [code], typed: input, computed: { labResultId, lotId: lot.id, ...(Number.isFinite(maxPpm) ? { maxPpm } : {}) } })
-  if (input.residual > maxPpm) await holdLot(ctx, lot, { reason: 'residual_high', again: true, figures: { residualPpm: input.residual, maxPpm } })
+  recordEvent(ctx, {
+    kind: 'lab_result',
+    subjects: [code],
+    typed: input,
+    computed: { labResultId, lotId: lot.id, ...(Number.isFinite(maxPpm) ? { maxPpm } : {}) },
+  })
+  if (input.residual > maxPpm)
+    await holdLot(ctx, lot, { reason: 'residual_high', again: true, figures: { residualPpm: input.residual, maxPpm } })
   return { ok: true, value: { code } }
 }
 
 /** Lots that a residual row governs go to a customer only once a laboratory, or mass balance, shows what is left. */
-export async function refuseResidual(ctx: WriteContext, lots: readonly RowOf<typeof lotsTable>[]): Promise<Answer<null>> {
+export async function refuseResidual(
+  ctx: WriteContext,
+  lots: readonly RowOf<typeof lotsTable>[],
+): Promise<Answer<null>> {
   for (const lot of lots) {
     const found = await residualOf(ctx.tables, lot)
     if (!found || found.by !== null) continue
     const { why, boundPpm, maxPpm, leastYield } = found
-    return refuse(`residual_${why}`, { code: lot.code, jurisdiction: lot.judgement.jurisdiction, boundPpm: boundPpm ?? 0, maxPpm: maxPpm ?? 0, leastYield: leastYield ?? 0 })
+    return refuse(`residual_${why}`, {
+      code: lot.code,
+      jurisdiction: lot.judgement.jurisdiction,
+      boundPpm: boundPpm ?? 0,
+      maxPpm: maxPpm ?? 0,
+      leastYield: leastYield ?? 0,
+    })
   }
   return { ok: true, value: null }
 }

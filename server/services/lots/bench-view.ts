@@ -11,7 +11,23 @@ import { inStock } from '../store/store-view'
 /** All the Bench needs to work out a cure without asking again. */
 export async function benchView(tables: Tables, nowMs: number): Promise<BenchView> {
   const [shop, rules, store, scales, fridges, recipes, cards] = await Promise.all([
-    shopView(tables), rulesInForce(tables), inStock(tables), scaleViews(tables, nowMs), tables.fridges.find(), recipeViews(tables), openCards(tables),
+    shopView(tables),
+    rulesInForce(tables),
+    inStock(tables),
+    scaleViews(tables, nowMs),
+    tables.fridges.find(),
+    recipeViews(tables),
+    openCards(tables),
   ])
-  return { shop, rules, meat: store.meat, ingredients: store.ingredients, scales, fridges, recipes: recipes.filter(recipe => !recipe.retired), cards, today: localDay(nowMs, shop.zone) }
+  return {
+    shop,
+    rules,
+    meat: store.meat,
+    ingredients: store.ingredients,
+    scales,
+    fridges,
+    recipes: recipes.filter(recipe => !recipe.retired),
+    cards,
+    today: localDay(nowMs, shop.zone),
+  }
 }

@@ -23,27 +23,85 @@ async function finishedRows(tables: Tables, rows: readonly RowOf<typeof lotsTabl
   const lotId = rows.map(row => row.id)
   if (lotId.length === 0) return []
   const [green, packs, destroyed] = await Promise.all([
-    tables.pieces.totals('lotId', { sum: ['greenG'], where: { lotId } }), tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }), tables.holds.pick(['lotId', 'reason'], { lotId, disposition: 'destroy' }),
+    tables.pieces.totals('lotId', { sum: ['greenG'], where: { lotId } }),
+    tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
+    tables.holds.pick(['lotId', 'reason'], { lotId, disposition: 'destroy' }),
   ])
   return rows.map(row => ({
-    code: row.code, cut: row.cut, rind: row.rind, rubbedOn: row.rubbedOn, judgement: row.judgement, cureEndedAtMs: row.cureEndedAtMs, readyG: row.readyG, leftG: 0, runs: [], unsent: 0,
-    greenG: green.get(row.id)?.sum.greenG ?? 0, packs: packs.get(row.id)?.count ?? 0, packsG: packs.get(row.id)?.sum.netG ?? 0,
+    code: row.code,
+    cut: row.cut,
+    rind: row.rind,
+    rubbedOn: row.rubbedOn,
+    judgement: row.judgement,
+    cureEndedAtMs: row.cureEndedAtMs,
+    readyG: row.readyG,
+    leftG: 0,
+    runs: [],
+    unsent: 0,
+    greenG: green.get(row.id)?.sum.greenG ?? 0,
+    packs: packs.get(row.id)?.count ?? 0,
+    packsG: packs.get(row.id)?.sum.netG ?? 0,
     openHolds: destroyed.filter(hold => hold.lotId === row.id).map(hold => hold.reason),
   }))
 }
 
 /** A page of lots, newest first. */
-export async function lotList(tables: Tables, { before, find, open }: z.output<typeof lotListQuery>, nowMs: number): Promise<LotList> {
+export async function lotList(
+  tables: Tables,
+  { before, find, open }: z.output<typeof lotListQuery>,
+  nowMs: number,
+): Promise<LotList> {
   const [from] = before === undefined ? [] : await tables.lots.pick([], { code: before }, { withVoided: true })
-  const where = { ...matching(find), ...(open ? { finishedAtMs: null } : {}), ...(from ? { id: { [below]: from.id } } : {}) }
+  const where = {
+    ...matching(find),
+    ...(open ? { finishedAtMs: null } : {}),
+    ...(from ? { id: { [below]: from.id } } : {}),
+  }
   const found = await tables.lots.find(where, { order: [['id', 'DESC']], limit: LOTS_PAGE + 1 })
   const shown = found.slice(0, LOTS_PAGE)
   const [unfinished, finished] = await Promise.all([
-    lotSummaries(tables, shown.filter(row => row.finishedAtMs === null), nowMs), finishedRows(tables, shown.filter(row => row.finishedAtMs !== null)),
+    lotSummaries(
+      tables,
+      shown.filter(row => row.finishedAtMs === null),
+      nowMs,
+    ),
+    finishedRows(
+      tables,
+      shown.filter(row => row.finishedAtMs !== null),
+    ),
   ])
   const byCode = new Map([...finished, ...unfinished.map(briefly)].map(row => [row.code, row]))
   return { rows: shown.map(row => byCode.get(row.code)!), more: found.length > LOTS_PAGE }
 }
 
-const briefly = ({ code, cut, rind, rubbedOn, greenG, judgement, cureEndedAtMs, openHolds, runs, packs, packsG, unsent, readyG, leftG }: LotRow): LotRow =>
-  ({ code, cut, rind, rubbedOn, greenG, judgement, cureEndedAtMs, openHolds, runs, packs, packsG, unsent, readyG, leftG })
+const briefly = ({
+  code,
+  cut,
+  rind,
+  rubbedOn,
+  greenG,
+  judgement,
+  cureEndedAtMs,
+  openHolds,
+  runs,
+  packs,
+  packsG,
+  unsent,
+  readyG,
+  leftG,
+}: LotRow): LotRow => ({
+  code,
+  cut,
+  rind,
+  rubbedOn,
+  greenG,
+  judgement,
+  cureEndedAtMs,
+  openHolds,
+  runs,
+  packs,
+  packsG,
+  unsent,
+  readyG,
+  leftG,
+})

@@ -11,7 +11,9 @@ type LotRow = RowOf<typeof lots>
 /** The runs of some pieces, and which pieces were in which. */
 async function runsOf(tables: Tables, pieceIds: number[]) {
   const inRuns = pieceIds.length ? await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieceIds }) : []
-  const runs = inRuns.length ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] }) : []
+  const runs = inRuns.length
+    ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
+    : []
   return { ofPiece: groupBy(inRuns, row => row.pieceId), runs }
 }
 
@@ -19,22 +21,44 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: number): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const [pieces, turns, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
-    tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
-    tables.holds.find({ lotId }), tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }), tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
-    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId } }), tables.fridges.find(), tables.users.pick(['initials']),
+    tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),
+    tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
+    tables.holds.find({ lotId }),
+    tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
+    tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
+    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId } }),
+    tables.fridges.find(),
+    tables.users.pick(['initials']),
   ])
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
-  const second = groupBy(twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [], part => part.lotId)
+  const second = groupBy(
+    twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [],
+    part => part.lotId,
+  )
   const meat = await tables.meatLots.pick(['code'], { id: [...new Set(pieces.map(piece => piece.meatLotId))] })
-  const { ofPiece, runs } = await runsOf(tables, pieces.map(piece => piece.id))
+  const { ofPiece, runs } = await runsOf(
+    tables,
+    pieces.map(piece => piece.id),
+  )
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
-  const of = { pieces: groupBy(pieces, p => p.lotId), turns: groupBy(turns, t => t.lotId), holds: groupBy(holds, h => h.lotId) }
-  const heatsOf = new Map(await Promise.all(rows.map(async (lot) => {
-    const inRuns = (of.pieces.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
-    const ids = new Set(inRuns.map(row => row.runId))
-    return [lot.id, await lotHeats(tables, lot, { inRuns, runs: runs.filter(run => ids.has(run.id)) }, nowMs)] as const
-  })))
+  const of = {
+    pieces: groupBy(pieces, p => p.lotId),
+    turns: groupBy(turns, t => t.lotId),
+    holds: groupBy(holds, h => h.lotId),
+  }
+  const heatsOf = new Map(
+    await Promise.all(
+      rows.map(async (lot) => {
+        const inRuns = (of.pieces.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
+        const ids = new Set(inRuns.map(row => row.runId))
+        return [
+          lot.id,
+          await lotHeats(tables, lot, { inRuns, runs: runs.filter(run => ids.has(run.id)) }, nowMs),
+        ] as const
+      }),
+    ),
+  )
   return rows.map((lot): LotSummary => {
     const mine = of.pieces.get(lot.id) ?? []
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
@@ -43,22 +67,55 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     const coolingOpen = new Set(groups.flatMap(group => group.coolingOpen))
     const outG = packsG + (offcuts.get(lot.id)?.sum.massG ?? 0)
     return {
-      code: lot.code, cut: lot.cut, rind: lot.rind, saltOnly: lot.saltOnly, method: lot.method,
-      fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name, fridgeId: lot.fridgeId,
-      rubbedAtMs: lot.rubbedAtMs, rubbedOn: lot.rubbedOn, zone: lot.zone, rubbedBy: initials.get(lot.rubbedById)!,
-      thicknessMm: lot.thicknessMm, readyFromDay: lot.readyFromDay, bestByDay: lot.bestByDay,
-      turnEveryDays: lot.turnEveryDays, turnBy: lot.turnBy, drainedAtMs: lot.drainedAtMs, cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId, bag }) => ({ id, number, greenG, greenTyped, bag, meatCode: meatCode.get(meatLotId)! })),
-      greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0), readyG: lot.readyG, secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
+      code: lot.code,
+      cut: lot.cut,
+      rind: lot.rind,
+      saltOnly: lot.saltOnly,
+      method: lot.method,
+      fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name,
+      fridgeId: lot.fridgeId,
+      rubbedAtMs: lot.rubbedAtMs,
+      rubbedOn: lot.rubbedOn,
+      zone: lot.zone,
+      rubbedBy: initials.get(lot.rubbedById)!,
+      thicknessMm: lot.thicknessMm,
+      readyFromDay: lot.readyFromDay,
+      bestByDay: lot.bestByDay,
+      turnEveryDays: lot.turnEveryDays,
+      turnBy: lot.turnBy,
+      drainedAtMs: lot.drainedAtMs,
+      cureEndedAtMs: lot.cureEndedAtMs,
+      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId, bag }) => ({
+        id,
+        number,
+        greenG,
+        greenTyped,
+        bag,
+        meatCode: meatCode.get(meatLotId)!,
+      })),
+      greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0),
+      readyG: lot.readyG,
+      secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
       turns: (of.turns.get(lot.id) ?? []).map(turn => ({ id: turn.id, atMs: turn.atMs, by: initials.get(turn.byId)! })),
       judgement: lot.judgement,
-      openHolds: (of.holds.get(lot.id) ?? []).filter(hold => hold.disposition === null || hold.disposition === 'destroy').map(hold => hold.reason),
-      runs: runs.filter(run => runIds.has(run.id)).map(run => ({
-        code: run.code, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs, outcome: run.outcome,
-        cooled: run.pulledAtMs !== null && !coolingOpen.has(run.code), cold: coldRuns.includes(run.code), pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
-      })),
+      openHolds: (of.holds.get(lot.id) ?? [])
+        .filter(hold => hold.disposition === null || hold.disposition === 'destroy')
+        .map(hold => hold.reason),
+      runs: runs
+        .filter(run => runIds.has(run.id))
+        .map(run => ({
+          code: run.code,
+          startedAtMs: run.startedAtMs,
+          pulledAtMs: run.pulledAtMs,
+          outcome: run.outcome,
+          cooled: run.pulledAtMs !== null && !coolingOpen.has(run.code),
+          cold: coldRuns.includes(run.code),
+          pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
+        })),
       leftG: lot.readyG === null ? null : Math.max(0, lot.readyG - outG),
-      packsG, packs: packed, unsent: unsent.get(lot.id)?.count ?? 0,
+      packsG,
+      packs: packed,
+      unsent: unsent.get(lot.id)?.count ?? 0,
     }
   })
 }

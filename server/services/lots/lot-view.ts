@@ -16,12 +16,21 @@ async function recipeOf(tables: Tables, revisionId: number) {
 /** The whole life of a lot. */
 export async function lotView(tables: Tables, code: string, nowMs: number): Promise<Answer<LotView>> {
   const row = await tables.lots.one({ code })
-  if (!row) return notFound(await tables.lots.count({ code }, { withVoided: true }) > 0 ? 'lot_voided' : 'no_such_lot', { code })
+  if (!row)
+    return notFound((await tables.lots.count({ code }, { withVoided: true })) > 0 ? 'lot_voided' : 'no_such_lot', {
+      code,
+    })
   const lotId = row.id
   const [[summary], used, holds, packs, offcuts, users, events, labResults, recipe] = await Promise.all([
-    lotSummaries(tables, [row], nowMs), tables.lotIngredients.find({ lotId }), tables.holds.find({ lotId }), tables.packs.find({ lotId }),
-    tables.offcuts.find({ lotId }), tables.users.find(), eventsAbout(tables, code),
-    tables.labResults.find({ lotId }), row.recipeRevisionId === null ? null : recipeOf(tables, row.recipeRevisionId),
+    lotSummaries(tables, [row], nowMs),
+    tables.lotIngredients.find({ lotId }),
+    tables.holds.find({ lotId }),
+    tables.packs.find({ lotId }),
+    tables.offcuts.find({ lotId }),
+    tables.users.find(),
+    eventsAbout(tables, code),
+    tables.labResults.find({ lotId }),
+    row.recipeRevisionId === null ? null : recipeOf(tables, row.recipeRevisionId),
   ])
   const [ingredients, dispatches] = await Promise.all([
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
@@ -33,19 +42,62 @@ export async function lotView(tables: Tables, code: string, nowMs: number): Prom
   return {
     ok: true,
     value: {
-      ...summary!, residual, meatScale: markAt(row.meatScaleId, row.rubbedAtMs), mixScale: markAt(row.mixScaleId, row.rubbedAtMs), targets: row.targets, note: row.note, readyTyped: row.readyTyped, events,
-      purpose: row.purpose, sides: row.sides, waterTyped: row.waterTyped, weighedBackTyped: row.weighedBackTyped, afterTyped: row.afterTyped, firstShare: row.firstShare, recipe,
-      labResults: labResults.map(({ id, residualPpm, laboratory, report, sampledOn, atMs, byId }) => ({ id, residualPpm, laboratory, report, sampledOn, atMs, by: users.find(user => user.id === byId)!.initials })),
+      ...summary!,
+      residual,
+      meatScale: markAt(row.meatScaleId, row.rubbedAtMs),
+      mixScale: markAt(row.mixScaleId, row.rubbedAtMs),
+      targets: row.targets,
+      note: row.note,
+      readyTyped: row.readyTyped,
+      events,
+      purpose: row.purpose,
+      sides: row.sides,
+      waterTyped: row.waterTyped,
+      weighedBackTyped: row.weighedBackTyped,
+      afterTyped: row.afterTyped,
+      firstShare: row.firstShare,
+      recipe,
+      labResults: labResults.map(({ id, residualPpm, laboratory, report, sampledOn, atMs, byId }) => ({
+        id,
+        residualPpm,
+        laboratory,
+        report,
+        sampledOn,
+        atMs,
+        by: users.find(user => user.id === byId)!.initials,
+      })),
       allergens: [...new Set(ingredients.flatMap(lot => lot.allergens ?? []))].toSorted(),
-      ingredients: used.map(({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped, application, pieceNumbers }) => {
-        const lot = ingredients.find(ingredient => ingredient.id === ingredientLotId)!
-        return { id, role, code: lot.code, name: lot.name, plannedG, weighedG, weighedTyped, application, pieceNumbers }
-      }),
+      ingredients: used.map(
+        ({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped, application, pieceNumbers }) => {
+          const lot = ingredients.find(ingredient => ingredient.id === ingredientLotId)!
+          return {
+            id,
+            role,
+            code: lot.code,
+            name: lot.name,
+            plannedG,
+            weighedG,
+            weighedTyped,
+            application,
+            pieceNumbers,
+          }
+        },
+      ),
       holds: holdViews(holds, users),
       packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, packedAtMs, scaleId, dispatchId }) => {
         const dispatch = dispatches.find(sent => sent.id === dispatchId)
         const customer = customers.find(party => party.id === dispatch?.customerId)
-        return { id, code: packCode, kind, netG, netTyped, packedOn, scale: markAt(scaleId, packedAtMs), customer: customer?.name ?? null, sentOn: dispatch?.sentOn ?? null }
+        return {
+          id,
+          code: packCode,
+          kind,
+          netG,
+          netTyped,
+          packedOn,
+          scale: markAt(scaleId, packedAtMs),
+          customer: customer?.name ?? null,
+          sentOn: dispatch?.sentOn ?? null,
+        }
       }),
       offcuts: offcuts.map(({ kind, massG, massTyped, atMs }) => ({ kind, massG, typed: massTyped, atMs })),
     },

@@ -13,28 +13,41 @@ import { agentOf } from '../store/store-view'
 import { waitingForSecond } from './second-due'
 
 /**
- * The verdict on a lot from its weights as they now stand, by the rule set it was rubbed under. With `agentKnown` false it counts
- * as without nitrite, so that its cooling is judged by the stricter rule.
+ * The verdict on a lot from its weights as they now stand, by the rule set it was rubbed under. With `agentKnown` false
+ * it counts as without nitrite, so that its cooling is judged by the stricter rule.
  */
 export async function judgementNow(ctx: WriteContext, lotId: number, agentKnown = true): Promise<Judgement> {
   const lot = (await ctx.tables.lots.one({ id: lotId }))!
   const [pieces, parts, shop] = await Promise.all([
-    ctx.tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }), ctx.tables.lotIngredients.find({ lotId }), shopView(ctx.tables),
+    ctx.tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),
+    ctx.tables.lotIngredients.find({ lotId }),
+    shopView(ctx.tables),
   ])
   const agentParts = parts.filter(part => part.role === 'agent')
-  const agentLot = agentParts[0] && await ctx.tables.ingredientLots.one({ id: agentParts[0].ingredientLotId })
+  const agentLot = agentParts[0] && (await ctx.tables.ingredientLots.one({ id: agentParts[0].ingredientLotId }))
   // A second application that is still to come counts as planned.
   const rest = waitingForSecond(lot, parts) ? (1 - lot.firstShare!) / lot.firstShare! : 0
   const sum = (rows: typeof parts, key: 'weighedG' | 'plannedG') => rows.reduce((total, part) => total + part[key], 0)
   const shared = parts.filter(part => part.pieceNumbers === null)
   return judgeLot({
-    rules: await ruleSetById(ctx.tables, lot.judgement.ruleSetId) ?? await rulesInForce(ctx.tables), cut: lot.cut, rind: lot.rind, method: lot.method, choiceId: lot.choiceId,
-    house: lot.judgement.house ?? shop.house, confirmed: shop.ruleSetId === lot.judgement.ruleSetId ? shop.confirmed : lot.judgement.confirmed,
+    rules: (await ruleSetById(ctx.tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(ctx.tables)),
+    cut: lot.cut,
+    rind: lot.rind,
+    method: lot.method,
+    choiceId: lot.choiceId,
+    house: lot.judgement.house ?? shop.house,
+    confirmed: shop.ruleSetId === lot.judgement.ruleSetId ? shop.confirmed : lot.judgement.confirmed,
     pieces: pieces.map(piece => ({ massG: piece.greenG, readings: piece.readings === 2 ? 2 : 1 })),
-    meatReadabilityG: lot.meatReadabilityG, mixReadabilityG: lot.mixReadabilityG, agent: agentKnown && agentLot ? agentOf(agentLot) : null,
-    agentG: sum(agentParts, 'weighedG') + rest * sum(agentParts, 'plannedG'), agentReadings: lot.method === 'two_applications' ? 2 : 1,
+    meatReadabilityG: lot.meatReadabilityG,
+    mixReadabilityG: lot.mixReadabilityG,
+    agent: agentKnown && agentLot ? agentOf(agentLot) : null,
+    agentG: sum(agentParts, 'weighedG') + rest * sum(agentParts, 'plannedG'),
+    agentReadings: lot.method === 'two_applications' ? 2 : 1,
     mixG: sum(shared, 'weighedG') + rest * sum(shared, 'plannedG'),
-    weighedBackG: lot.weighedBackG ?? 0, waterG: lot.waterG ?? 0, afterG: lot.afterG, ...(lot.mostPickUp ? { mostPickUp: lot.mostPickUp } : {}),
+    weighedBackG: lot.weighedBackG ?? 0,
+    waterG: lot.waterG ?? 0,
+    afterG: lot.afterG,
+    ...(lot.mostPickUp ? { mostPickUp: lot.mostPickUp } : {}),
   })!
 }
 
@@ -44,7 +57,11 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
   const lot = (await ctx.tables.lots.one({ id: lotId }))!
   await ctx.tables.lots.update(lotId, { judgement })
   if (holdsLot(judgement.status) || forbidsRubbing(judgement.status)) {
-    await holdLot(ctx, lot, { reason: judgement.status as HoldReason, again: true, figures: { ppm: judgement.lot?.ppm } })
+    await holdLot(ctx, lot, {
+      reason: judgement.status as HoldReason,
+      again: true,
+      figures: { ppm: judgement.lot?.ppm },
+    })
   }
   await holdForSalt(ctx, lot)
   return judgement
@@ -52,12 +69,22 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
 
 /** Salt as it now stands in the lot's weights: outside what a measured cure can have it holds the lot. */
 async function holdForSalt(ctx: WriteContext, lot: RowOf<typeof lots>): Promise<void> {
-  const [parts, pieces] = await Promise.all([ctx.tables.lotIngredients.find({ lotId: lot.id }), ctx.tables.pieces.find({ lotId: lot.id })])
-  const used = await ctx.tables.ingredientLots.find({ id: parts.map(part => part.ingredientLotId) }, { withVoided: true })
+  const [parts, pieces] = await Promise.all([
+    ctx.tables.lotIngredients.find({ lotId: lot.id }),
+    ctx.tables.pieces.find({ lotId: lot.id }),
+  ])
+  const used = await ctx.tables.ingredientLots.find(
+    { id: parts.map(part => part.ingredientLotId) },
+    { withVoided: true },
+  )
   const fractionOf = (id: number) => used.find(one => one.id === id)?.saltFraction ?? 0
-  const [plannedG, weighedG] = (['plannedG', 'weighedG'] as const).map(key => parts.reduce((sum, part) => sum + part[key] * fractionOf(part.ingredientLotId), 0)) as [number, number]
-  const overG = pieces.reduce((sum, piece) => sum + piece.greenG, 0) + (lot.method === 'wet_equilibrium' ? lot.waterG ?? 0 : 0)
+  const [plannedG, weighedG] = (['plannedG', 'weighedG'] as const).map(key =>
+    parts.reduce((sum, part) => sum + part[key] * fractionOf(part.ingredientLotId), 0),
+  ) as [number, number]
+  const overG
+    = pieces.reduce((sum, piece) => sum + piece.greenG, 0) + (lot.method === 'wet_equilibrium' ? (lot.waterG ?? 0) : 0)
   if (lot.method === 'salt_only' || !(plannedG > 0) || waitingForSecond(lot, parts)) return
   const found = judgeSalt({ method: lot.method, plannedG, weighedG, plannedShare: plannedG / overG })
-  if (found.status === 'slip') await holdLot(ctx, lot, { reason: 'salt_outside', facts: `${weighedG} g`, figures: { share: found.share } })
+  if (found.status === 'slip')
+    await holdLot(ctx, lot, { reason: 'salt_outside', facts: `${weighedG} g`, figures: { share: found.share } })
 }

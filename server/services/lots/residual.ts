@@ -12,16 +12,25 @@ import { agentOf } from '../store/store-view'
 
 type LotRow = RowOf<typeof lots>
 
-/** All nitrite that went in at its highest, grams as NaNO2; null where mass balance says nothing: nitrate, or an agent nobody can name. */
+/**
+ * All nitrite that went in at its highest, grams as NaNO2; null where mass balance says nothing: nitrate, or an agent
+ * nobody can name.
+ */
 async function nitriteHighG(tables: Tables, lot: LotRow, greenG: number): Promise<number | null> {
   const parts = await tables.lotIngredients.find({ lotId: lot.id, role: 'agent' })
   const agents = await tables.ingredientLots.find({ id: parts.map(part => part.ingredientLotId) }, { withVoided: true })
-  if (lot.judgement.lot === null || agents.some(agent => agent.nitrateFraction > 0 || agent.certificate === null)) return null
-  if (!isWet(lot.method)) return lot.judgement.lot.highPpm * greenG / PPM_PER_UNIT
+  if (lot.judgement.lot === null || agents.some(agent => agent.nitrateFraction > 0 || agent.certificate === null))
+    return null
+  if (!isWet(lot.method)) return (lot.judgement.lot.highPpm * greenG) / PPM_PER_UNIT
   // A bath can give the meat all it holds.
   return parts.reduce((sum, part) => {
     const agent = agentOf(agents.find(one => one.id === part.ingredientLotId)!)
-    return agent ? sum + (part.weighedG + lot.mixReadabilityG / 2) * nitriteShare(agent) * (1 + agent.labelTolerance / agent.nitriteFraction) : sum
+    return agent
+      ? sum
+      + (part.weighedG + lot.mixReadabilityG / 2)
+      * nitriteShare(agent)
+      * (1 + agent.labelTolerance / agent.nitriteFraction)
+      : sum
   }, 0)
 }
 
@@ -29,7 +38,12 @@ async function nitriteHighG(tables: Tables, lot: LotRow, greenG: number): Promis
 export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualView | null> {
   const rows = lot.judgement.residual
   if (rows.length === 0) return null
-  const [pieces, offcuts, labs, shop] = await Promise.all([tables.pieces.find({ lotId: lot.id }), tables.offcuts.find({ lotId: lot.id, kind: 'rind' }), tables.labResults.find({ lotId: lot.id }), theShop(tables)])
+  const [pieces, offcuts, labs, shop] = await Promise.all([
+    tables.pieces.find({ lotId: lot.id }),
+    tables.offcuts.find({ lotId: lot.id, kind: 'rind' }),
+    tables.labResults.find({ lotId: lot.id }),
+    theShop(tables),
+  ])
   const greenG = pieces.reduce((sum, piece) => sum + piece.greenG, 0)
   const highG = await nitriteHighG(tables, lot, greenG)
   const rindG = offcuts.reduce((sum, offcut) => sum + offcut.massG, 0)
@@ -38,7 +52,23 @@ export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualV
   const bound = highG === null ? null : residualBound({ nitriteHighG: highG, greenG, finishedLowG, maxPpm })
   const by = labs.length > 0 ? 'laboratory' : bound?.proved && !shop.labAlways ? 'mass_balance' : null
   return {
-    by, maxPpm, source: rows[0]!.source, boundPpm: bound?.ppm ?? null, leastYield: bound?.leastYield ?? null, highPpm: highG === null ? null : PPM_PER_UNIT * highG / greenG,
-    why: by !== null ? null : shop.labAlways ? 'lab_always' : highG === null ? 'nitrate' : maxPpm === null ? 'no_figure' : finishedLowG === null ? 'not_finished' : 'over',
+    by,
+    maxPpm,
+    source: rows[0]!.source,
+    boundPpm: bound?.ppm ?? null,
+    leastYield: bound?.leastYield ?? null,
+    highPpm: highG === null ? null : (PPM_PER_UNIT * highG) / greenG,
+    why:
+      by !== null
+        ? null
+        : shop.labAlways
+          ? 'lab_always'
+          : highG === null
+            ? 'nitrate'
+            : maxPpm === null
+              ? 'no_figure'
+              : finishedLowG === null
+                ? 'not_finished'
+                : 'over',
   }
 }

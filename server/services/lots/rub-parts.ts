@@ -32,7 +32,9 @@ export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<
   }
   for (const meat of found) {
     const leftG = await meatLeftG(tables, meat)
-    const wantedG = input.pieces.filter(piece => piece.meatCode === meat.code && piece.meatPieceId === null).reduce((sum, piece) => sum + piece.weight.netG, 0)
+    const wantedG = input.pieces
+      .filter(piece => piece.meatCode === meat.code && piece.meatPieceId === null)
+      .reduce((sum, piece) => sum + piece.weight.netG, 0)
     if (wantedG > leftG + meat.weightG * (SCALE_SLACK - 1)) {
       return refuse('meat_used_up', { code: meat.code, leftG: Math.max(0, leftG), wantedG }, ['pieces'])
     }
@@ -41,12 +43,16 @@ export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<
   return gone ?? { ok: true, value: byCode }
 }
 
-/** Pieces cut in the Store: of the meat they are said to be, whole, free, used once, and no heavier than they were cut. */
+/**
+ * Pieces cut in the Store: of the meat they are said to be, whole, free, used once, and no heavier than they were cut.
+ */
 async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCode) {
   const ids = input.pieces.flatMap(piece => piece.meatPieceId ?? [])
   if (ids.length === 0) return null
   const [known, used, divided] = await Promise.all([
-    tables.meatPieces.find({ id: ids }, { lock: true }), tables.pieces.find({ meatPieceId: ids }), tables.cuttings.find({ parentId: ids }),
+    tables.meatPieces.find({ id: ids }, { lock: true }),
+    tables.pieces.find({ meatPieceId: ids }),
+    tables.cuttings.find({ parentId: ids }),
   ])
   const gone = new Set([...used.map(piece => piece.meatPieceId), ...divided.map(cutting => cutting.parentId)])
   for (const [i, piece] of input.pieces.entries()) {
@@ -54,34 +60,63 @@ async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCo
     const path = ['pieces', i, 'meatPieceId']
     const cut = known.find(one => one.id === piece.meatPieceId && one.meatLotId === byCode.get(piece.meatCode)!.id)
     if (!cut) return refuse('no_such_piece', {}, path)
-    if (gone.has(cut.id) || ids.indexOf(cut.id) !== ids.lastIndexOf(cut.id)) return refuse('piece_gone', { label: cut.label }, path)
-    if (piece.weight.netG > cut.massG * SCALE_SLACK) return refuse('piece_heavier', { label: cut.label, cutG: cut.massG, wantedG: piece.weight.netG }, ['pieces', i, 'weight'])
+    if (gone.has(cut.id) || ids.indexOf(cut.id) !== ids.lastIndexOf(cut.id))
+      return refuse('piece_gone', { label: cut.label }, path)
+    if (piece.weight.netG > cut.massG * SCALE_SLACK)
+      return refuse('piece_heavier', { label: cut.label, cutG: cut.massG, wantedG: piece.weight.netG }, [
+        'pieces',
+        i,
+        'weight',
+      ])
   }
   return null
 }
 
-interface Asked { role: MixRole, lotCode: string, weighed: { netG: number, typed: string }, path: (string | number)[], seasoning: number | null }
+interface Asked {
+  role: MixRole
+  lotCode: string
+  weighed: { netG: number; typed: string }
+  path: (string | number)[]
+  seasoning: number | null
+}
 
-const askedOf = (input: Pick<RubInput, 'agent' | 'salt' | 'sugar'> & Partial<Pick<RubInput, 'seasonings'>>): Asked[] => [
-  ...(['agent', 'salt', 'sugar'] as const).flatMap(role => input[role] ? [{ role, ...input[role], path: [role], seasoning: null }] : []),
-  ...(input.seasonings ?? []).map((s, i) => ({ role: 'spice' as const, lotCode: s.lotCode, weighed: s.weighed, path: ['seasonings', i], seasoning: i })),
+const askedOf = (
+  input: Pick<RubInput, 'agent' | 'salt' | 'sugar'> & Partial<Pick<RubInput, 'seasonings'>>,
+): Asked[] => [
+  ...(['agent', 'salt', 'sugar'] as const).flatMap(role =>
+    input[role] ? [{ role, ...input[role], path: [role], seasoning: null }] : [],
+  ),
+  ...(input.seasonings ?? []).map((s, i) => ({
+    role: 'spice' as const,
+    lotCode: s.lotCode,
+    weighed: s.weighed,
+    path: ['seasonings', i],
+    seasoning: i,
+  })),
 ]
 
 /**
- * What was weighed, from lots in the store: of the right kind, in date, not iodised, with enough left of each. Locked, so that two
- * benches cannot both take the last of a lot.
+ * What was weighed, from lots in the store: of the right kind, in date, not iodised, with enough left of each. Locked,
+ * so that two benches cannot both take the last of a lot.
  */
 export async function findIngredients(
-  tables: Tables, input: Parameters<typeof askedOf>[0], today: string,
+  tables: Tables,
+  input: Parameters<typeof askedOf>[0],
+  today: string,
 ): Promise<Answer<IngredientPart[]>> {
   const parts: IngredientPart[] = []
   const takenG = new Map<number, number>()
   for (const { role, lotCode, weighed, path, seasoning } of askedOf(input)) {
     const lot = await tables.ingredientLots.one({ code: lotCode }, { lock: true })
     if (!lot) return refuse('no_such_ingredient', { code: lotCode }, [...path, 'lotCode'])
-    if (ROLE_OF_KIND[lot.kind] !== role) return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
+    if (ROLE_OF_KIND[lot.kind] !== role)
+      return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
     if (lot.iodised) return refuse('salt_iodised', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
-    if (role !== 'agent' && lot.bestBefore !== null && lot.bestBefore < today) return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, [...path, 'lotCode'])
+    if (role !== 'agent' && lot.bestBefore !== null && lot.bestBefore < today)
+      return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, [
+        ...path,
+        'lotCode',
+      ])
     const wantedG = weighed.netG + (takenG.get(lot.id) ?? 0)
     takenG.set(lot.id, wantedG)
     const leftG = await ingredientLeftG(tables, lot)

@@ -19,4 +19,5 @@ export async function freeBytes(dataFolder: string | null): Promise<number | nul
   }
 }
 
-export const isDiskLow = async (dataFolder: string | null): Promise<boolean> => (await freeBytes(dataFolder) ?? Infinity) < LOW_BYTES
+export const isDiskLow = async (dataFolder: string | null): Promise<boolean> =>
+  ((await freeBytes(dataFolder)) ?? Infinity) < LOW_BYTES

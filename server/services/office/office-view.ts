@@ -8,22 +8,61 @@ import { shopView } from './office'
 import { CSV_TABLES } from './take-along'
 
 /** Devices that are signed in: for the owner everybody's, for others their own. */
-async function deviceViews(tables: Tables, reader: { person: SignedIn, sessionId: number, nowMs: number }): Promise<DeviceView[]> {
+async function deviceViews(
+  tables: Tables,
+  reader: { person: SignedIn; sessionId: number; nowMs: number },
+): Promise<DeviceView[]> {
   const { sessionId, nowMs } = reader
   const whose = reader.person.role === 'owner' ? {} : { userId: reader.person.id }
-  const [sessions, users] = await Promise.all([tables.sessions.find({ endedAtMs: null, endsAtMs: { [since]: new Date(nowMs) }, ...whose }, { order: [['id', 'DESC']] }), tables.users.find()])
-  return sessions.map(({ id, station, shared, userId, startedAtMs, endsAtMs }) =>
-    ({ id, station, shared, startedAtMs, endsAtMs, own: userId === reader.person.id, who: users.find(user => user.id === userId)!.name, thisOne: id === sessionId }))
+  const [sessions, users] = await Promise.all([
+    tables.sessions.find(
+      { endedAtMs: null, endsAtMs: { [since]: new Date(nowMs) }, ...whose },
+      { order: [['id', 'DESC']] },
+    ),
+    tables.users.find(),
+  ])
+  return sessions.map(({ id, station, shared, userId, startedAtMs, endsAtMs }) => ({
+    id,
+    station,
+    shared,
+    startedAtMs,
+    endsAtMs,
+    own: userId === reader.person.id,
+    who: users.find(user => user.id === userId)!.name,
+    thisOne: id === sessionId,
+  }))
 }
 
 /** What the Office keeps: people, devices, scales, fridges, rules. */
-export async function officeView(tables: Tables, reader: { person: SignedIn, sessionId: number, onTablet: boolean, nowMs: number }): Promise<OfficeView> {
+export async function officeView(
+  tables: Tables,
+  reader: { person: SignedIn; sessionId: number; onTablet: boolean; nowMs: number },
+): Promise<OfficeView> {
   const [shop, rules, people, instruments, fridges, devices] = await Promise.all([
-    shopView(tables), rulesInForce(tables), tables.users.find({}, { order: [['id', 'ASC']] }), instrumentViews(tables, reader.nowMs), tables.fridges.find(),
+    shopView(tables),
+    rulesInForce(tables),
+    tables.users.find({}, { order: [['id', 'ASC']] }),
+    instrumentViews(tables, reader.nowMs),
+    tables.fridges.find(),
     reader.onTablet ? [] : deviceViews(tables, reader),
   ])
   return {
-    shop, jurisdiction: rules.jurisdiction, instruments, fridges, devices, nowMs: reader.nowMs, tables: [...CSV_TABLES],
-    people: people.map(({ id, name, initials, signIn, role, active, pinHash, totpSecret }) => ({ id, name, initials, signIn, role, active, hasPin: pinHash !== null, hasSecondFactor: totpSecret !== null })),
+    shop,
+    jurisdiction: rules.jurisdiction,
+    instruments,
+    fridges,
+    devices,
+    nowMs: reader.nowMs,
+    tables: [...CSV_TABLES],
+    people: people.map(({ id, name, initials, signIn, role, active, pinHash, totpSecret }) => ({
+      id,
+      name,
+      initials,
+      signIn,
+      role,
+      active,
+      hasPin: pinHash !== null,
+      hasSecondFactor: totpSecret !== null,
+    })),
   }
 }

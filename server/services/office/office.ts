@@ -15,7 +15,17 @@ export async function shopView(tables: Tables): Promise<ShopView> {
   const { name, zone, houseTargetPpm, ruleSetId, turnEveryDays, turnBy } = shop
   const row = await tables.ruleSets.one({ ruleSetId })
   const confirmed = row?.confirmedBy ? { by: row.confirmedBy, on: row.confirmedOn!, reference: row.reference! } : null
-  return { name, zone, houseTargetPpm, house: { floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm }, ruleSetId, turnEveryDays, turnBy, confirmed, labAlways: shop.labAlways }
+  return {
+    name,
+    zone,
+    houseTargetPpm,
+    house: { floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm },
+    ruleSetId,
+    turnEveryDays,
+    turnBy,
+    confirmed,
+    labAlways: shop.labAlways,
+  }
 }
 
 export async function chooseNotation(ctx: WriteContext, notation: Notation): Promise<Answer<object>> {

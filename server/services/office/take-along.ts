@@ -10,9 +10,14 @@ import { theShop } from './office'
 export { CSV_TABLES }
 
 /** That the whole shop went along stands in the book. */
-export async function recordExport(store: Store, who: { actor: SignedIn, station: string, nowMs: number }): Promise<void> {
+export async function recordExport(
+  store: Store,
+  who: { actor: SignedIn; station: string; nowMs: number },
+): Promise<void> {
   const { zone } = await theShop(store.tables)
-  await inBook(store, { ...who, zone, clockRight: true }, async ctx => recordEvent(ctx, { kind: 'shop_exported', subjects: [], typed: {} }))
+  await inBook(store, { ...who, zone, clockRight: true }, async ctx =>
+    recordEvent(ctx, { kind: 'shop_exported', subjects: [], typed: {} }),
+  )
 }
 
 /** The whole shop as JSON, as it stands now. */

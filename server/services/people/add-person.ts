@@ -8,13 +8,25 @@ import { hashPassword } from './passwords'
 import { refuseWeakPassword } from './weak-password'
 
 /** Adds an account. The password is kept as a hash only and never reaches the book. */
-export async function addPerson(ctx: WriteContext, input: z.output<typeof personInput>): Promise<Answer<{ id: number }>> {
+export async function addPerson(
+  ctx: WriteContext,
+  input: z.output<typeof personInput>,
+): Promise<Answer<{ id: number }>> {
   const taken = await ctx.tables.users.one({ signIn: input.signIn })
   if (taken) return refuse('sign_in_taken', { signIn: input.signIn }, ['signIn'])
-  const weak = refuseWeakPassword(input.password, [input.name, input.signIn, (await theShop(ctx.tables)).name], ['password'])
+  const weak = refuseWeakPassword(
+    input.password,
+    [input.name, input.signIn, (await theShop(ctx.tables)).name],
+    ['password'],
+  )
   if (weak) return weak
   const { password, ...known } = input
-  const id = await ctx.tables.users.insert({ ...known, passwordHash: await hashPassword(password), notation: DEFAULT_NOTATION, active: true })
+  const id = await ctx.tables.users.insert({
+    ...known,
+    passwordHash: await hashPassword(password),
+    notation: DEFAULT_NOTATION,
+    active: true,
+  })
   recordEvent(ctx, { kind: 'person_added', subjects: [], typed: known })
   return { ok: true, value: { id } }
 }

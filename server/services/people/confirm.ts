@@ -9,16 +9,26 @@ import type { Session, User } from './sessions'
 const CONFIRMED_MS = 5 * MS_PER_MINUTE
 
 /** One's own password once more, on a device that is open already; wrong guesses at it are counted as at the door. */
-export async function checkOwnPassword(tables: Tables, user: Pick<User, 'signIn' | 'passwordHash'>, password: string, nowMs: number): Promise<Answer<null>> {
+export async function checkOwnPassword(
+  tables: Tables,
+  user: Pick<User, 'signIn' | 'passwordHash'>,
+  password: string,
+  nowMs: number,
+): Promise<Answer<null>> {
   const attempt = await beginAttempt(tables, { kind: 'own', signIn: user.signIn, address: '', device: null }, nowMs)
   if (attempt === null) return refuse('password_closed', { minutes: WINDOW_MINUTES })
-  if (!await verifyPassword(user.passwordHash, password)) return refuse('password_wrong', {}, ['password'])
+  if (!(await verifyPassword(user.passwordHash, password))) return refuse('password_wrong', {}, ['password'])
   await markRight(tables, attempt)
   return { ok: true, value: null }
 }
 
 /** Opens what needs the password again for the next minutes, on this device. */
-export async function confirmSession(tables: Tables, { session, user }: { session: Session, user: User }, password: string, nowMs: number): Promise<Answer<object>> {
+export async function confirmSession(
+  tables: Tables,
+  { session, user }: { session: Session; user: User },
+  password: string,
+  nowMs: number,
+): Promise<Answer<object>> {
   if (session.shared) return refuse('own_sign_in_needed')
   const checked = await checkOwnPassword(tables, user, password, nowMs)
   if (!checked.ok) return checked
@@ -26,4 +36,5 @@ export async function confirmSession(tables: Tables, { session, user }: { sessio
   return { ok: true, value: {} }
 }
 
-export const isConfirmed = (session: Session, nowMs: number): boolean => session.confirmedUntilMs !== null && session.confirmedUntilMs > nowMs
+export const isConfirmed = (session: Session, nowMs: number): boolean =>
+  session.confirmedUntilMs !== null && session.confirmedUntilMs > nowMs

@@ -13,7 +13,7 @@ const totp = (secret: string, label: string, issuer: string): TOTP =>
   new TOTP({ issuer, label, secret: Secret.fromBase32(secret), digits: DIGITS, period: PERIOD_S })
 
 /** A new secret, and the address that an authenticator reads off a picture. Source: RFC 6238. */
-export function newSecret(label: string, shop: string): { secret: string, uri: string } {
+export function newSecret(label: string, shop: string): { secret: string; uri: string } {
   const secret = new Secret({ size: SECRET_BYTES }).base32
   return { secret, uri: totp(secret, label, shop).toString() }
 }
@@ -27,7 +27,12 @@ export function stepOf(secret: string, code: string, nowMs: number): number | nu
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
 
 /** Codes for a day without the phone, each good once: 80 bits, so that their plain hashes give nothing away. */
-export const newRecoveryCodes = (): string[] => Array.from({ length: RECOVERY_CODES }, () =>
-  [...randomBytes(16)].map(byte => ALPHABET[byte % ALPHABET.length]!).join('').replace(/(.{4})(?=.)/g, '$1-'))
+export const newRecoveryCodes = (): string[] =>
+  Array.from({ length: RECOVERY_CODES }, () =>
+    [...randomBytes(16)]
+      .map(byte => ALPHABET[byte % ALPHABET.length]!)
+      .join('')
+      .replace(/(.{4})(?=.)/g, '$1-'),
+  )
 
 export const recoveryHash = (code: string): string => sha256(code.toUpperCase().replace(/[^A-Z0-9]/g, ''))

@@ -15,7 +15,9 @@ async function derive(password: string, salt: Buffer, { N, r, p }: typeof COST, 
   running += 1
   try {
     const options: ScryptOptions = { N, r, p, maxmem: 256 * N * r }
-    return await new Promise((resolve, reject) => scrypt(password, salt, bytes, options, (error, key) => error ? reject(error) : resolve(key)))
+    return await new Promise((resolve, reject) =>
+      scrypt(password, salt, bytes, options, (error, key) => (error ? reject(error) : resolve(key))),
+    )
   }
   finally {
     running -= 1
@@ -37,7 +39,10 @@ export async function verifyPassword(hash: string, password: string): Promise<bo
   const [, n, r, p, salt, key] = PHC.exec(hash) ?? []
   if (!salt || !key) return false
   const wanted = Buffer.from(key, 'base64')
-  return timingSafeEqual(await derive(password, Buffer.from(salt, 'base64'), { N: Number(n), r: Number(r), p: Number(p) }, wanted.length), wanted)
+  return timingSafeEqual(
+    await derive(password, Buffer.from(salt, 'base64'), { N: Number(n), r: Number(r), p: Number(p) }, wanted.length),
+    wanted,
+  )
 }
 
 /** True for a hash of less than today's cost: it is made anew when the password is next given. */

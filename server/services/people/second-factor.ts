@@ -12,10 +12,17 @@ export async function offerSecondFactor(ctx: WriteContext): Promise<Answer<Secon
 }
 
 /** The phone has it: from now on the door asks for a code. Answers with the recovery codes, shown this once. */
-export async function setSecondFactor(ctx: WriteContext, input: z.output<typeof secondFactorInput>): Promise<Answer<{ recoveryCodes: string[] }>> {
-  if (stepOf(input.secret, input.code, ctx.nowMs) === null) return { ...refuse('code_wrong', {}, ['code']), status: 422 }
+export async function setSecondFactor(
+  ctx: WriteContext,
+  input: z.output<typeof secondFactorInput>,
+): Promise<Answer<{ recoveryCodes: string[] }>> {
+  if (stepOf(input.secret, input.code, ctx.nowMs) === null)
+    return { ...refuse('code_wrong', {}, ['code']), status: 422 }
   const recoveryCodes = newRecoveryCodes()
-  await ctx.tables.users.update(ctx.actor.id, { totpSecret: input.secret, recoveryHashes: recoveryCodes.map(recoveryHash) })
+  await ctx.tables.users.update(ctx.actor.id, {
+    totpSecret: input.secret,
+    recoveryHashes: recoveryCodes.map(recoveryHash),
+  })
   recordEvent(ctx, { kind: 'second_factor_set', subjects: [], typed: { person: ctx.actor.name } })
   return { ok: true, value: { recoveryCodes } }
 }

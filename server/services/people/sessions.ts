@@ -5,7 +5,10 @@ import type { RowOf } from '../../db/table-spec'
 import type { sessions, users } from '../../db/tables/people'
 import type { Tables } from '../../db/store'
 
-/** A person's own device is signed out after a working day, or when it lay idle for two hours; a tablet on the wall, where PINs sign, after a month. */
+/**
+ * A person's own device is signed out after a working day, or when it lay idle for two hours; a tablet on the wall,
+ * where PINs sign, after a month.
+ */
 const OWN_MS = 12 * MS_PER_HOUR
 const IDLE_MS = 2 * MS_PER_HOUR
 /** Written down no more often than this. */
@@ -17,12 +20,26 @@ export const SIGNATURE_MS = 60 * MS_PER_SECOND
 export type Session = RowOf<typeof sessions>
 export type User = RowOf<typeof users>
 /** A browser that is signed in, and on a shared one whose PIN signs now. */
-export interface OpenSession { session: Session, user: User, signer: User | null }
+export interface OpenSession {
+  session: Session
+  user: User
+  signer: User | null
+}
 
 /** Signs a browser in. Only the token's hash is kept: the database alone opens no door. */
-export async function startSession(tables: Tables, who: { userId: number, station: string, shared: boolean }, nowMs: number): Promise<string> {
+export async function startSession(
+  tables: Tables,
+  who: { userId: number; station: string; shared: boolean },
+  nowMs: number,
+): Promise<string> {
   const token = randomBytes(32).toString('base64url')
-  await tables.sessions.insert({ ...who, tokenHash: sha256(token), startedAtMs: nowMs, seenAtMs: nowMs, endsAtMs: nowMs + (who.shared ? SHARED_MS : OWN_MS) })
+  await tables.sessions.insert({
+    ...who,
+    tokenHash: sha256(token),
+    startedAtMs: nowMs,
+    seenAtMs: nowMs,
+    endsAtMs: nowMs + (who.shared ? SHARED_MS : OWN_MS),
+  })
   return token
 }
 
@@ -34,16 +51,25 @@ export async function openSession(tables: Tables, token: string, nowMs: number):
   if (!session.shared && nowMs - seenMs > IDLE_MS) return null
   if (nowMs - seenMs > SEEN_EVERY_MS) await tables.sessions.update(session.id, { seenAtMs: nowMs })
   const signs = session.signerId !== null && session.signedUntilMs !== null && session.signedUntilMs > nowMs
-  const people = await tables.users.find({ id: signs ? [session.userId, session.signerId!] : [session.userId], active: true })
+  const people = await tables.users.find({
+    id: signs ? [session.userId, session.signerId!] : [session.userId],
+    active: true,
+  })
   const user = people.find(person => person.id === session.userId)
   if (!user) return null
-  return { session, user, signer: signs ? people.find(person => person.id === session.signerId) ?? null : null }
+  return { session, user, signer: signs ? (people.find(person => person.id === session.signerId) ?? null) : null }
 }
 
-export const endSession = (tables: Tables, session: Session, nowMs: number): Promise<void> => tables.sessions.update(session.id, { endedAtMs: nowMs })
+export const endSession = (tables: Tables, session: Session, nowMs: number): Promise<void> =>
+  tables.sessions.update(session.id, { endedAtMs: nowMs })
 
 /** Ends every sign-in of a person, but for the one that stays. */
-export async function endSessionsOf(tables: Tables, userId: number, nowMs: number, staysId: number | null = null): Promise<void> {
+export async function endSessionsOf(
+  tables: Tables,
+  userId: number,
+  nowMs: number,
+  staysId: number | null = null,
+): Promise<void> {
   for (const session of await tables.sessions.find({ userId, endedAtMs: null })) {
     if (session.id !== staysId) await endSession(tables, session, nowMs)
   }
@@ -60,14 +86,24 @@ export async function endToken(tables: Tables, token: string | undefined, nowMs:
 }
 
 /** The device by what its cookie holds, when this person signed in on it before; its hash. */
-export async function knownDevice(tables: Tables, deviceToken: string | undefined, signIn: string): Promise<string | null> {
+export async function knownDevice(
+  tables: Tables,
+  deviceToken: string | undefined,
+  signIn: string,
+): Promise<string | null> {
   if (deviceToken === undefined) return null
   const tokenHash = sha256(deviceToken)
   const user = await tables.users.one({ signIn })
-  return user && await tables.knownDevices.one({ tokenHash, userId: user.id }) ? tokenHash : null
+  return user && (await tables.knownDevices.one({ tokenHash, userId: user.id })) ? tokenHash : null
 }
 
-export async function rememberDevice(tables: Tables, deviceToken: string, userId: number, nowMs: number): Promise<void> {
+export async function rememberDevice(
+  tables: Tables,
+  deviceToken: string,
+  userId: number,
+  nowMs: number,
+): Promise<void> {
   const tokenHash = sha256(deviceToken)
-  if (!await tables.knownDevices.one({ tokenHash, userId })) await tables.knownDevices.insert({ tokenHash, userId, atMs: nowMs })
+  if (!(await tables.knownDevices.one({ tokenHash, userId })))
+    await tables.knownDevices.insert({ tokenHash, userId, atMs: nowMs })
 }

@@ -30,9 +30,15 @@ function firstTarget(ruleSetId: string): number {
 
 const plain = (code: string): string => code.toUpperCase().replace(/[^A-Z0-9]/g, '')
 
-/** Refuses where there is a shop, and whoever does not have the code that the start command printed; wrong ones are counted. */
-export async function mayOpenShop(store: Store, { code, wanted, address, nowMs }: { code: string, wanted: string | null, address: string, nowMs: number }): Promise<Answer<null>> {
-  if (await store.tables.shops.count() > 0) return { ...refuse('shop_exists'), status: 409 }
+/**
+ * Refuses where there is a shop, and whoever does not have the code that the start command printed; wrong ones are
+ * counted.
+ */
+export async function mayOpenShop(
+  store: Store,
+  { code, wanted, address, nowMs }: { code: string; wanted: string | null; address: string; nowMs: number },
+): Promise<Answer<null>> {
+  if ((await store.tables.shops.count()) > 0) return { ...refuse('shop_exists'), status: 409 }
   if (wanted === null) return refuse('setup_closed')
   const attempt = await beginAttempt(store.tables, { kind: 'setup', signIn: '', address, device: null }, nowMs)
   if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
@@ -41,30 +47,73 @@ export async function mayOpenShop(store: Store, { code, wanted, address, nowMs }
   return { ok: true, value: null }
 }
 
-/** First visit: the shop, its owner, two scales, two thermometers and a fridge to begin with. Refused once a shop exists. */
-export async function setUpShop(store: Store, input: z.output<typeof setupInput>, nowMs: number): Promise<Answer<SignedIn>> {
-  const weak = refuseWeakPassword(input.owner.password, [input.owner.name, input.owner.signIn, input.shopName], ['owner', 'password'])
+/**
+ * First visit: the shop, its owner, two scales, two thermometers and a fridge to begin with. Refused once a shop
+ * exists.
+ */
+export async function setUpShop(
+  store: Store,
+  input: z.output<typeof setupInput>,
+  nowMs: number,
+): Promise<Answer<SignedIn>> {
+  const weak = refuseWeakPassword(
+    input.owner.password,
+    [input.owner.name, input.owner.signIn, input.shopName],
+    ['owner', 'password'],
+  )
   if (weak) return weak
   const passwordHash = await hashPassword(input.owner.password)
   const { password: _unkept, ...known } = input.owner
   return await store.transaction(async (tables) => {
     // The counter row stands in for a lock, so that two first visits cannot both win.
     await tables.codeCounters.one({ kind: 'lot' }, { lock: true })
-    if (await tables.shops.count() > 0) return { ...refuse('shop_exists'), status: 409 } as const
+    if ((await tables.shops.count()) > 0) return { ...refuse('shop_exists'), status: 409 } as const
     const houseTargetPpm = firstTarget(input.ruleSetId)
     await tables.shops.insert({
-      name: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, houseTargetPpm, turnEveryDays: 1, turnBy: '18:00',
+      name: input.shopName,
+      zone: input.zone,
+      ruleSetId: input.ruleSetId,
+      houseTargetPpm,
+      turnEveryDays: 1,
+      turnBy: '18:00',
     })
     for (const scale of FIRST_SCALES) await tables.instruments.insert({ kind: 'scale', ...scale, ...NEW_INSTRUMENT })
-    const thermometerId = await tables.instruments.insert({ kind: 'thermometer', name: 'Cold-room thermometer', readability: 0.1, ...NEW_INSTRUMENT })
+    const thermometerId = await tables.instruments.insert({
+      kind: 'thermometer',
+      name: 'Cold-room thermometer',
+      readability: 0.1,
+      ...NEW_INSTRUMENT,
+    })
     await tables.instruments.insert({ kind: 'thermometer', name: 'Probe', readability: 0.1, ...NEW_INSTRUMENT })
     await tables.fridges.insert({ name: 'Cold room', thermometerId })
-    const id = await tables.users.insert({ ...known, role: 'owner', passwordHash, notation: input.notation, active: true })
-    const writer = { actor: { id, role: 'owner' as const, name: known.name }, station: OWN_DEVICE, nowMs, zone: input.zone, clockRight: true }
+    const id = await tables.users.insert({
+      ...known,
+      role: 'owner',
+      passwordHash,
+      notation: input.notation,
+      active: true,
+    })
+    const writer = {
+      actor: { id, role: 'owner' as const, name: known.name },
+      station: OWN_DEVICE,
+      nowMs,
+      zone: input.zone,
+      clockRight: true,
+    }
     // The counters began with the schema: the first record seals them with the rest.
-    tables.book.touch('code_counters', (await tables.codeCounters.find()).map(({ id }) => ({ id, digest: null })))
+    tables.book.touch(
+      'code_counters',
+      (await tables.codeCounters.find()).map(({ id }) => ({ id, digest: null })),
+    )
     const starters = await addStarters(tables, { id, nowMs, targetPpm: houseTargetPpm })
-    await appendEvents(tables, writer, [{ kind: 'shop_opened', subjects: [], typed: { shopName: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, owner: known }, computed: { starters } }])
+    await appendEvents(tables, writer, [
+      {
+        kind: 'shop_opened',
+        subjects: [],
+        typed: { shopName: input.shopName, zone: input.zone, ruleSetId: input.ruleSetId, owner: known },
+        computed: { starters },
+      },
+    ])
     return { ok: true, value: signedIn((await tables.users.one({ id }))!) } as const
   })
 }

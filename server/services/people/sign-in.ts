@@ -8,50 +8,85 @@ import { recoveryHash, stepOf } from './one-time-codes'
 import { hashPassword, isOutdated, verifyPassword } from './passwords'
 import type { User } from './sessions'
 
-export const signedIn = (user: User): SignedIn =>
-  ({ id: user.id, name: user.name, initials: user.initials, role: user.role, notation: user.notation })
+export const signedIn = (user: User): SignedIn => ({
+  id: user.id,
+  name: user.name,
+  initials: user.initials,
+  role: user.role,
+  notation: user.notation,
+})
 
 let decoy: Promise<string> | null = null
 
-export interface SignInTry { signIn: string, password: string, code: string | null }
-export interface Door { address: string, device: string | null, station: string, nowMs: number }
+export interface SignInTry {
+  signIn: string
+  password: string
+  code: string | null
+}
+export interface Door {
+  address: string
+  device: string | null
+  station: string
+  nowMs: number
+}
 
 /** Work at the door, recorded in the name of the person who stands there. */
-async function atDoor<T>(store: Store, user: User, { station, nowMs }: Door, work: (ctx: WriteContext) => Promise<T>): Promise<T> {
+async function atDoor<T>(
+  store: Store,
+  user: User,
+  { station, nowMs }: Door,
+  work: (ctx: WriteContext) => Promise<T>,
+): Promise<T> {
   const shop = await store.tables.shops.one({})
-  const writer = { actor: { id: user.id, role: user.role, name: user.name }, station, nowMs, zone: shop!.zone, clockRight: true }
+  const writer = {
+    actor: { id: user.id, role: user.role, name: user.name },
+    station,
+    nowMs,
+    zone: shop!.zone,
+    clockRight: true,
+  }
   return (await inBook(store, writer, work)).value
 }
 
 /** Crosses a recovery code off; false when it is none of theirs, or was one. */
-const spendRecoveryCode = (store: Store, user: User, code: string, door: Door): Promise<boolean> => atDoor(store, user, door, async (ctx) => {
-  const { recoveryHashes } = (await ctx.tables.users.one({ id: user.id }, { lock: true }))!
-  const hash = recoveryHash(code)
-  const left = (recoveryHashes ?? []).filter(one => one !== hash)
-  if (left.length === (recoveryHashes ?? []).length) return false
-  await ctx.tables.users.update(user.id, { recoveryHashes: left })
-  recordEvent(ctx, { kind: 'recovery_code_used', subjects: [], typed: { person: user.name }, computed: { left: left.length } })
-  return true
-})
+const spendRecoveryCode = (store: Store, user: User, code: string, door: Door): Promise<boolean> =>
+  atDoor(store, user, door, async (ctx) => {
+    const { recoveryHashes } = (await ctx.tables.users.one({ id: user.id }, { lock: true }))!
+    const hash = recoveryHash(code)
+    const left = (recoveryHashes ?? []).filter(one => one !== hash)
+    if (left.length === (recoveryHashes ?? []).length) return false
+    await ctx.tables.users.update(user.id, { recoveryHashes: left })
+    recordEvent(ctx, {
+      kind: 'recovery_code_used',
+      subjects: [],
+      typed: { person: user.name },
+      computed: { left: left.length },
+    })
+    return true
+  })
 
 /** The second factor, where a person has one: a code of now, used once, or one of the recovery codes. */
 async function checkCode(store: Store, user: User, code: string | null, door: Door): Promise<Answer<null>> {
   if (user.totpSecret === null) return { ok: true, value: null }
   if (code === null) return refuse('code_needed')
   const { tables } = store
-  const attempt = await beginAttempt(tables, { kind: 'code', signIn: user.signIn, address: door.address, device: door.device }, door.nowMs)
+  const attempt = await beginAttempt(
+    tables,
+    { kind: 'code', signIn: user.signIn, address: door.address, device: door.device },
+    door.nowMs,
+  )
   if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
   const step = stepOf(user.totpSecret, code.replace(/\s/g, ''), door.nowMs)
-  if (step !== null && await markStep(tables, attempt, step)) return { ok: true, value: null }
-  if (!await spendRecoveryCode(store, user, code, door)) return refuse('code_wrong')
+  if (step !== null && (await markStep(tables, attempt, step))) return { ok: true, value: null }
+  if (!(await spendRecoveryCode(store, user, code, door))) return refuse('code_wrong')
   await markRight(tables, attempt)
   return { ok: true, value: null }
 }
 
 /**
- * Checks a name, a password and, where one is set, a second factor. An unknown name takes as long as a wrong password and is refused in
- * the same words. Wrong tries close a name for the place they come from for 15 minutes; a device that this name signed in on before has
- * tries of its own. A hash of an earlier cost is made anew.
+ * Checks a name, a password and, where one is set, a second factor. An unknown name takes as long as a wrong password
+ * and is refused in the same words. Wrong tries close a name for the place they come from for 15 minutes; a device that
+ * this name signed in on before has tries of its own. A hash of an earlier cost is made anew.
  */
 export async function signIn(store: Store, input: SignInTry, door: Door): Promise<Answer<User>> {
   const { tables } = store
@@ -59,13 +94,21 @@ export async function signIn(store: Store, input: SignInTry, door: Door): Promis
   const begun = await beginAttempt(tables, attempt, door.nowMs)
   if (begun === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
   const user = await tables.users.one({ signIn: input.signIn, active: true })
-  const fits = await verifyPassword(user?.passwordHash ?? await (decoy ??= hashPassword('nobody has this')), input.password)
+  const fits = await verifyPassword(
+    user?.passwordHash ?? (await (decoy ??= hashPassword('nobody has this'))),
+    input.password,
+  )
   if (user === null || !fits) {
     // Told once, in the book, by the try that closes it.
-    if (user && await isLastTry(tables, attempt, door.nowMs)) {
-      await atDoor(store, user, door, async ctx => recordEvent(ctx, {
-        kind: 'name_closed', subjects: [], typed: { signIn: user.signIn }, computed: { address: door.address, minutes: WINDOW_MINUTES },
-      }))
+    if (user && (await isLastTry(tables, attempt, door.nowMs))) {
+      await atDoor(store, user, door, async ctx =>
+        recordEvent(ctx, {
+          kind: 'name_closed',
+          subjects: [],
+          typed: { signIn: user.signIn },
+          computed: { address: door.address, minutes: WINDOW_MINUTES },
+        }),
+      )
     }
     return refuse('sign_in_wrong')
   }

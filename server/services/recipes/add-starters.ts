@@ -3,11 +3,21 @@ import type { Tables } from '../../db/store'
 import { nextCodes } from '../book/next-code'
 
 /** Fills a new shop's recipe book, none above the shop's own target; answers with the codes. */
-export async function addStarters(tables: Tables, by: { id: number, nowMs: number, targetPpm: number }): Promise<string[]> {
+export async function addStarters(
+  tables: Tables,
+  by: { id: number; nowMs: number; targetPpm: number },
+): Promise<string[]> {
   const codes = await nextCodes(tables, 'recipe', STARTERS.length)
   for (const [i, recipe] of STARTERS.entries()) {
     const recipeId = await tables.recipes.insert({ code: codes[i]!, name: recipe.name, retired: false })
-    await tables.recipeRevisions.insert({ recipeId, number: 1, content: { ...recipe, nitritePpm: Math.min(recipe.nitritePpm, by.targetPpm) }, note: 'came with the shop', atMs: by.nowMs, byId: by.id })
+    await tables.recipeRevisions.insert({
+      recipeId,
+      number: 1,
+      content: { ...recipe, nitritePpm: Math.min(recipe.nitritePpm, by.targetPpm) },
+      note: 'came with the shop',
+      atMs: by.nowMs,
+      byId: by.id,
+    })
   }
   return codes
 }

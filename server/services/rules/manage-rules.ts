@@ -8,43 +8,92 @@ import { theShop } from '../office/office'
 import { ruleSetById } from './rule-sets'
 
 /** The owner has compared a rule set with the authority's current text. */
-export async function confirmRules(ctx: WriteContext, input: z.output<typeof rulesConfirmationInput>): Promise<Answer<object>> {
+export async function confirmRules(
+  ctx: WriteContext,
+  input: z.output<typeof rulesConfirmationInput>,
+): Promise<Answer<object>> {
   const ruleSetId = input.ruleSetId ?? (await theShop(ctx.tables)).ruleSetId
   const rules = await ruleSetById(ctx.tables, ruleSetId)
   if (!rules) return notFound('no_such_rules')
-  const change = { confirmedBy: input.confirmedBy, confirmedOn: input.confirmedOn, reference: input.reference, atMs: ctx.nowMs }
+  const change = {
+    confirmedBy: input.confirmedBy,
+    confirmedOn: input.confirmedOn,
+    reference: input.reference,
+    atMs: ctx.nowMs,
+  }
   const row = await ctx.tables.ruleSets.one({ ruleSetId }, { lock: true })
   if (row) await ctx.tables.ruleSets.update(row.id, change)
   else await ctx.tables.ruleSets.insert({ ruleSetId, ...change })
-  recordEvent(ctx, { kind: 'rules_confirmed', subjects: [], typed: input, computed: { ruleSetId, jurisdiction: rules.jurisdiction, rules } })
+  recordEvent(ctx, {
+    kind: 'rules_confirmed',
+    subjects: [],
+    typed: input,
+    computed: { ruleSetId, jurisdiction: rules.jurisdiction, rules },
+  })
   return { ok: true, value: {} }
 }
 
-/** Which rule set verdicts go by from now on, and the shop's own target and limits. Lots keep the one they were judged by. */
-export async function chooseRules(ctx: WriteContext, input: z.output<typeof rulesInForceInput>): Promise<Answer<object>> {
+/**
+ * Which rule set verdicts go by from now on, and the shop's own target and limits. Lots keep the one they were judged
+ * by.
+ */
+export async function chooseRules(
+  ctx: WriteContext,
+  input: z.output<typeof rulesInForceInput>,
+): Promise<Answer<object>> {
   const rules = await ruleSetById(ctx.tables, input.ruleSetId)
   if (!rules) return refuse('no_such_rules', {}, ['ruleSetId'])
   const shop = await theShop(ctx.tables)
-  await ctx.tables.shops.update(shop.id, { ruleSetId: input.ruleSetId, houseTargetPpm: input.targetPpm, houseFloorPpm: input.floorPpm, houseMaxPpm: input.maxPpm, labAlways: input.labAlways })
+  await ctx.tables.shops.update(shop.id, {
+    ruleSetId: input.ruleSetId,
+    houseTargetPpm: input.targetPpm,
+    houseFloorPpm: input.floorPpm,
+    houseMaxPpm: input.maxPpm,
+    labAlways: input.labAlways,
+  })
   recordEvent(ctx, {
-    kind: 'rules_chosen', subjects: [], typed: input,
-    computed: { jurisdiction: rules.jurisdiction, before: { ruleSetId: shop.ruleSetId, targetPpm: shop.houseTargetPpm, floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm, labAlways: shop.labAlways } },
+    kind: 'rules_chosen',
+    subjects: [],
+    typed: input,
+    computed: {
+      jurisdiction: rules.jurisdiction,
+      before: {
+        ruleSetId: shop.ruleSetId,
+        targetPpm: shop.houseTargetPpm,
+        floorPpm: shop.houseFloorPpm,
+        maxPpm: shop.houseMaxPpm,
+        labAlways: shop.labAlways,
+      },
+    },
   })
   return { ok: true, value: {} }
 }
 
 /** Writes a rule set of the shop's own, or changes one. What was confirmed before the change no longer is. */
-export async function saveOwnRules(ctx: WriteContext, input: z.output<typeof ownRulesInput>): Promise<Answer<{ ruleSetId: string }>> {
+export async function saveOwnRules(
+  ctx: WriteContext,
+  input: z.output<typeof ownRulesInput>,
+): Promise<Answer<{ ruleSetId: string }>> {
   if (SHIPPED_RULES.some(rules => rules.id === input.ruleSetId)) return refuse('rules_shipped', {}, ['ruleSetId'])
   const rows = await ctx.tables.ruleSets.find({}, { lock: true })
   const before = rows.find(row => row.ruleSetId === input.ruleSetId)
   if (input.ruleSetId !== null && !before?.own) return notFound('no_such_rules')
-  const ruleSetId = input.ruleSetId ?? `own-${Math.max(0, ...rows.map(row => Number(/^own-(\d+)$/.exec(row.ruleSetId)?.[1] ?? 0))) + 1}`
+  const ruleSetId
+    = input.ruleSetId ?? `own-${Math.max(0, ...rows.map(row => Number(/^own-(\d+)$/.exec(row.ruleSetId)?.[1] ?? 0))) + 1}`
   const { rows: lines, ruleSetId: _asked, ...head } = input
-  const own: RuleSet = { ...head, id: ruleSetId, rows: lines.map((line, i) => ({ ...line, id: `${ruleSetId}-${i + 1}` })) }
+  const own: RuleSet = {
+    ...head,
+    id: ruleSetId,
+    rows: lines.map((line, i) => ({ ...line, id: `${ruleSetId}-${i + 1}` })),
+  }
   const change = { own, confirmedBy: null, confirmedOn: null, reference: null, atMs: ctx.nowMs }
   if (before) await ctx.tables.ruleSets.update(before.id, change)
   else await ctx.tables.ruleSets.insert({ ruleSetId, ...change })
-  recordEvent(ctx, { kind: 'rules_written', subjects: [], typed: input, computed: { ruleSetId, before: before?.own ?? null } })
+  recordEvent(ctx, {
+    kind: 'rules_written',
+    subjects: [],
+    typed: input,
+    computed: { ruleSetId, before: before?.own ?? null },
+  })
   return { ok: true, value: { ruleSetId } }
 }

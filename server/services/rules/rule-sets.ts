@@ -20,13 +20,23 @@ export async function rulesInForce(tables: Tables): Promise<RuleSet> {
 /** Every rule set there is, with who confirmed it, and what the shop asks beyond the law. */
 export async function rulesView(tables: Tables): Promise<RulesView> {
   const [shop, rows] = await Promise.all([theShop(tables), tables.ruleSets.find()])
-  const own = rows.flatMap(row => row.own ? [row.own] : [])
+  const own = rows.flatMap(row => (row.own ? [row.own] : []))
   const sets = [...SHIPPED_RULES, ...own].map((rules) => {
     const row = rows.find(one => one.ruleSetId === rules.id)
     return {
-      rules, own: own.includes(rules), inForce: rules.id === shop.ruleSetId,
+      rules,
+      own: own.includes(rules),
+      inForce: rules.id === shop.ruleSetId,
       confirmed: row?.confirmedBy ? { by: row.confirmedBy, on: row.confirmedOn!, reference: row.reference! } : null,
     }
   })
-  return { sets, house: { targetPpm: shop.houseTargetPpm, floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm, labAlways: shop.labAlways } }
+  return {
+    sets,
+    house: {
+      targetPpm: shop.houseTargetPpm,
+      floorPpm: shop.houseFloorPpm,
+      maxPpm: shop.houseMaxPpm,
+      labAlways: shop.labAlways,
+    },
+  }
 }

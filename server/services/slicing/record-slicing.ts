@@ -12,7 +12,11 @@ import { lotSummaries } from '../lots/lot-summaries'
 const SCALE_SLACK = 1.01
 
 /** Slicing: the weight ready to slice, packs with their codes, and what went elsewhere. */
-export async function recordSlicing(ctx: WriteContext, code: string, input: z.output<typeof slicingInput>): Promise<Answer<{ packCodes: string[] }>> {
+export async function recordSlicing(
+  ctx: WriteContext,
+  code: string,
+  input: z.output<typeof slicingInput>,
+): Promise<Answer<{ packCodes: string[] }>> {
   const lot = await ctx.tables.lots.one({ code }, { lock: true })
   if (!lot) return notFound('no_such_lot', { code })
   const held = await refuseHeld(ctx, [lot])
@@ -28,25 +32,55 @@ export async function recordSlicing(ctx: WriteContext, code: string, input: z.ou
   const readyG = input.readyWeight?.netG ?? summary.readyG
   if (input.packs.length > 0 && readyG === null) return refuse('ready_weight_missing', {}, ['readyWeight'])
   const offcutsBefore = await ctx.tables.offcuts.find({ lotId: lot.id })
-  const outG = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
-    + summary.packsG + offcutsBefore.reduce((sum, offcut) => sum + offcut.massG, 0)
+  const outG
+    = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
+      + summary.packsG
+      + offcutsBefore.reduce((sum, offcut) => sum + offcut.massG, 0)
   if (readyG !== null && outG > readyG * SCALE_SLACK) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
 
-  if (input.readyWeight) await ctx.tables.lots.update(lot.id, { readyG: input.readyWeight.netG, readyTyped: input.readyWeight.typed })
+  if (input.readyWeight)
+    await ctx.tables.lots.update(lot.id, { readyG: input.readyWeight.netG, readyTyped: input.readyWeight.typed })
   const packCodes = await nextCodes(ctx.tables, 'pack', input.packs.length)
-  await ctx.tables.packs.insertMany(input.packs.map((pack, i) => ({
-    code: packCodes[i]!, lotId: lot.id, kind: pack.kind, netG: pack.weight.netG, netTyped: pack.weight.typed,
-    packedOn: input.packedOn, packedAtMs: ctx.nowMs, packedById: ctx.actor.id, scaleId: input.scaleId,
-  })))
+  await ctx.tables.packs.insertMany(
+    input.packs.map((pack, i) => ({
+      code: packCodes[i]!,
+      lotId: lot.id,
+      kind: pack.kind,
+      netG: pack.weight.netG,
+      netTyped: pack.weight.typed,
+      packedOn: input.packedOn,
+      packedAtMs: ctx.nowMs,
+      packedById: ctx.actor.id,
+      scaleId: input.scaleId,
+    })),
+  )
   const offcutIds: number[] = []
   for (const { kind, weight } of input.offcuts) {
-    offcutIds.push(await ctx.tables.offcuts.insert({ lotId: lot.id, kind, massG: weight.netG, massTyped: weight.typed, atMs: ctx.nowMs, byId: ctx.actor.id }))
+    offcutIds.push(
+      await ctx.tables.offcuts.insert({
+        lotId: lot.id,
+        kind,
+        massG: weight.netG,
+        massTyped: weight.typed,
+        atMs: ctx.nowMs,
+        byId: ctx.actor.id,
+      }),
+    )
   }
   const before = { readyG: lot.readyG, readyTyped: lot.readyTyped }
-  recordEvent(ctx, { kind: 'sliced', subjects: [code, ...packCodes], typed: input, computed: { packCodes, outG, lotId: lot.id, offcutIds, before } })
+  recordEvent(ctx, {
+    kind: 'sliced',
+    subjects: [code, ...packCodes],
+    typed: input,
+    computed: { packCodes, outG, lotId: lot.id, offcutIds, before },
+  })
   const rules = await ruleSetById(ctx.tables, lot.judgement.ruleSetId)
   if (rules?.bellyNoHeavier && lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {
-    await holdLot(ctx, lot, { reason: 'over_green_weight', facts: `${readyG} g`, figures: { readyG, greenG: summary.greenG, source: rules.bellyNoHeavier } })
+    await holdLot(ctx, lot, {
+      reason: 'over_green_weight',
+      facts: `${readyG} g`,
+      figures: { readyG, greenG: summary.greenG, source: rules.bellyNoHeavier },
+    })
   }
   return { ok: true, value: { packCodes } }
 }

@@ -7,8 +7,14 @@ import { refuseResidual } from '../lots/after-rub'
 import { shopView } from '../office/office'
 import { partyNamed } from '../store/parties'
 
-/** Packs go out to a customer. Not from a held lot, not before the shop has confirmed its rules, and not before it is shown what is left where the law counts the residue. */
-export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispatchInput>): Promise<Answer<{ packs: number }>> {
+/**
+ * Packs go out to a customer. Not from a held lot, not before the shop has confirmed its rules, and not before it is
+ * shown what is left where the law counts the residue.
+ */
+export async function sendPacks(
+  ctx: WriteContext,
+  input: z.output<typeof dispatchInput>,
+): Promise<Answer<{ packs: number }>> {
   if ((await shopView(ctx.tables)).confirmed === null) return refuse('rules_not_confirmed')
   const codes = [...new Set(input.packCodes)]
   const packs = await ctx.tables.packs.find({ code: codes }, { lock: true, order: [['id', 'ASC']] })
@@ -22,8 +28,18 @@ export async function sendPacks(ctx: WriteContext, input: z.output<typeof dispat
   const tested = await refuseResidual(ctx, lots)
   if (!tested.ok) return { ...tested, path: ['packCodes'] }
   const customerId = await partyNamed(ctx.tables, 'customer', input.customer)
-  const dispatchId = await ctx.tables.dispatches.insert({ customerId, sentOn: input.sentOn, sentAtMs: ctx.nowMs, sentById: ctx.actor.id })
+  const dispatchId = await ctx.tables.dispatches.insert({
+    customerId,
+    sentOn: input.sentOn,
+    sentAtMs: ctx.nowMs,
+    sentById: ctx.actor.id,
+  })
   for (const pack of packs) await ctx.tables.packs.update(pack.id, { dispatchId })
-  recordEvent(ctx, { kind: 'sent', subjects: [...codes, ...lots.map(lot => lot.code)], typed: input, computed: { dispatchId } })
+  recordEvent(ctx, {
+    kind: 'sent',
+    subjects: [...codes, ...lots.map(lot => lot.code)],
+    typed: input,
+    computed: { dispatchId },
+  })
   return { ok: true, value: { packs: packs.length } }
 }

@@ -10,26 +10,48 @@ import { heatOf, judgeLotHeats } from './heat-groups'
 export async function lotsOfRun(ctx: Pick<WriteContext, 'tables'>, runId: number) {
   const inRun = await ctx.tables.runPieces.find({ runId })
   const pieces = await ctx.tables.pieces.find({ id: inRun.map(row => row.pieceId) }, { order: [['number', 'ASC']] })
-  const lots = await ctx.tables.lots.find({ id: [...new Set(pieces.map(piece => piece.lotId))] }, { order: [['id', 'ASC']] })
+  const lots = await ctx.tables.lots.find(
+    { id: [...new Set(pieces.map(piece => piece.lotId))] },
+    { order: [['id', 'ASC']] },
+  )
   return { pieces, lots }
 }
 
 /** The holds that a group's heats ask for, each with the heat it is about: a decision on one covers no other. */
 function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJudged): HoldCause[] {
   return [
-    ...comeUps.flatMap(({ code, status, elapsedMs, startMs }): HoldCause[] => status === 'late'
-      ? [{ reason: 'come_up_late', facts: code, figures: { elapsedMs } }]
-      : status === 'not_shown' ? [{ reason: 'come_up_not_shown', facts: code, figures: { elapsedMs, startMs } }] : []),
-    ...coolings.flatMap(({ code, status, rule }): HoldCause[] => isLate(status)
-      ? [{ reason: 'cooling_late', facts: `${code} ${status}`, figures: { status, rule: rule.id } }]
-      : isNotShown(status) ? [{ reason: 'cooling_not_shown', facts: `${code} ${status}`, figures: { status, rule: rule.id } }] : []),
-    ...lukewarm.map(({ code, ms }): HoldCause => ({ reason: 'lukewarm_long', facts: code, figures: { elapsedMs: ms } })),
-    ...(cold.status === 'hold' ? [{ reason: 'cold_smoke_long' as const, facts: 'cold', figures: { above: cold.above } }] : []),
-    ...(coldThenHotMs === null ? [] : [{ reason: 'cold_then_hot' as const, facts: 'cold then hot', figures: { elapsedMs: coldThenHotMs } }]),
+    ...comeUps.flatMap(({ code, status, elapsedMs, startMs }): HoldCause[] =>
+      status === 'late'
+        ? [{ reason: 'come_up_late', facts: code, figures: { elapsedMs } }]
+        : status === 'not_shown'
+          ? [{ reason: 'come_up_not_shown', facts: code, figures: { elapsedMs, startMs } }]
+          : [],
+    ),
+    ...coolings.flatMap(({ code, status, rule }): HoldCause[] =>
+      isLate(status)
+        ? [{ reason: 'cooling_late', facts: `${code} ${status}`, figures: { status, rule: rule.id } }]
+        : isNotShown(status)
+          ? [{ reason: 'cooling_not_shown', facts: `${code} ${status}`, figures: { status, rule: rule.id } }]
+          : [],
+    ),
+    ...lukewarm.map(({ code, ms }): HoldCause => ({
+      reason: 'lukewarm_long',
+      facts: code,
+      figures: { elapsedMs: ms },
+    })),
+    ...(cold.status === 'hold'
+      ? [{ reason: 'cold_smoke_long' as const, facts: 'cold', figures: { above: cold.above } }]
+      : []),
+    ...(coldThenHotMs === null
+      ? []
+      : [{ reason: 'cold_then_hot' as const, facts: 'cold then hot', figures: { elapsedMs: coldThenHotMs } }]),
   ]
 }
 
-/** Come-up, target and cooling of every lot in a run, over all its heats and by its own nitrite; places the holds they ask for. */
+/**
+ * Come-up, target and cooling of every lot in a run, over all its heats and by its own nitrite; places the holds they
+ * ask for.
+ */
 export async function checkRun(ctx: WriteContext, runId: number, again = false): Promise<void> {
   const run = (await ctx.tables.runs.one({ id: runId }))!
   const heat = heatOf(run, (await ctx.tables.heatRows([run])).get(runId) ?? [])
@@ -38,7 +60,13 @@ export async function checkRun(ctx: WriteContext, runId: number, again = false):
   // A smoke that aimed for no heat misses none.
   const missed = run.pulledAtMs !== null && run.targetCoreC > HEAT_FROM_C && hottestC < run.targetCoreC
   for (const lot of lots) {
-    if (missed) await holdLot(ctx, lot, { reason: 'target_not_reached', facts: run.code, figures: { hottestC, targetCoreC: run.targetCoreC }, again })
+    if (missed)
+      await holdLot(ctx, lot, {
+        reason: 'target_not_reached',
+        facts: run.code,
+        figures: { hottestC, targetCoreC: run.targetCoreC },
+        again,
+      })
     for (const cause of (await judgeLotHeats(ctx.tables, lot, ctx.nowMs)).flatMap(causesOf)) {
       // Readings that were set right are other facts; those of another heat are as they were.
       await holdLot(ctx, lot, { ...cause, again: again && (cause.facts ?? '').startsWith(run.code) })

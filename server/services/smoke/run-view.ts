@@ -13,10 +13,17 @@ import { readingsPage, runLine } from './run-readings'
 /** What a lot's heats say of this one; of several groups of pieces the worse. */
 async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1], code: string, nowMs: number) {
   const groups = await judgeLotHeats(tables, lot, nowMs)
-  const worst = <T>(found: T[], rank: (one: T) => number): T | null => found.toSorted((a, b) => rank(b) - rank(a))[0] ?? null
+  const worst = <T>(found: T[], rank: (one: T) => number): T | null =>
+    found.toSorted((a, b) => rank(b) - rank(a))[0] ?? null
   return {
-    rise: worst(groups.flatMap(group => group.comeUps.filter(one => one.code === code)), one => RISE_RANK[one.status]),
-    cooling: worst(groups.flatMap(group => group.coolings.filter(one => one.code === code)), one => isLate(one.status) ? 3 : isNotShown(one.status) ? 2 : one.status === 'in_time' ? 0 : 1),
+    rise: worst(
+      groups.flatMap(group => group.comeUps.filter(one => one.code === code)),
+      one => RISE_RANK[one.status],
+    ),
+    cooling: worst(
+      groups.flatMap(group => group.coolings.filter(one => one.code === code)),
+      one => (isLate(one.status) ? 3 : isNotShown(one.status) ? 2 : one.status === 'in_time' ? 0 : 1),
+    ),
     cold: groups[0]?.cold ?? null,
   }
 }
@@ -27,23 +34,47 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
   const run = await tables.runs.one({ code })
   if (!run) return notFound('no_such_run', { code })
   const [{ pieces, lots }, line, users, events, shop] = await Promise.all([
-    lotsOfRun({ tables }, run.id), runLine(tables, run), tables.users.pick(['name']), eventsAbout(tables, code), theShop(tables),
+    lotsOfRun({ tables }, run.id),
+    runLine(tables, run),
+    tables.users.pick(['name']),
+    eventsAbout(tables, code),
+    theShop(tables),
   ])
   const markAt = await loadMarks(tables, run.startedAtMs - MS_PER_HOUR)
-  const judged = new Map(await Promise.all(lots.map(async lot => [lot.id, await judgedOf(tables, lot, code, nowMs)] as const)))
+  const judged = new Map(
+    await Promise.all(lots.map(async lot => [lot.id, await judgedOf(tables, lot, code, nowMs)] as const)),
+  )
   const holds = await tables.holds.find({ lotId: lots.map(lot => lot.id), disposition: null })
   const nameOf = (id: number | null) => users.find(user => user.id === id)?.name ?? null
   return {
     ok: true,
     value: {
-      ruleSetId: shop.ruleSetId, code, smoker: run.smoker, targetCoreC: run.targetCoreC, startedAtMs: run.startedAtMs, pulledAtMs: run.pulledAtMs,
-      outcome: run.outcome, startedBy: nameOf(run.startedById)!, pulledBy: nameOf(run.pulledById), zone: shop.zone,
+      ruleSetId: shop.ruleSetId,
+      code,
+      smoker: run.smoker,
+      targetCoreC: run.targetCoreC,
+      startedAtMs: run.startedAtMs,
+      pulledAtMs: run.pulledAtMs,
+      outcome: run.outcome,
+      startedBy: nameOf(run.startedById)!,
+      pulledBy: nameOf(run.pulledById),
+      zone: shop.zone,
       lots: lots.map(lot => ({
-        code: lot.code, cut: lot.cut, saltOnly: lot.saltOnly, ppm: lot.judgement.lot?.ppm ?? null, lowPpm: lot.judgement.lot?.lowPpm ?? null,
-        ...judged.get(lot.id)!, pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number), held: holds.some(hold => hold.lotId === lot.id),
+        code: lot.code,
+        cut: lot.cut,
+        saltOnly: lot.saltOnly,
+        ppm: lot.judgement.lot?.ppm ?? null,
+        lowPpm: lot.judgement.lot?.lowPpm ?? null,
+        ...judged.get(lot.id)!,
+        pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number),
+        held: holds.some(hold => hold.lotId === lot.id),
       })),
-      readings: await readingsPage(tables, run, markAt, 0), readingCount: line.count, points: line.points, figures: line.figures,
-      events, nowMs,
+      readings: await readingsPage(tables, run, markAt, 0),
+      readingCount: line.count,
+      points: line.points,
+      figures: line.figures,
+      events,
+      nowMs,
     },
   }
 }
@@ -52,5 +83,8 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
 export async function olderReadings(tables: Tables, code: string, skip: number): Promise<Answer<RunReadingView[]>> {
   const run = await tables.runs.one({ code })
   if (!run) return notFound('no_such_run', { code })
-  return { ok: true, value: await readingsPage(tables, run, await loadMarks(tables, run.startedAtMs - MS_PER_HOUR), skip) }
+  return {
+    ok: true,
+    value: await readingsPage(tables, run, await loadMarks(tables, run.startedAtMs - MS_PER_HOUR), skip),
+  }
 }

@@ -41,11 +41,21 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
     readingsVersion: 0,
-    code, smoker: input.smoker, targetCoreC: input.targetCore.tempC, startedAtMs: ctx.nowMs, startedById: ctx.actor.id,
-    coreThermometerId: input.coreThermometerId, chamberThermometerId: input.chamberThermometerId,
+    code,
+    smoker: input.smoker,
+    targetCoreC: input.targetCore.tempC,
+    startedAtMs: ctx.nowMs,
+    startedById: ctx.actor.id,
+    coreThermometerId: input.coreThermometerId,
+    chamberThermometerId: input.chamberThermometerId,
   })
   await ctx.tables.runPieces.insertMany(ids.map(pieceId => ({ runId, pieceId })))
-  recordEvent(ctx, { kind: 'run_started', subjects: [code, ...lots.map(lot => lot.code)], typed: input, computed: { targetCoreC: input.targetCore.tempC, runId } })
+  recordEvent(ctx, {
+    kind: 'run_started',
+    subjects: [code, ...lots.map(lot => lot.code)],
+    typed: input,
+    computed: { targetCoreC: input.targetCore.tempC, runId },
+  })
   return { ok: true, value: { code } }
 }
 
@@ -54,7 +64,10 @@ async function lockedRun(ctx: WriteContext, code: string) {
   return run ? { ok: true as const, value: run } : notFound('no_such_run', { code })
 }
 
-/** A logger's rows stand in the smoke, each as it was typed and sealed by this record: told again here they would fill every page of the book. */
+/**
+ * A logger's rows stand in the smoke, each as it was typed and sealed by this record: told again here they would fill
+ * every page of the book.
+ */
 const MOST_TOLD = 40
 function toldReadings({ phase, source, readings }: z.output<typeof runReadingsInput>) {
   if (readings.length <= MOST_TOLD) return { phase, source, readings }
@@ -62,14 +75,22 @@ function toldReadings({ phase, source, readings }: z.output<typeof runReadingsIn
 }
 
 /** Adds chamber and core readings, all or none. Two at one time in one phase are refused with the row that repeats. */
-export async function addReadings(ctx: WriteContext, code: string, input: z.output<typeof runReadingsInput>): Promise<Answer<{ added: number }>> {
+export async function addReadings(
+  ctx: WriteContext,
+  code: string,
+  input: z.output<typeof runReadingsInput>,
+): Promise<Answer<{ added: number }>> {
   const found = await lockedRun(ctx, code)
   if (!found.ok) return found
   const run = found.value
   if (input.phase === 'cool' && run.pulledAtMs === null) return refuse('not_pulled', { code })
   const times = input.readings.map(reading => reading.atMs)
   const span = [new Date(times.reduce((a, b) => Math.min(a, b))), new Date(times.reduce((a, b) => Math.max(a, b)))]
-  const seen = new Set((await ctx.tables.runReadings.pick(['atMs'], { runId: run.id, phase: input.phase, atMs: { [between]: span } })).map(reading => reading.atMs))
+  const seen = new Set(
+    (await ctx.tables.runReadings.pick(['atMs'], { runId: run.id, phase: input.phase, atMs: { [between]: span } })).map(
+      reading => reading.atMs,
+    ),
+  )
   for (const [i, reading] of input.readings.entries()) {
     const path = ['readings', i, 'atMs']
     if (reading.atMs > ctx.nowMs + CLOCK_SLACK_MS) return refuse('in_the_future', { row: i + 1 }, path)
@@ -77,17 +98,39 @@ export async function addReadings(ctx: WriteContext, code: string, input: z.outp
     if (seen.has(reading.atMs)) return refuse('reading_twice', { row: i + 1 }, path)
     seen.add(reading.atMs)
   }
-  const [coreOffset, chamberOffset] = [await offsetOf(ctx.tables, run.coreThermometerId, []), await offsetOf(ctx.tables, run.chamberThermometerId, [])]
+  const [coreOffset, chamberOffset] = [
+    await offsetOf(ctx.tables, run.coreThermometerId, []),
+    await offsetOf(ctx.tables, run.chamberThermometerId, []),
+  ]
   if (!coreOffset.ok) return coreOffset
   if (!chamberOffset.ok) return chamberOffset
   const offsets = { coreOffsetC: coreOffset.value, chamberOffsetC: chamberOffset.value }
-  const readingIds = await ctx.tables.runReadings.insertMany(input.readings.map(({ atMs, chamber, core }) => ({
-    runId: run.id, phase: input.phase, atMs, ...offsets,
-    chamberC: chamber ? withoutOffset(chamber.tempC, offsets.chamberOffsetC) : null, coreC: core ? withoutOffset(core.tempC, offsets.coreOffsetC) : null,
-    typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`, source: input.source, byId: ctx.actor.id,
-  })))
+  const readingIds = await ctx.tables.runReadings.insertMany(
+    input.readings.map(({ atMs, chamber, core }) => ({
+      runId: run.id,
+      phase: input.phase,
+      atMs,
+      ...offsets,
+      chamberC: chamber ? withoutOffset(chamber.tempC, offsets.chamberOffsetC) : null,
+      coreC: core ? withoutOffset(core.tempC, offsets.coreOffsetC) : null,
+      typed: `${chamber?.typed ?? ''} | ${core?.typed ?? ''}`,
+      source: input.source,
+      byId: ctx.actor.id,
+    })),
+  )
   const { lots } = await lotsOfRun(ctx, run.id)
-  recordEvent(ctx, { kind: 'run_read', subjects: [code, ...lots.map(lot => lot.code)], typed: toldReadings(input), computed: { runId: run.id, readings: spansOf(readingIds), coreThermometerId: run.coreThermometerId, chamberThermometerId: run.chamberThermometerId, ...offsets } })
+  recordEvent(ctx, {
+    kind: 'run_read',
+    subjects: [code, ...lots.map(lot => lot.code)],
+    typed: toldReadings(input),
+    computed: {
+      runId: run.id,
+      readings: spansOf(readingIds),
+      coreThermometerId: run.coreThermometerId,
+      chamberThermometerId: run.chamberThermometerId,
+      ...offsets,
+    },
+  })
   await checkRun(ctx, run.id)
   return { ok: true, value: { added: input.readings.length } }
 }
@@ -104,7 +147,12 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
   const outcome = outcomeOf(hottestC ?? HEAT_FROM_C)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
   const { lots } = await lotsOfRun(ctx, found.value.id)
-  recordEvent(ctx, { kind: 'run_pulled', subjects: [code, ...lots.map(lot => lot.code)], typed: {}, computed: { hottestC, outcome, runId: found.value.id } })
+  recordEvent(ctx, {
+    kind: 'run_pulled',
+    subjects: [code, ...lots.map(lot => lot.code)],
+    typed: {},
+    computed: { hottestC, outcome, runId: found.value.id },
+  })
   await checkRun(ctx, found.value.id)
   return { ok: true, value: { outcome } }
 }

@@ -13,12 +13,17 @@ type Input = z.output<typeof cuttingInput>
 async function freePiece(tables: Tables, meatLotId: number, pieceId: number) {
   const piece = await tables.meatPieces.one({ id: pieceId, meatLotId }, { lock: true })
   if (!piece) return refuse('no_such_piece', {}, ['pieceId'])
-  const gone = await tables.cuttings.count({ parentId: pieceId }) + await tables.pieces.count({ meatPieceId: pieceId })
+  const gone
+    = (await tables.cuttings.count({ parentId: pieceId })) + (await tables.pieces.count({ meatPieceId: pieceId }))
   return gone > 0 ? refuse('piece_gone', { label: piece.label }, ['pieceId']) : { ok: true as const, value: piece }
 }
 
 /** Cuts, bones, splits or trims: pieces with their weights, and trim, bone and rind accounted for. */
-export async function cutMeat(ctx: WriteContext, code: string, input: Input): Promise<Answer<{ labels: string[], unaccountedG: number }>> {
+export async function cutMeat(
+  ctx: WriteContext,
+  code: string,
+  input: Input,
+): Promise<Answer<{ labels: string[]; unaccountedG: number }>> {
   const { tables } = ctx
   const meat = await tables.meatLots.one({ code }, { lock: true })
   if (!meat) return notFound('no_such_meat', { code })
@@ -29,20 +34,48 @@ export async function cutMeat(ctx: WriteContext, code: string, input: Input): Pr
   if (parent && !parent.ok) return parent
   const fromG = parent ? parent.value.massG : input.taken!.netG
   const leftG = await meatLeftG(tables, meat)
-  if (!parent && fromG > leftG + meat.weightG * (SCALE_SLACK - 1)) return refuse('meat_used_up', { code, leftG: Math.max(0, leftG), wantedG: fromG }, ['taken'])
+  if (!parent && fromG > leftG + meat.weightG * (SCALE_SLACK - 1))
+    return refuse('meat_used_up', { code, leftG: Math.max(0, leftG), wantedG: fromG }, ['taken'])
   const gone = { trimG: input.trim?.netG ?? 0, boneG: input.bone?.netG ?? 0, rindG: input.rind?.netG ?? 0 }
   const { unaccountedG, status } = accountFor({ fromG, piecesG: input.pieces.map(piece => piece.netG), ...gone })
   if (status === 'too_much') return refuse('cut_too_much', { fromG, outG: fromG - unaccountedG }, ['pieces'])
-  if (status === 'ask' && (input.note ?? '').length < 3) return refuse('cut_unaccounted', { unaccountedG: Math.abs(unaccountedG) }, ['note'])
+  if (status === 'ask' && (input.note ?? '').length < 3)
+    return refuse('cut_unaccounted', { unaccountedG: Math.abs(unaccountedG) }, ['note'])
 
   const cuttingId = await tables.cuttings.insert({
-    meatLotId: meat.id, parentId: parent?.value.id ?? null, kind: input.kind, fromG, fromTyped: parent ? parent.value.massTyped : input.taken!.typed,
-    ...gone, unaccountedG, scaleId: input.scaleId, note: input.note || null, atMs: ctx.nowMs, byId: ctx.actor.id,
+    meatLotId: meat.id,
+    parentId: parent?.value.id ?? null,
+    kind: input.kind,
+    fromG,
+    fromTyped: parent ? parent.value.massTyped : input.taken!.typed,
+    ...gone,
+    unaccountedG,
+    scaleId: input.scaleId,
+    note: input.note || null,
+    atMs: ctx.nowMs,
+    byId: ctx.actor.id,
   })
   // Voided pieces keep their labels: a number is given once.
-  const before = parent ? 0 : (await tables.meatPieces.find({ meatLotId: meat.id }, { withVoided: true })).filter(piece => !piece.label.includes('.')).length
+  const before = parent
+    ? 0
+    : (await tables.meatPieces.find({ meatLotId: meat.id }, { withVoided: true })).filter(
+        piece => !piece.label.includes('.'),
+      ).length
   const labels = input.pieces.map((_piece, i) => pieceLabel(parent?.value.label ?? null, before + i + 1))
-  await tables.meatPieces.insertMany(input.pieces.map((piece, i) => ({ meatLotId: meat.id, cuttingId, label: labels[i]!, massG: piece.netG, massTyped: piece.typed })))
-  recordEvent(ctx, { kind: 'meat_cut', subjects: [code], typed: input, computed: { cuttingId, from: parent?.value.label ?? code, fromG, labels, unaccountedG, ...gone } })
+  await tables.meatPieces.insertMany(
+    input.pieces.map((piece, i) => ({
+      meatLotId: meat.id,
+      cuttingId,
+      label: labels[i]!,
+      massG: piece.netG,
+      massTyped: piece.typed,
+    })),
+  )
+  recordEvent(ctx, {
+    kind: 'meat_cut',
+    subjects: [code],
+    typed: input,
+    computed: { cuttingId, from: parent?.value.label ?? code, fromG, labels, unaccountedG, ...gone },
+  })
   return { ok: true, value: { labels, unaccountedG } }
 }

@@ -18,46 +18,93 @@ import { agentOf } from './store-view'
 /** Of its target: what a bulk mix may miss before it is another mix. */
 const NEAR = 0.05
 
-/** A mix for many kilograms, weighed from lots in the Store: it becomes an ingredient lot of its own, dispensed by weight. */
-export async function makeMix(ctx: WriteContext, input: z.output<typeof bulkMixInput>): Promise<Answer<{ code: string }>> {
+/**
+ * A mix for many kilograms, weighed from lots in the Store: it becomes an ingredient lot of its own, dispensed by
+ * weight.
+ */
+export async function makeMix(
+  ctx: WriteContext,
+  input: z.output<typeof bulkMixInput>,
+): Promise<Answer<{ code: string }>> {
   const { tables } = ctx
   const shop = await theShop(tables)
   const today = localDay(ctx.nowMs, shop.zone)
   const scale = await tables.instruments.one({ id: input.scaleId, kind: 'scale' })
   if (!scale) return refuse('no_such_scale', {}, ['scaleId'])
-  const found: { lot: RowOf<typeof ingredientLots>, role: MixRole, massG: number, typed: string }[] = []
+  const found: { lot: RowOf<typeof ingredientLots>; role: MixRole; massG: number; typed: string }[] = []
   for (const [i, part] of input.parts.entries()) {
     const path = ['parts', i, 'lotCode']
     const lot = await tables.ingredientLots.one({ code: part.lotCode }, { lock: true })
     if (!lot) return refuse('no_such_ingredient', { code: part.lotCode }, path)
     if (lot.kind === 'mix') return refuse('mix_of_mix', { code: lot.code }, path)
     if (lot.iodised) return refuse('salt_iodised', { code: lot.code, name: lot.name }, path)
-    if (lot.bestBefore !== null && lot.bestBefore < today) return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, path)
+    if (lot.bestBefore !== null && lot.bestBefore < today)
+      return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, path)
     if (found.some(one => one.lot.id === lot.id)) return refuse('mix_lot_twice', { code: lot.code }, path)
     const leftG = await ingredientLeftG(tables, lot)
-    if (part.weighed.netG > leftG) return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG: part.weighed.netG }, ['parts', i, 'weighed'])
+    if (part.weighed.netG > leftG)
+      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG: part.weighed.netG }, [
+        'parts',
+        i,
+        'weighed',
+      ])
     found.push({ lot, role: ROLE_OF_KIND[lot.kind], massG: part.weighed.netG, typed: part.weighed.typed })
   }
   const agents = found.filter(part => part.role === 'agent')
   if (agents.length > 1) return refuse('mix_two_agents', {}, ['parts'])
   const agent = agents[0] && agentOf(agents[0].lot)
   if (!agent) return refuse('mix_without_agent', {}, ['parts'])
-  const parts: BulkPart[] = found.map(({ role, massG, lot }) => ({ role, massG, saltFraction: lot.saltFraction, sugarFraction: lot.sugarFraction }))
+  const parts: BulkPart[] = found.map(({ role, massG, lot }) => ({
+    role,
+    massG,
+    saltFraction: lot.saltFraction,
+    sugarFraction: lot.sugarFraction,
+  }))
   const mix = bulkAgent(agent, parts, scale.readability)
   if (!mix.ok) return refuse(mix.code, mix.params, ['parts'])
   const massG = parts.reduce((sum, part) => sum + part.massG, 0)
   const ppm = ingoingNitritePpm(input.forKg * GRAMS_PER_KILOGRAM, [{ ...mix.value, massG }])
-  if (Math.abs(ppm / input.ppm - 1) > NEAR) return refuse('mix_misses', { ppm, wantedPpm: input.ppm, kg: input.forKg }, ['parts'])
+  if (Math.abs(ppm / input.ppm - 1) > NEAR)
+    return refuse('mix_misses', { ppm, wantedPpm: input.ppm, kg: input.forKg }, ['parts'])
 
   const code = await nextCode(tables, 'ingredient')
   const mixLotId = await tables.ingredientLots.insert({
-    code, kind: 'mix', name: input.name, supplierId: await partyNamed(tables, 'supplier', shop.name), supplierLot: code, amountG: massG, amountTyped: `${massG} g`,
-    bestBefore: input.bestBefore, certificate: agents[0]!.lot.certificate, ...mix.value, nitrateAs: mix.value.nitrateAs ?? 'NaNO3', sugarFraction: mix.value.sugarFraction ?? 0,
-    waterFraction: found.reduce((sum, part) => sum + part.massG * part.lot.waterFraction, 0) / massG, agentKind: agents[0]!.lot.agentKind ?? 'own', allergens: [...new Set(found.flatMap(part => part.lot.allergens ?? []))], iodised: false, receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
+    code,
+    kind: 'mix',
+    name: input.name,
+    supplierId: await partyNamed(tables, 'supplier', shop.name),
+    supplierLot: code,
+    amountG: massG,
+    amountTyped: `${massG} g`,
+    bestBefore: input.bestBefore,
+    certificate: agents[0]!.lot.certificate,
+    ...mix.value,
+    nitrateAs: mix.value.nitrateAs ?? 'NaNO3',
+    sugarFraction: mix.value.sugarFraction ?? 0,
+    waterFraction: found.reduce((sum, part) => sum + part.massG * part.lot.waterFraction, 0) / massG,
+    agentKind: agents[0]!.lot.agentKind ?? 'own',
+    allergens: [...new Set(found.flatMap(part => part.lot.allergens ?? []))],
+    iodised: false,
+    receivedAtMs: ctx.nowMs,
+    receivedById: ctx.actor.id,
   })
-  await tables.mixParts.insertMany(found.map(part => ({
-    mixLotId, ingredientLotId: part.lot.id, role: part.role, massG: part.massG, typed: part.typed, scaleId: scale.id, atMs: ctx.nowMs, byId: ctx.actor.id,
-  })))
-  recordEvent(ctx, { kind: 'mix_made', subjects: [code, ...found.map(part => part.lot.code)], typed: input, computed: { mixLotId, massG, ppm, agent: mix.value } })
+  await tables.mixParts.insertMany(
+    found.map(part => ({
+      mixLotId,
+      ingredientLotId: part.lot.id,
+      role: part.role,
+      massG: part.massG,
+      typed: part.typed,
+      scaleId: scale.id,
+      atMs: ctx.nowMs,
+      byId: ctx.actor.id,
+    })),
+  )
+  recordEvent(ctx, {
+    kind: 'mix_made',
+    subjects: [code, ...found.map(part => part.lot.code)],
+    typed: input,
+    computed: { mixLotId, massG, ppm, agent: mix.value },
+  })
   return { ok: true, value: { code } }
 }

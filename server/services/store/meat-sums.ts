@@ -1,7 +1,10 @@
 import type { Tables } from '../../db/store'
 import { present } from '../../db/where'
 
-/** What was taken from deliveries' meat, and how many cut pieces are in no lot yet. `locked` for a write that goes by it. */
+/**
+ * What was taken from deliveries' meat, and how many cut pieces are in no lot yet. `locked` for a write that goes by
+ * it.
+ */
 export async function meatSums(tables: Tables, ids: readonly number[], locked = false) {
   const where = { meatLotId: ids }
   if (ids.length === 0) return { usedG: () => 0, loose: () => 0 }

@@ -12,7 +12,11 @@ type Input = z.output<typeof stockMoveInput>
  * Stock that leaves other than into a lot, or is counted. A count that is off by more than the scales allow needs a
  * reason, and from then on the book goes by the count.
  */
-export async function moveStock(ctx: WriteContext, code: string, input: Input): Promise<Answer<{ differenceG: number | null, off: boolean }>> {
+export async function moveStock(
+  ctx: WriteContext,
+  code: string,
+  input: Input,
+): Promise<Answer<{ differenceG: number | null; off: boolean }>> {
   const { tables } = ctx
   const lot = await tables.ingredientLots.one({ code }, { lock: true })
   if (!lot) return notFound('no_such_ingredient', { code })
@@ -22,22 +26,48 @@ export async function moveStock(ctx: WriteContext, code: string, input: Input): 
   const leftG = await ingredientLeftG(tables, lot)
   if (input.kind !== 'count') {
     const { netG: massG, typed } = input.amount
-    if (massG > leftG + lot.amountG * (SCALE_SLACK - 1)) return refuse('ingredient_used_up', { code, leftG: Math.max(0, leftG), wantedG: massG }, ['amount'])
+    if (massG > leftG + lot.amountG * (SCALE_SLACK - 1))
+      return refuse('ingredient_used_up', { code, leftG: Math.max(0, leftG), wantedG: massG }, ['amount'])
     const moveId = await tables.stockMoves.insert({ ...at, kind: input.kind, massG, typed, reason: input.reason })
-    recordEvent(ctx, { kind: 'stock_moved', subjects: [code], typed: input, computed: { moveId, massG, leftG: leftG - massG }, reason: input.reason })
+    recordEvent(ctx, {
+      kind: 'stock_moved',
+      subjects: [code],
+      typed: input,
+      computed: { moveId, massG, leftG: leftG - massG },
+      reason: input.reason,
+    })
     return { ok: true, value: { differenceG: null, off: input.kind === 'unassigned' } }
   }
   if (!scale) return refuse('count_needs_scale', {}, ['scaleId'])
   const { netG: countedG, typed } = input.counted
-  const entries = [...await saltEntries(tables, lot), { kind: 'count' as const, atMs: ctx.nowMs, countedG, readabilityG: scale.readability }]
+  const entries = [
+    ...(await saltEntries(tables, lot)),
+    { kind: 'count' as const, atMs: ctx.nowMs, countedG, readabilityG: scale.readability },
+  ]
   const line = saltLedger(entries).at(-1)!
   const off = line.anomaly === 'count_off'
   if (off && (input.reason ?? '').length < 3) {
-    return refuse('count_off', { countedG, bookG: leftG, differenceG: Math.abs(line.differenceG!), allowedG: line.allowedG! }, ['reason'])
+    return refuse(
+      'count_off',
+      { countedG, bookG: leftG, differenceG: Math.abs(line.differenceG!), allowedG: line.allowedG! },
+      ['reason'],
+    )
   }
-  const moveId = await tables.stockMoves.insert({ ...at, kind: 'count', massG: line.differenceG!, typed, countedG, bookG: leftG, allowedG: line.allowedG, reason: input.reason || null })
+  const moveId = await tables.stockMoves.insert({
+    ...at,
+    kind: 'count',
+    massG: line.differenceG!,
+    typed,
+    countedG,
+    bookG: leftG,
+    allowedG: line.allowedG,
+    reason: input.reason || null,
+  })
   recordEvent(ctx, {
-    kind: 'stock_counted', subjects: [code], typed: input, computed: { moveId, countedG, bookG: leftG, differenceG: line.differenceG, allowedG: line.allowedG, off },
+    kind: 'stock_counted',
+    subjects: [code],
+    typed: input,
+    computed: { moveId, countedG, bookG: leftG, differenceG: line.differenceG, allowedG: line.allowedG, off },
     ...(input.reason ? { reason: input.reason } : {}),
   })
   return { ok: true, value: { differenceG: line.differenceG, off } }

@@ -11,20 +11,30 @@ export async function partyNamed(tables: Tables, kind: 'supplier' | 'customer', 
 }
 
 export async function addParty(ctx: WriteContext, input: z.output<typeof partyInput>): Promise<Answer<{ id: number }>> {
-  if (await ctx.tables.parties.one({ kind: input.kind, name: input.name })) return refuse('name_taken', { name: input.name }, ['name'])
+  if (await ctx.tables.parties.one({ kind: input.kind, name: input.name }))
+    return refuse('name_taken', { name: input.name }, ['name'])
   const id = await ctx.tables.parties.insert(input)
   recordEvent(ctx, { kind: 'party_added', subjects: [], typed: input, computed: { id } })
   return { ok: true, value: { id } }
 }
 
 /** A supplier's or customer's name and address; what they were called before stays in the book. */
-export async function changeParty(ctx: WriteContext, id: number, input: z.output<typeof partyChangeInput>): Promise<Answer<object>> {
+export async function changeParty(
+  ctx: WriteContext,
+  id: number,
+  input: z.output<typeof partyChangeInput>,
+): Promise<Answer<object>> {
   const party = await ctx.tables.parties.one({ id }, { lock: true })
   if (!party) return notFound('no_such_party')
   const named = await ctx.tables.parties.one({ kind: party.kind, name: input.name })
   if (named && named.id !== id) return refuse('name_taken', { name: input.name }, ['name'])
   await ctx.tables.parties.update(id, input)
   const { name, contact, approval, note } = party
-  recordEvent(ctx, { kind: 'party_changed', subjects: [], typed: input, computed: { id, before: { name, contact, approval, note } } })
+  recordEvent(ctx, {
+    kind: 'party_changed',
+    subjects: [],
+    typed: input,
+    computed: { id, before: { name, contact, approval, note } },
+  })
   return { ok: true, value: {} }
 }

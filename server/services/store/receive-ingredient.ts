@@ -9,28 +9,73 @@ import { partyNamed } from './parties'
 
 const WHOLE = 1
 
-/** An ingredient comes in; curing salt brings its certificate's nitrite share, and the certificate itself where there is one. */
-export async function receiveIngredient(ctx: WriteContext, input: z.output<typeof ingredientInput>): Promise<Answer<{ code: string }>> {
+/**
+ * An ingredient comes in; curing salt brings its certificate's nitrite share, and the certificate itself where there is
+ * one.
+ */
+export async function receiveIngredient(
+  ctx: WriteContext,
+  input: z.output<typeof ingredientInput>,
+): Promise<Answer<{ code: string }>> {
   const certificate = input.kind === 'curing_salt' ? input.certificate : null
-  if (!await knownFile(ctx.tables, certificate?.fileId ?? null)) return refuse('no_such_file', {}, ['certificate', 'fileId'])
+  if (!(await knownFile(ctx.tables, certificate?.fileId ?? null)))
+    return refuse('no_such_file', {}, ['certificate', 'fileId'])
   const code = await nextCode(ctx.tables, 'ingredient')
   const nitriteFraction = certificate?.nitritePercent ?? 0
   const nitrateFraction = certificate?.nitratePercent ?? 0
-  const sugarFraction = certificate?.sugarPercent ?? (input.kind === 'sugar' ? input.composition?.sugarPercent ?? WHOLE : input.kind === 'spice' ? input.composition?.sugarPercent ?? 0 : 0)
+  const sugarFraction
+    = certificate?.sugarPercent
+      ?? (input.kind === 'sugar'
+        ? (input.composition?.sugarPercent ?? WHOLE)
+        : input.kind === 'spice'
+          ? (input.composition?.sugarPercent ?? 0)
+          : 0)
   const saltFraction = certificate
-    ? certificate.saltPercent ?? WHOLE - nitriteFraction - nitrateFraction - sugarFraction
-    : input.kind === 'salt' ? WHOLE : input.kind === 'spice' ? input.composition?.saltPercent ?? 0 : 0
-  const made = { nitriteFraction, nitrateFraction, saltFraction, sugarFraction, waterFraction: input.kind === 'spice' || input.kind === 'sugar' ? input.composition?.waterPercent ?? 0 : 0 }
+    ? (certificate.saltPercent ?? WHOLE - nitriteFraction - nitrateFraction - sugarFraction)
+    : input.kind === 'salt'
+      ? WHOLE
+      : input.kind === 'spice'
+        ? (input.composition?.saltPercent ?? 0)
+        : 0
+  const made = {
+    nitriteFraction,
+    nitrateFraction,
+    saltFraction,
+    sugarFraction,
+    waterFraction: input.kind === 'spice' || input.kind === 'sugar' ? (input.composition?.waterPercent ?? 0) : 0,
+  }
   const ingredientLotId = await ctx.tables.ingredientLots.insert({
-    code, kind: input.kind, name: input.name, supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier),
-    supplierLot: input.supplierLot, amountG: input.amount.netG, amountTyped: input.amount.typed, bestBefore: input.bestBefore,
-    certificate: certificate?.number ?? null, certificateFileId: certificate?.fileId ?? null,
-    ...made, nitriteAs: certificate?.nitriteAs ?? CURING_SALT_NO_1.nitriteAs,
-    nitrateAs: certificate?.nitrateAs ?? 'NaNO3', labelTolerance: certificate?.tolerancePercent ?? 0, agentKind: certificate ? input.agentKind : null,
-    allergens: input.kind === 'spice' ? input.composition?.allergens ?? [] : certificate && input.agentKind === 'vegetable_powder' ? ['celery'] : [], iodised: input.kind === 'salt' && input.iodised,
-    receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id,
+    code,
+    kind: input.kind,
+    name: input.name,
+    supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier),
+    supplierLot: input.supplierLot,
+    amountG: input.amount.netG,
+    amountTyped: input.amount.typed,
+    bestBefore: input.bestBefore,
+    certificate: certificate?.number ?? null,
+    certificateFileId: certificate?.fileId ?? null,
+    ...made,
+    nitriteAs: certificate?.nitriteAs ?? CURING_SALT_NO_1.nitriteAs,
+    nitrateAs: certificate?.nitrateAs ?? 'NaNO3',
+    labelTolerance: certificate?.tolerancePercent ?? 0,
+    agentKind: certificate ? input.agentKind : null,
+    allergens:
+      input.kind === 'spice'
+        ? (input.composition?.allergens ?? [])
+        : certificate && input.agentKind === 'vegetable_powder'
+          ? ['celery']
+          : [],
+    iodised: input.kind === 'salt' && input.iodised,
+    receivedAtMs: ctx.nowMs,
+    receivedById: ctx.actor.id,
   })
-  recordEvent(ctx, { kind: 'ingredient_received', subjects: [code], typed: input, computed: { amountG: input.amount.netG, ...made, ingredientLotId } })
+  recordEvent(ctx, {
+    kind: 'ingredient_received',
+    subjects: [code],
+    typed: input,
+    computed: { amountG: input.amount.netG, ...made, ingredientLotId },
+  })
   return { ok: true, value: { code } }
 }
 

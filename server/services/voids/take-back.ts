@@ -6,7 +6,12 @@ import { rejudge } from '../lots/rejudge'
 import { checkRun } from '../smoke/check-run'
 
 /** A record as the book tells it. */
-export interface Told { atMs: number, subjects: string[], typed: Record<string, unknown>, computed: Record<string, unknown> }
+export interface Told {
+  atMs: number
+  subjects: string[]
+  typed: Record<string, unknown>
+  computed: Record<string, unknown>
+}
 export interface TakeBack {
   /** Kinds of later record about the same thing that must be voided first. */
   builtOn: readonly EventKind[]
@@ -30,19 +35,30 @@ const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
 /** Readings that a record added: it names them, or, before it did, their times. */
 async function readingIds(ctx: WriteContext, event: Told, runId: number): Promise<number[]> {
   const spans = event.computed.readings as [number, number][] | undefined
-  if (spans) return (await Promise.all(spans.map(span => ctx.tables.runReadings.pick([], { runId, id: { [between]: span } })))).flatMap(ids)
-  const { phase, readings } = event.typed as { phase: string, readings: { atMs: number }[] }
+  if (spans)
+    return (
+      await Promise.all(spans.map(span => ctx.tables.runReadings.pick([], { runId, id: { [between]: span } })))
+    ).flatMap(ids)
+  const { phase, readings } = event.typed as { phase: string; readings: { atMs: number }[] }
   const added = new Set(readings.map(reading => reading.atMs))
   return ids((await ctx.tables.runReadings.pick(['atMs'], { runId, phase })).filter(row => added.has(row.atMs)))
 }
-const lotOf = async (ctx: WriteContext, event: Told) => (await ctx.tables.lots.one({ code: event.subjects[0] }, { lock: true }))!
+const lotOf = async (ctx: WriteContext, event: Told) =>
+  (await ctx.tables.lots.one({ code: event.subjects[0] }, { lock: true }))!
 
-/** What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not voided. */
+/**
+ * What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not
+ * voided.
+ */
 export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([num(event, 'turnId')])) },
   drained: {
     builtOn: ['drained'],
-    undo: free(async (ctx, event) => ctx.tables.lots.update((await lotOf(ctx, event)).id, { drainedAtMs: (event.computed.beforeMs as number | null | undefined) ?? null })),
+    undo: free(async (ctx, event) =>
+      ctx.tables.lots.update((await lotOf(ctx, event)).id, {
+        drainedAtMs: (event.computed.beforeMs as number | null | undefined) ?? null,
+      }),
+    ),
   },
   cure_ended: {
     builtOn: ['run_started', 'sliced'],
@@ -73,7 +89,9 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   },
   run_pulled: {
     builtOn: ['run_read', 'sliced'],
-    undo: free((ctx, event) => ctx.tables.runs.update(num(event, 'runId'), { pulledAtMs: null, pulledById: null, outcome: null })),
+    undo: free((ctx, event) =>
+      ctx.tables.runs.update(num(event, 'runId'), { pulledAtMs: null, pulledById: null, outcome: null }),
+    ),
   },
   sliced: {
     builtOn: ['sent'],
@@ -83,7 +101,10 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
       if (sent) return refuse('already_sent', { code: sent.code })
       await ctx.tables.packs.setVoid(ids(packs))
       await ctx.tables.offcuts.setVoid(event.computed.offcutIds as number[])
-      await ctx.tables.lots.update(num(event, 'lotId'), event.computed.before as { readyG: number | null, readyTyped: string | null })
+      await ctx.tables.lots.update(
+        num(event, 'lotId'),
+        event.computed.before as { readyG: number | null; readyTyped: string | null },
+      )
       return null
     },
   },
@@ -91,18 +112,29 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
     builtOn: [],
     undo: free(async (ctx, event) => {
       const dispatchId = num(event, 'dispatchId')
-      for (const pack of await ctx.tables.packs.find({ dispatchId })) await ctx.tables.packs.update(pack.id, { dispatchId: null })
+      for (const pack of await ctx.tables.packs.find({ dispatchId }))
+        await ctx.tables.packs.update(pack.id, { dispatchId: null })
       await ctx.tables.dispatches.setVoid([dispatchId])
     }),
   },
   lot_rubbed: {
-    builtOn: ['turned', 'drained', 'cure_ended', 'run_started', 'sliced', 'second_applied', 'weighed_after', 'lab_result'],
+    builtOn: [
+      'turned',
+      'drained',
+      'cure_ended',
+      'run_started',
+      'sliced',
+      'second_applied',
+      'weighed_after',
+      'lab_result',
+    ],
     undo: free(async (ctx, event) => {
       const lotId = num(event, 'lotId')
       await ctx.tables.pieces.setVoid(ids(await ctx.tables.pieces.find({ lotId })))
       await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId })))
       await ctx.tables.lots.setVoid([lotId])
-      for (const card of await ctx.tables.benchCards.find({ lotId })) await ctx.tables.benchCards.update(card.id, { lotId: null })
+      for (const card of await ctx.tables.benchCards.find({ lotId }))
+        await ctx.tables.benchCards.update(card.id, { lotId: null })
     }),
   },
   second_applied: {
@@ -120,7 +152,10 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
       await rejudge(ctx, num(event, 'lotId'))
     }),
   },
-  lab_result: { builtOn: ['sent'], undo: free((ctx, event) => ctx.tables.labResults.setVoid([num(event, 'labResultId')])) },
+  lab_result: {
+    builtOn: ['sent'],
+    undo: free((ctx, event) => ctx.tables.labResults.setVoid([num(event, 'labResultId')])),
+  },
   mix_made: {
     builtOn: ['lot_rubbed', 'ingredient_opened', 'stock_moved', 'stock_counted'],
     undo: free(async (ctx, event) => {
@@ -133,15 +168,20 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
     builtOn: [],
     undo: async (ctx, event) => {
       const check = await ctx.tables.instrumentChecks.one({ id: num(event, 'checkId') }, { lock: true })
-      const [newest] = await ctx.tables.instrumentChecks.find({ instrumentId: num(event, 'instrumentId') }, { order: [['id', 'DESC']], limit: 1 })
+      const [newest] = await ctx.tables.instrumentChecks.find(
+        { instrumentId: num(event, 'instrumentId') },
+        { order: [['id', 'DESC']], limit: 1 },
+      )
       await ctx.tables.instrumentChecks.setVoid([check!.id])
       // An older check's offset is no longer the one in force.
-      if (newest!.id === check!.id) await ctx.tables.instruments.update(check!.instrumentId, { offsetC: check!.offsetBeforeC })
+      if (newest!.id === check!.id)
+        await ctx.tables.instruments.update(check!.instrumentId, { offsetC: check!.offsetBeforeC })
       return null
     },
   },
   delivery_received: {
-    builtOn: ['lot_rubbed', 'meat_cut', 'disposed'], anySubject: true,
+    builtOn: ['lot_rubbed', 'meat_cut', 'disposed'],
+    anySubject: true,
     undo: free(async (ctx, event) => {
       const deliveryId = num(event, 'deliveryId')
       await ctx.tables.meatLots.setVoid(ids(await ctx.tables.meatLots.find({ deliveryId })))
@@ -153,8 +193,13 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
     undo: async (ctx, event) => {
       const cuttingId = num(event, 'cuttingId')
       const made = await ctx.tables.meatPieces.find({ cuttingId }, { lock: true })
-      const [cut, rubbed] = [await ctx.tables.cuttings.find({ parentId: ids(made) }), await ctx.tables.pieces.find({ meatPieceId: ids(made) })]
-      const gone = made.find(piece => cut.some(cutting => cutting.parentId === piece.id) || rubbed.some(row => row.meatPieceId === piece.id))
+      const [cut, rubbed] = [
+        await ctx.tables.cuttings.find({ parentId: ids(made) }),
+        await ctx.tables.pieces.find({ meatPieceId: ids(made) }),
+      ]
+      const gone = made.find(
+        piece => cut.some(cutting => cutting.parentId === piece.id) || rubbed.some(row => row.meatPieceId === piece.id),
+      )
       if (gone) return refuse('piece_gone', { label: gone.label })
       await ctx.tables.meatPieces.setVoid(ids(made))
       await ctx.tables.cuttings.setVoid([cuttingId])
@@ -163,10 +208,26 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   },
   ingredient_opened: {
     builtOn: [],
-    undo: free(async (ctx, event) => ctx.tables.ingredientLots.update((await ctx.tables.ingredientLots.one({ code: event.subjects[0] }))!.id, { openedAtMs: null })),
+    undo: free(async (ctx, event) =>
+      ctx.tables.ingredientLots.update((await ctx.tables.ingredientLots.one({ code: event.subjects[0] }))!.id, {
+        openedAtMs: null,
+      }),
+    ),
   },
-  stock_moved: { builtOn: ['stock_counted'], undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])) },
-  stock_counted: { builtOn: ['stock_counted'], undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])) },
-  meat_received: { builtOn: ['lot_rubbed'], undo: free((ctx, event) => ctx.tables.meatLots.setVoid([num(event, 'meatLotId')])) },
-  ingredient_received: { builtOn: ['lot_rubbed', 'mix_made', 'second_applied', 'ingredient_opened', 'stock_moved', 'stock_counted'], undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])) },
+  stock_moved: {
+    builtOn: ['stock_counted'],
+    undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])),
+  },
+  stock_counted: {
+    builtOn: ['stock_counted'],
+    undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])),
+  },
+  meat_received: {
+    builtOn: ['lot_rubbed'],
+    undo: free((ctx, event) => ctx.tables.meatLots.setVoid([num(event, 'meatLotId')])),
+  },
+  ingredient_received: {
+    builtOn: ['lot_rubbed', 'mix_made', 'second_applied', 'ingredient_opened', 'stock_moved', 'stock_counted'],
+    undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])),
+  },
 }

@@ -12,9 +12,13 @@ const UNDO_REASON = 'undone within ten minutes'
 /** The first later record that rests on this one and stands, if any. */
 async function builtUpon(tables: Tables, eventId: number, codes: readonly string[], kinds: readonly EventKind[]) {
   if (codes.length === 0 || kinds.length === 0) return null
-  const about = (await tables.eventSubjects.find({ code: [...codes] })).map(row => row.eventId).filter(id => id > eventId)
+  const about = (await tables.eventSubjects.find({ code: [...codes] }))
+    .map(row => row.eventId)
+    .filter(id => id > eventId)
   const later = await tables.events.find({ id: about, kind: [...kinds] }, { order: [['id', 'ASC']] })
-  const voided = new Set((await tables.events.find({ voidsId: later.map(event => event.id) })).map(event => event.voidsId))
+  const voided = new Set(
+    (await tables.events.find({ voidsId: later.map(event => event.id) })).map(event => event.voidsId),
+  )
   return later.find(event => !voided.has(event.id)) ?? null
 }
 
@@ -28,9 +32,21 @@ export async function voidRecord(ctx: WriteContext, eventId: number, reason: str
   const subjects = JSON.parse(event.subjects) as string[]
   const later = await builtUpon(ctx.tables, eventId, step.anySubject ? subjects : subjects.slice(0, 1), step.builtOn)
   if (later) return refuse('built_upon', { record: later.id })
-  const inTheWay = await step.undo(ctx, { atMs: event.atMs, subjects, typed: JSON.parse(event.typed), computed: JSON.parse(event.computed) })
+  const inTheWay = await step.undo(ctx, {
+    atMs: event.atMs,
+    subjects,
+    typed: JSON.parse(event.typed),
+    computed: JSON.parse(event.computed),
+  })
   if (inTheWay) return inTheWay
-  recordEvent(ctx, { kind: 'voided', subjects, typed: { kind: event.kind }, computed: { recordedAtMs: event.atMs }, reason, voidsId: eventId })
+  recordEvent(ctx, {
+    kind: 'voided',
+    subjects,
+    typed: { kind: event.kind },
+    computed: { recordedAtMs: event.atMs },
+    reason,
+    voidsId: eventId,
+  })
   return { ok: true, value: {} }
 }
 

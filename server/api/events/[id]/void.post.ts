@@ -3,4 +3,7 @@ import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { voidRecord } from '../../../services/voids/void-record'
 
-export default writeRoute({ contract: voidInput, write: (ctx, input, event) => voidRecord(ctx, routeId(event), input.reason) })
+export default writeRoute({
+  contract: voidInput,
+  write: (ctx, input, event) => voidRecord(ctx, routeId(event), input.reason),
+})

@@ -10,6 +10,9 @@ export default readRoute(async ({ event }) => {
   const found = csvTable(appState().store, name)
   if (!found.ok) return found
   const stream = await streamOut(event, found.value)
-  setResponseHeaders(event, { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}.csv"` })
+  setResponseHeaders(event, {
+    'content-type': 'text/csv; charset=utf-8',
+    'content-disposition': `attachment; filename="${name}.csv"`,
+  })
   return stream
 })

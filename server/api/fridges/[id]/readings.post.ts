@@ -3,4 +3,7 @@ import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { readFridge } from '../../../services/cold-room/read-fridge'
 
-export default writeRoute({ contract: fridgeReadingInput, write: (ctx, input, event) => readFridge(ctx, routeId(event), input.temperature) })
+export default writeRoute({
+  contract: fridgeReadingInput,
+  write: (ctx, input, event) => readFridge(ctx, routeId(event), input.temperature),
+})

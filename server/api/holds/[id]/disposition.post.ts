@@ -3,4 +3,8 @@ import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { dispose } from '../../../services/holds/holds'
 
-export default writeRoute({ contract: dispositionInput, roles: ['owner'], write: (ctx, input, event) => dispose(ctx, routeId(event), input) })
+export default writeRoute({
+  contract: dispositionInput,
+  roles: ['owner'],
+  write: (ctx, input, event) => dispose(ctx, routeId(event), input),
+})

@@ -3,4 +3,7 @@ import { getRouterParam } from 'h3'
 import { writeRoute } from '../../../http/write-route'
 import { openIngredient } from '../../../services/store/receive-ingredient'
 
-export default writeRoute({ contract: emptyInput, write: (ctx, _input, event) => openIngredient(ctx, getRouterParam(event, 'code')!) })
+export default writeRoute({
+  contract: emptyInput,
+  write: (ctx, _input, event) => openIngredient(ctx, getRouterParam(event, 'code')!),
+})

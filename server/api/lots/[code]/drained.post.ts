@@ -3,4 +3,7 @@ import { emptyInput } from '#shared/contracts/lots'
 import { writeRoute } from '../../../http/write-route'
 import { drainLot } from '../../../services/cold-room/cure-steps'
 
-export default writeRoute({ contract: emptyInput, write: (ctx, _input, event) => drainLot(ctx, getRouterParam(event, 'code')!) })
+export default writeRoute({
+  contract: emptyInput,
+  write: (ctx, _input, event) => drainLot(ctx, getRouterParam(event, 'code')!),
+})

@@ -3,4 +3,7 @@ import { holdInput } from '#shared/contracts/holds'
 import { writeRoute } from '../../../http/write-route'
 import { holdByHand } from '../../../services/holds/holds'
 
-export default writeRoute({ contract: holdInput, write: (ctx, input, event) => holdByHand(ctx, getRouterParam(event, 'code')!, input.text) })
+export default writeRoute({
+  contract: holdInput,
+  write: (ctx, input, event) => holdByHand(ctx, getRouterParam(event, 'code')!, input.text),
+})

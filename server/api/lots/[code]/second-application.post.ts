@@ -3,4 +3,7 @@ import { secondApplicationInput } from '#shared/contracts/rub'
 import { writeRoute } from '../../../http/write-route'
 import { applySecond } from '../../../services/lots/after-rub'
 
-export default writeRoute({ contract: secondApplicationInput, write: (ctx, input, event) => applySecond(ctx, getRouterParam(event, 'code')!, input) })
+export default writeRoute({
+  contract: secondApplicationInput,
+  write: (ctx, input, event) => applySecond(ctx, getRouterParam(event, 'code')!, input),
+})

@@ -3,4 +3,7 @@ import { emptyInput } from '#shared/contracts/lots'
 import { writeRoute } from '../../../http/write-route'
 import { turnLot } from '../../../services/cold-room/cure-steps'
 
-export default writeRoute({ contract: emptyInput, write: (ctx, _input, event) => turnLot(ctx, getRouterParam(event, 'code')!) })
+export default writeRoute({
+  contract: emptyInput,
+  write: (ctx, _input, event) => turnLot(ctx, getRouterParam(event, 'code')!),
+})

@@ -2,4 +2,10 @@ import { emptyInput } from '#shared/contracts/lots'
 import { writeRoute } from '../../../http/write-route'
 import { dropSecondFactor } from '../../../services/people/second-factor'
 
-export default writeRoute({ contract: emptyInput, roles: ['owner'], ownSignIn: true, confirmed: true, write: dropSecondFactor })
+export default writeRoute({
+  contract: emptyInput,
+  roles: ['owner'],
+  ownSignIn: true,
+  confirmed: true,
+  write: dropSecondFactor,
+})

@@ -3,4 +3,7 @@ import { cuttingInput } from '#shared/contracts/store'
 import { writeRoute } from '../../../http/write-route'
 import { cutMeat } from '../../../services/store/cut-meat'
 
-export default writeRoute({ contract: cuttingInput, write: (ctx, input, event) => cutMeat(ctx, getRouterParam(event, 'code')!, input) })
+export default writeRoute({
+  contract: cuttingInput,
+  write: (ctx, input, event) => cutMeat(ctx, getRouterParam(event, 'code')!, input),
+})

@@ -3,4 +3,8 @@ import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { changeInstrument } from '../../../services/instruments/manage'
 
-export default writeRoute({ contract: instrumentChangeInput, roles: ['owner'], write: (ctx, input, event) => changeInstrument(ctx, routeId(event), input) })
+export default writeRoute({
+  contract: instrumentChangeInput,
+  roles: ['owner'],
+  write: (ctx, input, event) => changeInstrument(ctx, routeId(event), input),
+})

@@ -3,4 +3,9 @@ import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { changePerson } from '../../../services/people/accounts'
 
-export default writeRoute({ contract: personChangeInput, roles: ['owner'], confirmed: true, write: (ctx, input, event) => changePerson(ctx, routeId(event), input) })
+export default writeRoute({
+  contract: personChangeInput,
+  roles: ['owner'],
+  confirmed: true,
+  write: (ctx, input, event) => changePerson(ctx, routeId(event), input),
+})

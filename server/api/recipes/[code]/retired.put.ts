@@ -3,4 +3,7 @@ import { recipeRetireInput } from '#shared/contracts/recipes'
 import { writeRoute } from '../../../http/write-route'
 import { retireRecipe } from '../../../services/recipes/recipes'
 
-export default writeRoute({ contract: recipeRetireInput, write: (ctx, input, event) => retireRecipe(ctx, getRouterParam(event, 'code')!, input) })
+export default writeRoute({
+  contract: recipeRetireInput,
+  write: (ctx, input, event) => retireRecipe(ctx, getRouterParam(event, 'code')!, input),
+})

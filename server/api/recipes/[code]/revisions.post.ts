@@ -3,4 +3,7 @@ import { recipeInput } from '#shared/contracts/recipes'
 import { writeRoute } from '../../../http/write-route'
 import { reviseRecipe } from '../../../services/recipes/recipes'
 
-export default writeRoute({ contract: recipeInput, write: (ctx, input, event) => reviseRecipe(ctx, getRouterParam(event, 'code')!, input) })
+export default writeRoute({
+  contract: recipeInput,
+  write: (ctx, input, event) => reviseRecipe(ctx, getRouterParam(event, 'code')!, input),
+})

@@ -3,4 +3,7 @@ import { emptyInput } from '#shared/contracts/lots'
 import { writeRoute } from '../../../http/write-route'
 import { pullRun } from '../../../services/smoke/runs'
 
-export default writeRoute({ contract: emptyInput, write: (ctx, _input, event) => pullRun(ctx, getRouterParam(event, 'code')!) })
+export default writeRoute({
+  contract: emptyInput,
+  write: (ctx, _input, event) => pullRun(ctx, getRouterParam(event, 'code')!),
+})

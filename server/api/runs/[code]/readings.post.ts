@@ -3,4 +3,7 @@ import { runReadingsInput } from '#shared/contracts/smoke'
 import { writeRoute } from '../../../http/write-route'
 import { addReadings } from '../../../services/smoke/runs'
 
-export default writeRoute({ contract: runReadingsInput, write: (ctx, input, event) => addReadings(ctx, getRouterParam(event, 'code')!, input) })
+export default writeRoute({
+  contract: runReadingsInput,
+  write: (ctx, input, event) => addReadings(ctx, getRouterParam(event, 'code')!, input),
+})

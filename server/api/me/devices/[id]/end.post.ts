@@ -4,4 +4,9 @@ import { routeId } from '../../../../http/route-id'
 import { writeRoute } from '../../../../http/write-route'
 import { endOwnDevice } from '../../../../services/people/accounts'
 
-export default writeRoute({ contract: emptyInput, roles: ROLES, ownSignIn: true, write: (ctx, _input, event) => endOwnDevice(ctx, routeId(event)) })
+export default writeRoute({
+  contract: emptyInput,
+  roles: ROLES,
+  ownSignIn: true,
+  write: (ctx, _input, event) => endOwnDevice(ctx, routeId(event)),
+})

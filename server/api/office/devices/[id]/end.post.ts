@@ -3,4 +3,8 @@ import { routeId } from '../../../../http/route-id'
 import { writeRoute } from '../../../../http/write-route'
 import { endDevice } from '../../../../services/people/accounts'
 
-export default writeRoute({ contract: emptyInput, roles: ['owner'], write: (ctx, _input, event) => endDevice(ctx, routeId(event)) })
+export default writeRoute({
+  contract: emptyInput,
+  roles: ['owner'],
+  write: (ctx, _input, event) => endDevice(ctx, routeId(event)),
+})

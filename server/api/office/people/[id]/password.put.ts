@@ -3,4 +3,9 @@ import { routeId } from '../../../../http/route-id'
 import { writeRoute } from '../../../../http/write-route'
 import { resetPassword } from '../../../../services/people/accounts'
 
-export default writeRoute({ contract: passwordResetInput, roles: ['owner'], confirmed: true, write: (ctx, input, event) => resetPassword(ctx, routeId(event), input) })
+export default writeRoute({
+  contract: passwordResetInput,
+  roles: ['owner'],
+  confirmed: true,
+  write: (ctx, input, event) => resetPassword(ctx, routeId(event), input),
+})
