@@ -59,36 +59,38 @@ async function strokes(page, count) {
 export async function benchBeam(given = null) {
   await ensureChromium()
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-beam-'))
-  const build = given ? null : await ensureBuild()
-  const database = given ? null : await startMariadb(join(folder, 'db'))
-  if (database) await prepare(database)
-  const app = given
-    ? { address: given, stop: () => undefined }
-    : await startApp({
+  let [database, app, browser] = [null, null, null]
+  try {
+    if (!given) {
+      const build = await ensureBuild()
+      database = await startMariadb(join(folder, 'db'))
+      await prepare(database)
+      app = await startApp({
         entry: build.entry,
         port: await freePort(),
         databaseUrl: database.url,
         sessionSecret: database.sessionSecret,
         demo: true,
       })
-  const { default: puppeteer } = await import('puppeteer-core')
-  const browser = await puppeteer.launch({
-    executablePath: '/usr/bin/chromium',
-    headless: true,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
-    userDataDir: join(folder, 'profile'),
-  })
-  try {
+    }
+    const address = given ?? app.address
+    const { default: puppeteer } = await import('puppeteer-core')
+    browser = await puppeteer.launch({
+      executablePath: '/usr/bin/chromium',
+      headless: true,
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+      userDataDir: join(folder, 'profile'),
+    })
     const page = await browser.newPage()
     await page.setViewport({ width: 1280, height: 800 })
-    await page.goto(app.address, { waitUntil: 'networkidle0' })
+    await page.goto(address, { waitUntil: 'networkidle0' })
     await page.type('input[autocomplete=username]', 'marit')
     await page.type('input[type=password]', 'bacon-and-brine')
     await page.keyboard.press('Enter')
     await page.waitForSelector('.room-strip')
     for (const pieces of PIECES) {
       await page.evaluate(() => localStorage.removeItem('veldmoor-draft:bench'))
-      await page.goto(`${app.address}/bench`, { waitUntil: 'networkidle0' })
+      await page.goto(`${address}/bench`, { waitUntil: 'networkidle0' })
       await page.focus('.entry input')
       for (let i = 0; i < pieces; i++) {
         await page.keyboard.type(String(240 + i))
@@ -106,8 +108,8 @@ export async function benchBeam(given = null) {
     }
   }
   finally {
-    await browser.close()
-    await app.stop()
+    await browser?.close()
+    await app?.stop()
     await database?.stop()
     rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
   }
