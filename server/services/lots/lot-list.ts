@@ -15,7 +15,9 @@ function matching(find: string | undefined): Record<string, unknown> {
   const cut = CUTS.find(one => one === find.toLowerCase())
   if (cut) return { cut }
   const digits = /^l?-?0*(\d+)$/i.exec(find)?.[1]
-  return { code: digits ? `L-${digits.padStart(4, '0')}` : { [startsWith]: find.toUpperCase() } }
+  if (digits) return { code: `L-${digits.padStart(4, '0')}` }
+  // Only the letters of a code go into a pattern: signs that stand for any others are looked for as they are.
+  return { code: /^[a-z]-?$/i.test(find) ? { [startsWith]: find.toUpperCase() } : find }
 }
 
 /** Lots that nothing waits for any more, as a list shows them. */
