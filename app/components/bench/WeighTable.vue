@@ -84,7 +84,7 @@ function nextField(role: string): void {
     <p v-if="draft.method !== 'salt_only'" class="caution">
       <strong>Curing salt is poisonous.</strong> Weigh it, never by eye; keep it locked, apart from table salt. No. 1 is
       not no. 2.<template v-if="agentLot?.agent && isNearlyPure(agentLot.agent)">
-        <strong>This one is nearly pure: one gram can kill.</strong> Only on a scale that reads to 0.01 g.
+        {{ ' ' }}<strong>This one is nearly pure: one gram can kill.</strong> Only on a scale that reads to 0.01 g.
       </template>
     </p>
     <p v-if="refused" class="caution grave" role="alert">{{ refused }}</p>

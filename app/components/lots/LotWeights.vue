@@ -71,8 +71,7 @@ const nameOf = (part: LotView['ingredients'][number]) => (part.role === 'spice' 
               </div>
             </td>
             <td>
-              <LotCode :code="part.code" />
-              <CorrectButton
+              <LotCode :code="part.code" />{{ ' ' }}<CorrectButton
                 v-if="part.role === 'agent'"
                 :id="part.id"
                 what="agent_used"

@@ -40,8 +40,7 @@ const poor = (lot: MeatView) =>
             <td><LotCode :code="lot.code" /></td>
             <td>{{ lot.cut === 'other' && lot.note ? lot.note : lot.cut }}, rind {{ lot.rind }}</td>
             <td>
-              {{ lot.supplier }} <span class="code">{{ lot.supplierLot }}</span>
-              <CorrectButton
+              {{ lot.supplier }} <span class="code">{{ lot.supplierLot }}</span>{{ ' ' }}<CorrectButton
                 what="meat_supplier_lot"
                 :code="lot.code"
                 :about="`their lot of ${lot.code}`"

@@ -64,8 +64,7 @@ const found = (line: SaltLineView) =>
             <td class="when">{{ moment(line.atMs) }}</td>
             <td>{{ line.by }}</td>
             <td>
-              {{ KINDS[line.kind] }} <template v-if="line.lot">in <LotCode :code="line.lot" /></template>
-              <InstrumentNote :mark="line.scale" />
+              {{ KINDS[line.kind] }} <template v-if="line.lot">in <LotCode :code="line.lot" /></template>{{ ' ' }}<InstrumentNote :mark="line.scale" />
             </td>
             <td class="num">{{ line.inG ? grams(line.inG) : '' }}</td>
             <td class="num">{{ line.outG ? grams(line.outG) : '' }}</td>

@@ -14,8 +14,7 @@ const weekday = (iso: string) =>
     <h2 id="week">This week</h2>
     <ol>
       <li v-for="(day, i) in week" :key="day.date">
-        <span class="day"><strong>{{ i === 0 ? 'Today' : weekday(day.date) }}</strong>
-          <span class="soft small">{{ date(day.date) }}</span></span>
+        <span class="day"><strong>{{ i === 0 ? 'Today' : weekday(day.date) }}</strong>{{ ' ' }}<span class="soft small">{{ date(day.date) }}</span></span>
         <span class="what">
           <span v-for="code in day.ready" :key="code"><LotCode :code="code" /> ready</span>
           <span v-for="code in day.bestBy" :key="code"><LotCode :code="code" /> best by</span>

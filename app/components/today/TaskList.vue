@@ -45,8 +45,7 @@ const rooms = computed(() =>
         <li v-for="task in group.tasks" :key="task.kind + task.subject">
           <NuxtLink :to="WHERE[task.kind].to(task.subject)">
             <span class="what">{{ WHERE[task.kind].words }}</span>
-            <span class="who"><span :class="{ code: /^[A-Z]-/.test(task.subject) }">{{ task.subject }}</span>
-              <span class="soft small">{{ detail(task.subject) }}</span></span>
+            <span class="who"><span :class="{ code: /^[A-Z]-/.test(task.subject) }">{{ task.subject }}</span>{{ ' ' }}<span class="soft small">{{ detail(task.subject) }}</span></span>
             <span class="when">
               <StateMark v-if="task.late" tone="act">{{
                 task.byMs

@@ -61,9 +61,7 @@ onMounted(load)
       </p>
       <ul v-if="wrong.length" class="wrong-lines">
         <li v-for="({ lot, line }, i) in wrong" :key="i">
-          <a :href="`#account-${lot.code}`"><span class="code">{{ lot.code }}</span> {{ lot.name }}</a>
-          <StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark>
-          <span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
+          <a :href="`#account-${lot.code}`"><span class="code">{{ lot.code }}</span> {{ lot.name }}</a>{{ ' ' }}<StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark>{{ ' ' }}<span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
         </li>
       </ul>
       <SaltAccount v-for="lot in view.lots" :key="lot.code" :lot="lot" :now-ms="view.nowMs" @whole="whole(lot.code)" />
