@@ -142,7 +142,13 @@ describe('a shared tablet', () => {
       await type(wall.page, 'Reads now', '9.1')
       await until(wall.page, () => Object.values(localStorage).some(kept => String(kept).includes('9.1')))
       await press(wall.page, 'TV: Tam Veldry, maker')
-      await wall.page.locator('::-p-text(Close this tablet)').click()
+      // The menu may still be opening: pressed by its own handler, wherever it is by then.
+      await until(wall.page, () => {
+        const items = [...document.querySelectorAll<HTMLElement>('.v-list-item')]
+        const found = items.find(item => item.textContent.includes('Close this tablet'))
+        found?.click()
+        return found !== undefined
+      })
       await wall.page.waitForSelector('::-p-aria([name="This is a shared tablet: each record is signed with a PIN"])')
       expect(
         await wall.page.evaluate(() => Object.keys(localStorage).filter(key => key.startsWith('veldmoor-draft'))),

@@ -56,7 +56,7 @@ onMounted(load)
         {{
           wrong.length
             ? `${wrong.length} ${wrong.length === 1 ? 'line is' : 'lines are'} not right:`
-            : 'Every gram is accounted for.'
+            : `Every gram is accounted for${view.more ? ' in the accounts shown; earlier ones are below' : ''}.`
         }}
       </p>
       <ul v-if="wrong.length" class="wrong-lines">

@@ -10,7 +10,7 @@ import { saltEntries } from './salt-entries'
 const ACCOUNTS_SHOWN = 3
 const LINES_SHOWN = 40
 /** Open accounts shown at once; the rest come with the earlier ones. */
-const OPEN_MOST = 6
+const OPEN_MOST = 24
 
 /** Which accounts: the newest, those from before a code on, or one with all its lines. */
 export interface WhichAccounts {
