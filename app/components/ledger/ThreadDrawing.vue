@@ -66,6 +66,7 @@ const bundles = computed(() => {
       Thread of <span class="code">{{ thread.code }}</span>
     </h2>
     <p>{{ packCount }} packs, {{ meat(packsG) }}{{ whose }}.</p>
+    <p v-if="thread.outline && thread.nodes[0]">{{ thread.nodes[0].title }}, {{ thread.nodes[0].detail }}.</p>
     <p v-if="thread.outline">It is in {{ thread.outline.lots.length }} lots. Open one, and its own thread is drawn.</p>
     <ThreadOutline v-if="thread.outline" :outline="thread.outline" />
     <div v-else ref="box" class="scroll-x" tabindex="0" role="group" aria-label="Thread drawing, scrolls sideways">

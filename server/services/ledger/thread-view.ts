@@ -71,6 +71,24 @@ async function cameIn(tables: Tables, lotIds: readonly number[], code: string) {
   return { fromMeat, used, meat, ingredients: [...direct, ...parts], mixed }
 }
 
+/** What was asked for itself, where it came from a supplier: an outline tells no more of what came in. */
+async function ownNode(tables: Tables, code: string): Promise<ThreadNodeView[]> {
+  const columns = ['code', 'supplierId', 'supplierLot'] as const
+  const [[meat], [ingredient]] = await Promise.all([
+    tables.meatLots.pick([...columns, 'cut', 'weightG'], { code }),
+    tables.ingredientLots.pick([...columns, 'name', 'amountG'], { code }),
+  ])
+  const lot = meat ?? ingredient
+  if (!lot) return []
+  const [party] = await tables.parties.pick(['name'], { id: lot.supplierId })
+  const detail = `${party!.name}, lot ${lot.supplierLot}`
+  return [
+    meat
+      ? { code, kind: 'meat', title: meat.cut, detail, massG: meat.weightG, held: false }
+      : { code, kind: 'ingredient', title: ingredient!.name, detail, massG: ingredient!.amountG, held: false },
+  ]
+}
+
 /**
  * Everything behind and before a code, from suppliers to customers. Only lots that the code itself touches are read, so
  * two lots that share a smoke do not look as if one were in the other's packs.
@@ -79,8 +97,10 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   const through = await lotsThrough(tables, code)
   if (through === null) return notFound('no_such_code', { code })
   const lotIds = [...new Set(through)]
-  if (lotIds.length > LOTS_DRAWN)
-    return { ok: true, value: { code, nodes: [], links: [], outline: await threadOutline(tables, lotIds) } }
+  if (lotIds.length > LOTS_DRAWN) {
+    const [outline, own] = await Promise.all([threadOutline(tables, lotIds), ownNode(tables, code)])
+    return { ok: true, value: { code, nodes: own, links: [], outline } }
+  }
   const [bundles, lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
     packNodes(tables, lotIds, code),
     tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }),
