@@ -8,6 +8,7 @@ import { ensureBuild } from './build.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { prepare } from './prepare.mjs'
 import { freePort } from './processes.mjs'
+import { rank } from './ranks.mjs'
 import { importSource } from './typescript.mjs'
 
 const CLIENTS = 8
@@ -18,7 +19,6 @@ const WARM_UP_SECONDS = 6
 const CHAIN_LENGTH = 1_000_000
 const SETUP_CODE = 'BENCH'
 
-const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]
 const ms = value => `${value.toFixed(1)} ms`
 const say = (name, text) => console.log(`  ${name.padEnd(58)} ${text}`)
 
@@ -278,7 +278,7 @@ export async function benchBook() {
         cookie,
       )
     const tell = (name, { times, perSecond }) =>
-      say(name, `${perSecond.toFixed(0)} a second   median ${ms(at(times, 0.5))}   p99 ${ms(at(times, 0.99))}`)
+      say(name, `${perSecond.toFixed(0)} a second   median ${ms(rank(times, 0.5))}   p99 ${ms(rank(times, 0.99))}`)
     const one = recordTo([first])
     await flatOut(one, CLIENTS, WARM_UP_SECONDS)
     tell(`one process, ${CLIENTS} clients flat out for 10 s`, await flatOut(one, CLIENTS, 10))

@@ -10,6 +10,7 @@ import { connectAsOwner } from './grow/tables.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { prepare } from './prepare.mjs'
 import { freePort } from './processes.mjs'
+import { median, rank, sorted } from './ranks.mjs'
 
 const SIZES = [40, 400, 4000]
 const READINGS_A_RUN = 400
@@ -18,12 +19,6 @@ const CALLS = 15
 const PEOPLE = 20
 const CLICKING_MS = 20_000
 
-const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]
-const median = times =>
-  at(
-    times.toSorted((a, b) => a - b),
-    0.5,
-  )
 const most = times => Math.max(...times)
 
 /** A signed-in person's requests; each answer with its time and how much came over the line. */
@@ -209,9 +204,9 @@ export async function benchPages(sizes = SIZES) {
       `  ${lots} lots: median ms, worst of ${CALLS}, kB over the line, statements; with ${PEOPLE} people clicking median and p99`,
     )
     for (const { name, ms, worst, bytes, asked, busy } of rows) {
-      const clicked = busy.toSorted((a, b) => a - b)
+      const clicked = sorted(busy)
       console.log(
-        `    ${name.padEnd(22)} ${ms.toFixed(1).padStart(7)} ${worst.toFixed(1).padStart(7)} ${(bytes / 1000).toFixed(1).padStart(8)} ${asked.toFixed(0).padStart(4)}   ${at(clicked, 0.5).toFixed(1).padStart(7)} ${at(clicked, 0.99).toFixed(1).padStart(7)}`,
+        `    ${name.padEnd(22)} ${ms.toFixed(1).padStart(7)} ${worst.toFixed(1).padStart(7)} ${(bytes / 1000).toFixed(1).padStart(8)} ${asked.toFixed(0).padStart(4)}   ${rank(clicked, 0.5).toFixed(1).padStart(7)} ${rank(clicked, 0.99).toFixed(1).padStart(7)}`,
       )
     }
     console.log(

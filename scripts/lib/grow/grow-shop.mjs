@@ -1,5 +1,5 @@
 import { connectAsOwner, insertRows, linksOf, readAll } from './tables.mjs'
-import { chance, copier } from './rows.mjs'
+import { chance, copier, later } from './rows.mjs'
 import { customers, fullStory, storyOf } from './story.mjs'
 import { importSource } from '../typescript.mjs'
 
@@ -212,17 +212,11 @@ export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0,
 
 const LETTER = { delivery: 'D', meat: 'M', ingredient: 'N', lot: 'L', run: 'S', pack: 'P' }
 const copyEvents = (events, days, recoded) =>
-  events.map((event) => {
-    const at = new Date(Date.parse(`${event.at.replace(' ', 'T')}Z`) + days * 86_400_000)
-      .toISOString()
-      .replace('T', ' ')
-      .replace('Z', '')
-    return {
-      ...event,
-      at,
-      typed: recoded(event.typed),
-      computed: recoded(event.computed),
-      subjects: recoded(event.subjects),
-      voids_id: null,
-    }
-  })
+  events.map(event => ({
+    ...event,
+    at: later(event.at, days),
+    typed: recoded(event.typed),
+    computed: recoded(event.computed),
+    subjects: recoded(event.subjects),
+    voids_id: null,
+  }))

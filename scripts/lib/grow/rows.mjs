@@ -6,7 +6,7 @@ const DAY = /^\d{4}-\d\d-\d\d$/
 const CODE = /\b([DMNLSPRB])-(\d{4,9})\b/g
 
 /** A text that is an instant or a day, so many days later. */
-function later(value, days) {
+export function later(value, days) {
   if (typeof value !== 'string') return value
   if (INSTANT.test(value))
     return new Date(Date.parse(`${value.replace(' ', 'T')}Z`) + days * DAY_MS)
