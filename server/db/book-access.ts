@@ -1,12 +1,15 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { touchedText } from '#core/book/touched'
-import { epochMs, readBook, type BookReading } from './book-reader'
+import { readBook, type BookReading } from './book-reader'
+import { epochMs } from './epoch-ms'
 import { digestsOf } from './row-digests'
 import type { Touch } from './table'
 import { snake, type Columns, type TableSpec } from './table-spec'
 
 /** What chaining records asks of its transaction beside the tables. */
 export interface BookAccess {
+  /** Whether this is a write: it goes by the rows themselves, never by what was kept of them. */
+  isWrite: boolean
   touch: Touch
   /** Ids of rows of one table, by its name in the code, that were written since digests were last asked for. */
   touchedIds: (table: string) => number[]
@@ -18,7 +21,7 @@ export interface BookAccess {
   lockHead: () => Promise<{ lastId: number; hash: string; lastAtMs: number; databaseMs: number }>
   /** Records as a walk reads them, and what the head says of the last. */
   readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[]; headHash: string | undefined }>
-  /** What records hold as typed and as computed; a very long text is left out and only its length told. */
+  /** What records hold as typed and as computed; a logger's many readings are left out and only counted. */
   texts: (ids: readonly number[]) => Promise<RecordTexts[]>
   /** The first number after one that no record has. */
   firstFree: (afterId: number) => Promise<number>
@@ -31,8 +34,8 @@ export interface RecordTexts {
   readings: number | null
   computed: string
 }
-/** Longer than this a record's text is fetched when somebody opens it. */
-const LONG_BYTES = 6000
+/** Readings longer than this are fetched when somebody opens their record. Any other text is what its sentence is told from. */
+const LONG_READINGS = 'kind = \'run_read\' AND LENGTH(typed) > 6000'
 
 export function bookAccess(
   sequelize: Sequelize,
@@ -43,6 +46,7 @@ export function bookAccess(
   const touched = new Map<string, Map<number, string | null>>()
   const select = { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) } as const
   return {
+    isWrite: transaction !== undefined,
     touch: (table, rows) => {
       const known = touched.get(table) ?? new Map<number, string | null>()
       for (const { id, digest } of rows) known.set(id, digest)
@@ -88,8 +92,8 @@ export function bookAccess(
       ids.length === 0
         ? []
         : await sequelize.query<RecordTexts>(
-            `SELECT id, IF(LENGTH(typed) > ${LONG_BYTES}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
-          IF(LENGTH(typed) > ${LONG_BYTES}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed FROM events WHERE id IN (${ids.map(Number).join(', ')})`,
+            `SELECT id, IF(${LONG_READINGS}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
+          IF(${LONG_READINGS}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed FROM events WHERE id IN (${ids.map(Number).join(', ')})`,
             select,
           ),
     firstFree: async (afterId) => {

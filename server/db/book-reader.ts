@@ -1,9 +1,6 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { HashedRow } from '#core/book/walk-chain'
-
-/** Milliseconds since 1970 of a DATETIME(3). Not by UNIX_TIMESTAMP, which ends on 2038-01-19. */
-export const epochMs = (at: string): string =>
-  `CAST(TIMESTAMPDIFF(MICROSECOND, '1970-01-01', ${at}) DIV 1000 AS DOUBLE)`
+import { epochMs } from './epoch-ms'
 
 /** Named and typed as the chain wants them, so that a row is used as it comes: a book has a million of them. */
 const COLUMNS = [

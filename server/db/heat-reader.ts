@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
-import { epochMs } from './book-reader'
+import { epochMs } from './epoch-ms'
 
 /** A smoke's reading as it is judged and drawn: no more columns than that, numbers already. */
 export interface HeatRow {
@@ -26,7 +26,7 @@ export const readHeatRows = (
       )
 
 interface Kept {
-  version: number
+  version: number | null
   rows: readonly HeatRow[]
 }
 /** Readings kept in memory, all together. */
@@ -37,8 +37,11 @@ export class HeatRows {
   private readonly kept = new Map<number, Kept>()
   constructor(private readonly sequelize: Sequelize) {}
 
-  async of(runs: readonly { id: number; readingsVersion: number }[]): Promise<Map<number, readonly HeatRow[]>> {
-    const asked = runs.filter(run => this.kept.get(run.id)?.version !== run.readingsVersion)
+  async of(runs: readonly { id: number; readingsVersion: number | null }[]): Promise<Map<number, readonly HeatRow[]>> {
+    const asked = runs.filter((run) => {
+      const kept = this.kept.get(run.id)
+      return !kept || kept.version !== run.readingsVersion
+    })
     const found = new Map<number, HeatRow[]>(asked.map(run => [run.id, []]))
     for (const row of await readHeatRows(
       this.sequelize,

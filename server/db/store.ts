@@ -26,7 +26,7 @@ export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & {
 
 /** Readings of runs, in order of time; a write reads them anew, a page may have them kept. */
 export type ReadHeats = (
-  runs: readonly { id: number; readingsVersion: number }[],
+  runs: readonly { id: number; readingsVersion: number | null }[],
 ) => Promise<Map<number, readonly HeatRow[]>>
 
 export interface Store {

@@ -6,7 +6,7 @@ import { ref, table } from './migration'
 export const name = '2026-11-28-heats'
 
 export const up: readonly string[] = [
-  'ALTER TABLE runs ADD readings_version INT NOT NULL DEFAULT 0',
+  'ALTER TABLE runs ADD readings_version INT NULL',
   table(
     'heat_judgements',
     ref('lot_id', 'lots'),

@@ -33,8 +33,8 @@ export const runs = voidableSpec(
     outcome: nullable(text<SmokeOutcome>(16)),
     coreThermometerId: nullable(int()),
     chamberThermometerId: nullable(int()),
-    /** Counts every change of its readings: what was worked out from them stands for one version. */
-    readingsVersion: int(),
+    /** Counts every change of its readings, null before the first: what was worked out from them stands for one version. */
+    readingsVersion: nullable(int()),
   },
   ['readingsVersion', 'pulledAtMs', 'pulledById', 'outcome'],
 )

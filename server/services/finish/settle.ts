@@ -103,7 +103,7 @@ async function countReadings(tables: Tables): Promise<void> {
   if (id.length === 0) return
   const runIds = [...(await tables.runReadings.totals('runId', { where: { id }, withVoided: true })).keys()]
   for (const run of await tables.runs.pick(['readingsVersion'], { id: runIds }, { lock: true, withVoided: true }))
-    await tables.runs.update(run.id, { readingsVersion: run.readingsVersion + 1 })
+    await tables.runs.update(run.id, { readingsVersion: (run.readingsVersion ?? 0) + 1 })
 }
 
 /**

@@ -95,8 +95,8 @@ export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: 
       ]),
     ]),
   )
-  // In the midst of a write the readings may be newer than their version.
-  const fresh = tables.book.isTouched()
+  // What a write decides by is worked out from the sealed rows: what is kept here no record seals.
+  const fresh = tables.book.isWrite
   const [kept] = fresh ? [] : await tables.heatJudgements.find({ lotId: lot.id }, { limit: 1 })
   if (kept?.inputs === inputs) return kept.judged
   const rows = await tables.heatRows(of.runs)

@@ -40,7 +40,6 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   }
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
-    readingsVersion: 0,
     code,
     smoker: input.smoker,
     targetCoreC: input.targetCore.tempC,
