@@ -3,6 +3,7 @@ import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
 import { touchedText } from '#core/book/touched'
 import { sha256 } from '../digest/sha256'
+import { markFinished } from './mark-finished'
 import { allDigests } from './row-digests'
 import { openTables, SPECS_BY_NAME, type Tables } from './store'
 
@@ -42,8 +43,8 @@ async function appendSeal(
 
 /**
  * Seals every row of the shop as it stands, in as many records as that takes: once for a book from before there were
- * digests, and after a change of the schema. `found` is how much a walk found amiss before, null when there was nothing
- * to hold the rows against. Returns the rows.
+ * digests, and after a change of the schema. Before that it marks what is finished, for a shop from before the mark.
+ * `found` is how much a walk found amiss before, null when there was nothing to hold the rows against. Returns the rows.
  */
 export async function sealRows(admin: Sequelize, nowMs: number, found: number | null): Promise<number> {
   return await admin.transaction(
@@ -52,6 +53,7 @@ export async function sealRows(admin: Sequelize, nowMs: number, found: number | 
       const tables = openTables(admin, transaction)
       // First, so that nobody writes between what is read here and the records over it.
       await tables.bookHead.one({ id: 1 }, { lock: true })
+      await markFinished(admin, transaction)
       const [owner] = await tables.users.find({ role: 'owner' }, { order: [['id', 'ASC']], limit: 1 })
       const shop = await tables.shops.one({})
       if (!owner || !shop) return 0

@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { connect } from '../../server/db/connect'
+import { markFinished } from '../../server/db/mark-finished'
 import type { Client, Reply } from '../support/client'
 import { rub, stock, type Stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
@@ -85,6 +87,35 @@ describe('what is finished', () => {
       maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: '2026-11-23', packCodes: [pack] })))
     expect(answers.map((answer: Reply) => answer.status)).toEqual([200, 200, 200, 200])
     expect(await onFloor()).not.toContain(code)
+  })
+  it('a shop from before the mark is marked as its writes would have', async () => {
+    const tables = ['lots', 'meat_lots', 'ingredient_lots']
+    const marked = () =>
+      Promise.all(tables.map(name => shop.sql(`SELECT id FROM ${name} WHERE finished_at IS NOT NULL AND voided = 0 ORDER BY id`)))
+    const before = await marked()
+    expect(before.map(rows => rows.length > 0)).toEqual([true, true, false])
+    const admin = connect(shop.adminUrl, 1)
+    await admin.transaction(async (transaction) => {
+      for (const name of tables) await admin.query(`UPDATE ${name} SET finished_at = NULL`, { transaction })
+      await markFinished(admin, transaction)
+    })
+    await admin.close()
+    expect(await marked()).toEqual(before)
+  })
+  it('a record of many packs is told whole, however long it is', async () => {
+    const more = await stock(maker, { supplierLot: 'NF-3' })
+    const { code } = await must(maker.post('/api/lots', rub(more)))
+    await must(maker.post(`/api/lots/${code}/out`, {}))
+    const packs = Array.from({ length: 120 }, () => ({ kind: 'sliced', weight: '20' }))
+    await must(
+      maker.post(`/api/lots/${code}/slicing`, {
+        readyWeight: '3 kg', packedOn: '2026-11-23', offcuts: [], scaleId: s.meatScaleId, packs,
+      }),
+    )
+    const { events } = await must(maker.get(`/api/lots/${code}`))
+    const sliced = events.find((event: { kind: string }) => event.kind === 'sliced')
+    expect(sliced.typed.packs).toHaveLength(120)
+    expect(sliced.longBytes).toBeUndefined()
   })
   it('lots are found by code, cut and day, a page at a time, and nonsense finds none', async () => {
     const { rubbedOn } = (await listed())[0]

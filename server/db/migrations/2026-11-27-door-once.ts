@@ -5,6 +5,8 @@
 export const name = '2026-11-27-door-once'
 
 export const up: readonly string[] = [
+  // Codes of earlier minutes open nothing any more, and two that raced would stand in the key's way.
+  'UPDATE sign_in_attempts SET step = NULL',
   'ALTER TABLE sign_in_attempts ADD UNIQUE KEY code_once (kind, sign_in, step)',
   // The keys stay, so that nothing that was stored is stored again.
   'UPDATE answers SET request_hash = \'\', answer = NULL',

@@ -8,7 +8,7 @@ import { headContract, isMissing, PORTABLE_TABLES, type PortableTable } from './
 import { NotJson, readExport } from './read-export'
 
 export type Imported
-  = | { ok: true; records: number; rows: number }
+  = | { ok: true; records: number; rows: number; unmarked: boolean }
     | { ok: false; why: 'not_json' | 'not_an_export' | 'end_differs'; detail: string }
     | { ok: false; why: 'not_empty' }
     | { ok: false; why: 'not_whole'; findings: Finding[]; found: number }
@@ -83,6 +83,7 @@ async function fill(
   const seen = new Set<string>()
   let book: z.output<typeof headContract> | null = null
   let rows = 0
+  let unmarked = false
   for await (const part of readExport(source)) {
     if ('head' in part) {
       const head = headContract.safeParse(part.head)
@@ -97,6 +98,8 @@ async function fill(
     const row = table.row.safeParse(part.row)
     if (!row.success) throw notAnExport(`tables.${table.name}.${part.index}`, row.error)
     rows += 1
+    // From before there was a mark of what is finished.
+    if (table.name === 'lots' && !('finished_at' in row.data)) unmarked = true
     if (table.name !== MOVED_BY_ITSELF) await add(table, row.data)
   }
   await flush()
@@ -107,7 +110,7 @@ async function fill(
   if (check.broken) throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
   if (check.end.hash !== book!.book.hash || check.records !== book!.book.records)
     throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
-  return { ok: true, records: check.records, rows }
+  return { ok: true, records: check.records, rows, unmarked }
 }
 
 /** A number of the book that the trigger refuses is a gap in the file's records. */
@@ -122,7 +125,8 @@ const isOutOfOrder = (error: unknown): boolean =>
 export async function importShop(admin: Sequelize, source: Readable, nowMs: number): Promise<Imported> {
   try {
     const done = await admin.transaction(transaction => fill(admin, source, transaction))
-    if (await isUnsealed(admin)) await sealRows(admin, nowMs, null)
+    const unsealed = await isUnsealed(admin)
+    if (unsealed || done.unmarked) await sealRows(admin, nowMs, unsealed ? null : 0)
     return done
   }
   catch (error) {

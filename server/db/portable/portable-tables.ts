@@ -10,8 +10,8 @@ export interface PortableTable {
   row: z.ZodType<Record<string, unknown>>
 }
 
-/** What belongs to a running server and not to the shop: sign-ins, tries, answers to repeated requests. */
-const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers', 'knownDevices'])
+/** What belongs to a running server and not to the shop: sign-ins, tries, answers to repeated requests, what is worked out anew. */
+const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers', 'knownDevices', 'heatJudgements'])
 
 function portable(spec: TableSpec<Columns>): PortableTable {
   const columns = new Map<string, Column<unknown>>([
@@ -19,7 +19,10 @@ function portable(spec: TableSpec<Columns>): PortableTable {
     ...Object.entries(spec.columns).map(([key, column]) => [snake(key), column] as const),
   ])
   if (spec.voidable) columns.set('voided', int())
-  const shape = Object.fromEntries([...columns].map(([name, column]) => [name, column.portable.schema]))
+  // A column that may be empty may be left out: exports from before it was there are read for ever.
+  const shape = Object.fromEntries(
+    [...columns].map(([name, { portable: { schema }, options }]) => [name, options.allowNull ? schema.optional() : schema]),
+  )
   return { name: spec.name, columns, row: z.strictObject(shape) as unknown as z.ZodType<Record<string, unknown>> }
 }
 
