@@ -72,7 +72,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     ): string => keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
     /** How many rows there are for each value of a column, with sums and greatest values; added up by the database. */
     totals: (
-      by: string | null,
+      by: string,
       sums: readonly string[],
       greatest: readonly string[],
       filter: Filter,
@@ -83,8 +83,9 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
         ...sums.map(key => `SUM(${known(quoted, key)}) AS ${generator.quoteIdentifier(`sum ${key}`)}`),
         ...greatest.map(key => `MAX(${known(quoted, key)}) AS ${generator.quoteIdentifier(`max ${key}`)}`),
       ]
-      const key = by === null ? null : known(quoted, by)
-      return `SELECT ${key ? `${key} AS ${generator.quoteIdentifier('by')}, ` : ''}${figures.join(', ')} FROM ${name}${whereText(filter)}${key ? ` GROUP BY ${key}` : ''}${lock ? ' LOCK IN SHARE MODE' : ''}`
+      const key = known(quoted, by)
+      const select = `SELECT ${key} AS ${generator.quoteIdentifier('by')}, ${figures.join(', ')} FROM ${name}`
+      return `${select}${whereText(filter)} GROUP BY ${key}${lock ? ' LOCK IN SHARE MODE' : ''}`
     },
     /**
      * Rows by their columns' names in the code; the answer is their ids. What is undefined is left to the column's

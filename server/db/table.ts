@@ -55,10 +55,6 @@ export interface Table<T> {
     by: keyof RowOf<T> & string,
     asked: Asked<S, M>,
   ) => Promise<Map<number, Totals<S, M>>>
-  /** The same over all rows that fit. An empty sum is 0, a greatest value of none is null. */
-  total: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(
-    asked: Asked<S, M>,
-  ) => Promise<Totals<S, M>>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
   update: (id: number, change: ChangeOf<T>) => Promise<void>
@@ -120,7 +116,7 @@ export function tableBinder<C extends Columns>(
       })
     }
     const withId = (some: readonly string[]) => [...new Set(['id', ...some])]
-    const totals = async (by: string | null, asked: Asked<string, string>) => {
+    const totals = async (by: string, asked: Asked<string, string>) => {
       const text = sql.totals(
         by,
         asked.sum ?? [],
@@ -169,7 +165,6 @@ export function tableBinder<C extends Columns>(
         keys.length === 0 ? [] : pick(sql.selectEach(withId(some), by, keys, live(where), { order, limit }), some),
       totals: async (by, asked) =>
         new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
-      total: async asked => (await totals(null, asked))[0]! as never,
       insert: async (row) => {
         const [id] = await insert([row])
         return id!

@@ -8,7 +8,7 @@ export const below = Op.lt
 export const between = Op.between
 /** Anything else than: `{ kind: { [but]: 'count' } }`. */
 export const but = Op.ne
-/** Begins with a text, given as it is: `{ code: { [startsWith]: 'L-00' } }`. */
+/** Begins with a text, in which `%` and `_` stand for any others: `{ code: { [startsWith]: 'L-00' } }`. */
 export const startsWith = Op.startsWith
 /** Filled in: `{ coreC: { [present]: null } }`. */
 export const present = Op.not

@@ -110,24 +110,11 @@ export interface LotSummary {
   leftG: number | null
 }
 
-/** A lot as the Ledger lists it: of one that is finished, only what a list shows. */
-export type LotRow = Pick<
-  LotSummary,
-  | 'code'
-  | 'cut'
-  | 'rind'
-  | 'rubbedOn'
-  | 'greenG'
-  | 'judgement'
-  | 'cureEndedAtMs'
-  | 'openHolds'
-  | 'runs'
-  | 'packs'
-  | 'packsG'
-  | 'unsent'
-  | 'readyG'
-  | 'leftG'
->
+/** Of a lot, what the Ledger's list shows. */
+export const LOT_ROW = [
+  'code', 'cut', 'rind', 'rubbedOn', 'greenG', 'judgement', 'cureEndedAtMs', 'openHolds', 'runs', 'packs', 'packsG', 'unsent', 'readyG', 'leftG',
+] as const satisfies readonly (keyof LotSummary)[]
+export type LotRow = Pick<LotSummary, (typeof LOT_ROW)[number]>
 /** Lots a page. */
 export const LOTS_PAGE = 30
 /** `find` is part of a code, a cut, or a day of rubbing. */

@@ -203,7 +203,7 @@ export const REFUSAL_WORDS: Record<string, Words> = {
   our_fault: () => 'Something went wrong on our side. What you typed is still here; try again, then tell the owner.',
   offline: () =>
     'The shop\'s computer cannot be reached. What you typed is kept here; press again when the connection is back.',
-  no_such_page: () => 'The book has no such page: it is asked for by the number of a record. Open the Ledger again.',
+  no_such_page: () => 'There is no such page: a page is asked for by what stands last on the one before. Nothing is changed; open the room again.',
   no_such_code: p => `Nothing has the code ${said.plain(p, 'code')}. Check it, or scan the label again.`,
   no_such_lot: p => `There is no lot ${said.plain(p, 'code')}. Check the code, or scan the label again.`,
   lot_voided: p =>

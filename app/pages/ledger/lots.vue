@@ -35,6 +35,7 @@ onMounted(load)
       <VTextField
         v-model="find"
         label="Find a lot"
+        maxlength="40"
         autocomplete="off"
         clearable
         hint="A code, a cut, or the day it was rubbed, 2026-11-07"

@@ -1,5 +1,5 @@
 import type { lotListQuery, LotList, LotRow } from '#shared/contracts/lots'
-import { LOTS_PAGE } from '#shared/contracts/lots'
+import { LOT_ROW, LOTS_PAGE } from '#shared/contracts/lots'
 import type { z } from 'zod'
 import { CUTS } from '#core/rules/cuts'
 import type { Tables } from '../../db/store'
@@ -76,34 +76,4 @@ export async function lotList(
   return { rows: shown.map(row => byCode.get(row.code)!), more: found.length > LOTS_PAGE }
 }
 
-const briefly = ({
-  code,
-  cut,
-  rind,
-  rubbedOn,
-  greenG,
-  judgement,
-  cureEndedAtMs,
-  openHolds,
-  runs,
-  packs,
-  packsG,
-  unsent,
-  readyG,
-  leftG,
-}: LotRow): LotRow => ({
-  code,
-  cut,
-  rind,
-  rubbedOn,
-  greenG,
-  judgement,
-  cureEndedAtMs,
-  openHolds,
-  runs,
-  packs,
-  packsG,
-  unsent,
-  readyG,
-  leftG,
-})
+const briefly = (lot: LotRow): LotRow => Object.fromEntries(LOT_ROW.map(key => [key, lot[key]])) as unknown as LotRow
