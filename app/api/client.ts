@@ -1,4 +1,4 @@
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
 import type { Problem } from '#shared/contracts/problem'
 import type { Notation } from '#core/units/format'
 

@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue'
 import type { z } from 'zod'
 import { faultsOf, type FieldFault } from '#shared/contracts/issues'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
 import type { Problem } from '#shared/contracts/problem'
 import { problemWords } from '~/api/client'
 import { sendSigned } from '~/api/signed-send'

@@ -1,7 +1,7 @@
 import { ref } from 'vue'
 import { LARGEST_FILE_BYTES, type FileView } from '#shared/contracts/files'
 import type { Problem } from '#shared/contracts/problem'
-import { wordsFor } from '#shared/messages/en'
+import { wordsOf } from '#shared/messages/refusals/catalogue'
 import { problemWords, upload } from '~/api/client'
 import { useSession } from '~/stores/session'
 
@@ -14,7 +14,7 @@ export function useUpload() {
   async function take(file: File): Promise<FileView | null> {
     message.value = ''
     if (file.size > LARGEST_FILE_BYTES) {
-      message.value = wordsFor('file_too_large', {}, session.notation)
+      message.value = wordsOf('file_too_large', { bytes: LARGEST_FILE_BYTES }, session.notation)
       return null
     }
     sending.value = true

@@ -4,7 +4,7 @@ import { navigateTo } from '#imports'
 import { recipeFile, RECIPE_FORMAT, RECIPE_VERSION, type Recipe, type RecipeView } from '#shared/contracts/recipes'
 import { faultsOf } from '#shared/contracts/issues'
 import type { Problem } from '#shared/contracts/problem'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import { STARTERS } from '#shared/recipes/starters'
 import { read } from '~/api/client'
@@ -69,7 +69,7 @@ async function fromFile(event: Event): Promise<void> {
   }
   catch (error) {
     if (!(error instanceof SyntaxError)) throw error
-    fault.value = wordsFor('not_a_recipe_file', {}, as.value)
+    fault.value = wordsOf('not_a_recipe_file', {}, as.value)
   }
   ;(event.target as HTMLInputElement).value = ''
 }

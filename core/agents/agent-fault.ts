@@ -36,13 +36,13 @@ export interface AgentQuestion {
  * mixed with spices is not stored (21 CFR 170.60). A mix is asked about as the kind of its agent.
  */
 export function agentFault(q: AgentQuestion): Result<null, AgentCode> {
-  const said = { name: q.name, jurisdiction: q.jurisdiction }
+  const said = { name: q.name }
   if (q.certificate === null) return fail('agent_no_certificate', said)
   if (q.bestBefore !== null && q.bestBefore < q.today)
     return fail('agent_expired', { ...said, bestBefore: q.bestBefore })
   if (q.spicedOn !== null && q.spicedOn !== q.today) return fail('mix_spiced_stored', { ...said, spicedOn: q.spicedOn })
   if (agentType(q.kind).use === 'long_dried' && q.purpose !== 'dried') return fail('agent_long_dried_only', said)
-  if (q.agent.nitrateFraction > 0 && q.nitrateMaxPpm === 0) return fail('nitrate_refused', said)
+  if (q.agent.nitrateFraction > 0 && q.nitrateMaxPpm === 0) return fail('nitrate_refused', { ...said, jurisdiction: q.jurisdiction })
   if (!(q.agent.nitriteFraction > 0)) return fail('agent_no_nitrite', said)
   return ok(null)
 }

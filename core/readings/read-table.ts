@@ -46,7 +46,7 @@ export function readTable(
   let dayShiftMs = 0
   for (const [i, row] of rows.entries()) {
     if (i <= head || isBlank(row)) continue
-    const wrong = fail('csv_row' as const, { row: i + 1, typed: row.join(', ').slice(0, 80) })
+    const wrong = fail('csv_row', { row: i + 1, typed: row.join(', ').slice(0, 80) })
     let atMs = readMoment(row[time] ?? '', options)
     if (atMs === null) return wrong
     const before = found.at(-1)
@@ -67,6 +67,6 @@ export function readTable(
     if (chamberC !== null || coreC !== null) found.push({ atMs, chamberC, coreC })
   }
   if (found.length === 0) return fail('csv_empty')
-  if (found.length > MOST_READINGS) return fail('csv_too_many', { count: found.length })
+  if (found.length > MOST_READINGS) return fail('csv_too_many', { count: found.length, most: MOST_READINGS })
   return ok(found)
 }

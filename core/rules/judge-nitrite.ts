@@ -55,7 +55,7 @@ export function judgeNitrite(
 }
 
 /** A lot cannot be rubbed while its nitrite is above the legal maximum, or may be for all the weighing shows. */
-export const forbidsRubbing = (status: NitriteStatus): boolean =>
+export const forbidsRubbing = (status: NitriteStatus): status is 'above_limit' | 'limit_not_shown' =>
   status === 'above_limit' || status === 'limit_not_shown'
 
 /** A lot rubbed with this verdict is held until the owner decides: too little nitrite is a hazard too. */

@@ -63,7 +63,7 @@ function measured(text: string): Result<{ value: number; unit: string }, SpoonCo
   if (!match) return fail('not_an_amount', { typed: text })
   const number = parseDecimal(match[1]!)
   if (!number.ok) return number
-  if (!(number.value > 0) || number.value > MOST) return fail('amount_range', { typed: text })
+  if (!(number.value > 0) || number.value > MOST) return fail('amount_range')
   return ok({ value: number.value, unit: match[2]! })
 }
 

@@ -28,11 +28,11 @@ export function parseLength(raw: string, bare: 'mm' | 'in', range: LengthRange):
   if (text === '') return fail('empty')
   const match = LENGTH.exec(text)
   const unitMm = match && UNIT_MM[match[2] || bare]
-  if (!match || !unitMm) return fail('not_a_length', { typed: raw.trim() })
+  if (!match || !unitMm) return fail('not_a_length')
   const figure = parseDecimal(match[1]!)
   if (!figure.ok) return figure
   const mm = figure.value * unitMm
   return mm < range.minMm || mm > range.maxMm
-    ? fail('length_range', { typed: raw.trim(), minMm: range.minMm, maxMm: range.maxMm })
+    ? fail('length_range', { typed: raw.trim() })
     : ok(mm)
 }

@@ -60,9 +60,9 @@ function parseReading(text: string): Result<Reading, WeightCode> {
     return ok({ massG: Number(both[1]) * GRAMS_PER_POUND + ounces.value * GRAMS_PER_OUNCE, hasUnit: true })
   }
   const one = ONE_UNIT.exec(text)
-  if (!one) return fail('not_a_weight', { typed: text })
+  if (!one) return fail('not_a_weight')
   const unitG = one[2] === '' ? 1 : UNIT_G[one[2]!]
-  if (unitG === undefined) return fail('not_a_weight', { typed: text })
+  if (unitG === undefined) return fail('not_a_weight')
   const number = parseDecimal(one[1]!)
   if (!number.ok) return number
   return ok({ massG: number.value * unitG, hasUnit: one[2] !== '' })
@@ -80,7 +80,7 @@ export function parseWeight(raw: string, range: WeightRange): Result<WeightEntry
   if (hasForeignDigits(text)) return fail('foreign_digits')
   if (text.startsWith('-')) return fail('not_positive')
   const parts = text.split('-').map(part => part.trim())
-  if (parts.length > 2) return fail('not_a_weight', { typed: text })
+  if (parts.length > 2) return fail('not_a_weight')
   const gross = parseReading(parts[0]!)
   if (!gross.ok) return gross
   let tareG = 0
@@ -94,7 +94,7 @@ export function parseWeight(raw: string, range: WeightRange): Result<WeightEntry
   const netG = grossG - tareG
   if (tareG > 0 && netG <= 0) return fail('tare_above_gross', { grossG, tareG })
   if (netG <= 0) return fail('not_positive')
-  if (netG < range.minG) return fail('too_light', { netG, minG: range.minG })
-  if (netG > range.maxG) return fail('too_heavy', { netG, maxG: range.maxG })
+  if (netG < range.minG) return fail('too_light', { netG })
+  if (netG > range.maxG) return fail('too_heavy', { netG })
   return ok({ netG, grossG, tareG, readings: parts.length === 2 ? 2 : 1 })
 }

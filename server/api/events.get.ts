@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { bookPageQuery } from '#shared/contracts/events'
 import { readRoute } from '../http/read-route'
-import { refuse } from '../http/reply'
+import { refuse } from '../services/context'
 import { eventPage } from '../services/book/event-views'
 
 export default readRoute(async ({ event, tables }) => {

@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { saltLedgerQuery } from '#shared/contracts/store'
 import { readRoute } from '../http/read-route'
-import { refuse } from '../http/reply'
+import { refuse } from '../services/context'
 import { saltLedgerView } from '../services/store/salt-ledger-view'
 
 export default readRoute(async ({ event, tables, nowMs }) => {

@@ -6,7 +6,8 @@ import type { Tables } from '../db/store'
 import type { OpenSession } from '../services/people/sessions'
 import { appState } from './app-state'
 import { sendJson } from './compressed'
-import { refuse, replyAnswer, replyFailure, replyRefusal } from './reply'
+import { replyAnswer, replyFailure, replyRefusal } from './reply'
+import { refuse } from '../services/context'
 import { atDoor, readerOf } from './session'
 
 export interface ReadContext {

@@ -1,36 +1,13 @@
 import { setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { Problem } from '#shared/contracts/problem'
-import { refuse, type Answer, type Refusal } from '../services/context'
+import type { Answer, Refusal } from '../services/context'
 import type { FieldFault } from '#shared/contracts/issues'
+import type { OURS } from '#shared/messages/refusals/ours'
 import { logFailure } from './log'
+import { statusOf } from './status'
 import { problemOf } from './words'
 
 const UNPROCESSABLE = 422
-const STATUS_OF_CODE: Record<string, number> = {
-  key_missing: 400,
-  not_json: 400,
-  not_json_type: 415,
-  too_deep: 400,
-  sign_in_wrong: 401,
-  pin_wrong: 401,
-  not_signed_in: 401,
-  not_your_role: 403,
-  cross_site: 403,
-  pin_needed: 403,
-  own_sign_in_needed: 403,
-  too_large: 413,
-  file_too_large: 413,
-  sign_in_closed: 429,
-  pin_closed: 429,
-  password_closed: 429,
-  pin_spent: 429,
-  code_needed: 401,
-  code_wrong: 401,
-  password_again: 403,
-  setup_code_wrong: 403,
-  setup_closed: 403,
-  disk_low: 507,
-}
 
 export function replyProblem(event: H3Event, problem: Problem): Problem {
   setResponseStatus(event, problem.status)
@@ -39,7 +16,7 @@ export function replyProblem(event: H3Event, problem: Problem): Problem {
 }
 
 export function replyRefusal(event: H3Event, refusal: Refusal): Problem {
-  const status = refusal.status ?? STATUS_OF_CODE[refusal.code] ?? UNPROCESSABLE
+  const status = statusOf(refusal.code, refusal.path !== undefined)
   const faults = refusal.path
     ? [{ path: refusal.path, code: refusal.code, ...(refusal.params ? { params: refusal.params } : {}) }]
     : []
@@ -77,13 +54,15 @@ const isDiskFull = (error: unknown): boolean =>
 const isBusy = (error: unknown): boolean =>
   (error as { name?: string }).name === 'SequelizeConnectionAcquireTimeoutError'
 
+function codeOfFailure(event: H3Event, error: unknown): keyof typeof OURS {
+  if (event.path.startsWith('/api/export') && isBusy(error)) return 'export_busy'
+  if (isDiskFull(error)) return 'disk_full'
+  return isLost(error) ? 'database_lost' : 'our_fault'
+}
+
 /** A fault of ours: logged here, told without its insides. A lost database and a full disk say so. */
 export function replyFailure(event: H3Event, error: unknown): Problem {
   logFailure(error, event)
-  if (event.path.startsWith('/api/export') && isBusy(error))
-    return replyProblem(event, problemOf(503, 'export_busy', {}))
-  if (isDiskFull(error)) return replyProblem(event, problemOf(507, 'disk_full', {}))
-  return replyProblem(event, isLost(error) ? problemOf(503, 'database_lost', {}) : problemOf(500, 'our_fault', {}))
+  const code = codeOfFailure(event, error)
+  return replyProblem(event, problemOf(statusOf(code, false), code, undefined))
 }
-
-export { refuse }

@@ -1,5 +1,5 @@
 import { DEFAULT_NOTATION } from '#core/units/format'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor, type RefusalCode } from '#shared/messages/refusals/catalogue'
 import type { FieldFault } from '#shared/contracts/issues'
 import type { FieldError, Problem } from '#shared/contracts/problem'
 
@@ -9,7 +9,7 @@ import type { FieldError, Problem } from '#shared/contracts/problem'
  */
 export function problemOf(
   status: number,
-  code: string,
+  code: RefusalCode,
   params: FieldFault['params'],
   faults: readonly FieldFault[] = [],
 ): Problem {

@@ -14,7 +14,8 @@ import { signedIn } from '../services/people/sign-in'
 import { appState, shopZone } from './app-state'
 import { isSameOrigin } from './origin'
 import { readJson } from './read-json'
-import { refuse, replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
+import { replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
+import { refuse } from '../services/context'
 import { atDoor, WRITERS } from './session'
 
 export interface WriteRoute<S extends z.ZodType, T> {

@@ -1,7 +1,8 @@
+import type { None } from '#core/failures'
 import type { Failure } from '#core/result'
 import type { EventKind } from '#shared/contracts/events'
-import type { FieldFault } from '#shared/contracts/issues'
 import type { Role } from '#shared/contracts/people'
+import type { FiguresOfRefusal, RefusalCode, RefusedAs } from '#shared/messages/refusals/catalogue'
 import type { Tables } from '../db/store'
 
 /** Who writes, where, when, and where the shop's clock hangs. The clock is an argument: services read none. */
@@ -33,24 +34,22 @@ export interface WriteContext extends Writer {
   entries: NewEvent[]
 }
 
-/** An expected refusal: a code for the words, and the field it is about. */
-export interface Refusal extends Failure {
-  path?: FieldFault['path']
-  status?: 404 | 409 | 422
-}
+/** The way to a field of what was sent. */
+export type FieldPath = (string | number)[]
+
+/** An expected refusal: a code with the figures for its words, and the field it is about. */
+export type Refusal<Code extends RefusalCode = RefusalCode> = RefusedAs<Code> & { path?: FieldPath }
 
 export type Answer<T> = { ok: true; value: T } | Refusal
 
-export const refuse = (code: string, params?: Failure['params'], path?: FieldFault['path']): Refusal => ({
-  ok: false,
-  code,
-  ...(params ? { params } : {}),
-  ...(path ? { path } : {}),
-})
+type WithPath<Figures extends unknown[]> = Figures extends [infer One] ? [params: One, path?: FieldPath] : [params?: None, path?: FieldPath]
 
-export const notFound = (code: string, params?: Failure['params']): Refusal => ({
-  ok: false,
-  code,
-  status: 404,
-  ...(params ? { params } : {}),
-})
+/** A refusal with every figure its words need, or it does not compile. */
+export const refuse = <Code extends RefusalCode>(
+  code: Code,
+  ...[params, path]: WithPath<FiguresOfRefusal<Code>>
+): Refusal<Code> =>
+  ({ ok: false, code, ...(params ? { params } : {}), ...(path ? { path } : {}) }) as Refusal<Code>
+
+/** What core refused, about a field. */
+export const refuseAt = (path: FieldPath, failure: Failure): Refusal => ({ ...failure, path })

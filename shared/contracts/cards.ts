@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { anyJson, code, text } from './fields'
+import { named } from './issues'
 
 const LONGEST_DRAFT = 60_000
 /** The Bench as it was laid out, as typed. The page that wrote it reads it; the server keeps it whole. */
 export const cardDraft = z
   .record(text(), anyJson())
-  .refine(draft => JSON.stringify(draft).length <= LONGEST_DRAFT, { error: 'draft_too_long' })
+  .refine(draft => JSON.stringify(draft).length <= LONGEST_DRAFT, named('draft_too_long'))
 export type CardDraft = z.output<typeof cardDraft>
 export const cardInput = z.strictObject({ draft: cardDraft, code: code().nullable().default(null) })
 export interface CardView {

@@ -4,7 +4,8 @@ import { parseTemperature } from '#core/units/parse-temperature'
 import { parsePercent } from '#core/units/parse-fraction'
 import { parseDecimal } from '#core/units/parse-decimal'
 import { parseWeight, type WeightEntry, type WeightRange } from '#core/units/parse-weight'
-import type { Failure, Result } from '#core/result'
+import { fail, type Failure, type Result } from '#core/result'
+import { named } from './issues'
 
 const LONGEST_TYPED = 60
 const LONGEST_NAME = 120
@@ -22,9 +23,9 @@ export const THICKNESS_RANGE_MM = { min: 5, max: 200 }
  * Any text. Half of a surrogate pair, as a cut emoji leaves it, is refused: no database gives it back as it came, and
  * the book's hash covers what came. Source: the Unicode Standard, 3.9, D84.
  */
-export const text = () => z.string().refine(value => value.isWellFormed(), { error: 'ill_formed_text' })
+export const text = () => z.string().refine(value => value.isWellFormed(), named('ill_formed_text'))
 /** Data of any shape, every text in it whole. */
-export const anyJson = () => z.json().refine(value => isWhole(value), { error: 'ill_formed_text' })
+export const anyJson = () => z.json().refine(value => isWhole(value), named('ill_formed_text'))
 const isWhole = (value: unknown): boolean =>
   typeof value === 'string'
     ? value.isWellFormed()
@@ -97,17 +98,17 @@ export const decimal = (min: number, max: number) =>
   typedText().transform((typed, ctx) => {
     const value = parsed(parseDecimal)(typed, ctx)
     if (typeof value === 'number' && (value < min || value > max))
-      refuse(ctx, { ok: false, code: 'number_range', params: { min, max } })
+      refuse(ctx, fail('number_range', { min, max }))
     return value
   })
 
 // Control characters have no place in a name; everything else, markup included, is kept as text and shown as text.
 const CLEAN = /^[^\p{Cc}]*$/u
 export const name = (max = LONGEST_NAME) =>
-  text().trim().min(1, { error: 'empty' }).max(max).regex(CLEAN, { error: 'control_characters' })
+  text().trim().min(1, named('empty')).max(max).regex(CLEAN, named('control_characters'))
 export const note = () => text().trim().max(LONGEST_NOTE).nullable()
-export const reason = () => text().trim().min(3, { error: 'reason_missing' }).max(LONGEST_NOTE)
-export const isoDate = () => z.iso.date({ error: 'not_a_date' })
+export const reason = () => text().trim().min(3, named('reason_missing')).max(LONGEST_NOTE)
+export const isoDate = () => z.iso.date(named('not_a_date'))
 export const instantMs = () => z.number().int().min(0).max(8.64e15)
-export const code = () => text().regex(/^[A-Z]-\d{4,9}$/, { error: 'not_a_code' })
+export const code = () => text().regex(/^[A-Z]-\d{4,9}$/, named('not_a_code'))
 export const clientKey = () => z.uuid()

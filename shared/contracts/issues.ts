@@ -1,15 +1,24 @@
 import type { z } from 'zod'
-import type { Failure } from '#core/result'
+import type { ENTRIES } from '../messages/refusals/entries'
 
+/** A field's fault as it goes over the line: its code, and the figures for the code's words. */
 export interface FieldFault {
   path: (string | number)[]
   code: string
-  params?: Failure['params']
+  params?: Record<string, string | number>
 }
+
+/** Codes of entries whose words need no figures. */
+export type EntryCode = {
+  [C in keyof typeof ENTRIES]: Parameters<(typeof ENTRIES)[C]> extends [] ? C : never
+}[keyof typeof ENTRIES]
+
+/** Names what a contract says of an entry, for the words: `.min(1, named('empty'))`. */
+export const named = (code: EntryCode) => ({ error: code })
 
 type Issue = z.core.$ZodIssue
 
-const CODE_OF_ISSUE: Record<string, string> = {
+const CODE_OF_ISSUE: Record<string, EntryCode> = {
   invalid_type: 'missing',
   too_small: 'too_small',
   too_big: 'too_long',

@@ -3,6 +3,7 @@ import { isZone } from '#core/calendar/local-day'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { Notation } from '#core/units/format'
 import { name, text } from './fields'
+import { named } from './issues'
 
 export const ROLES = ['owner', 'maker', 'inspector'] as const
 export type Role = (typeof ROLES)[number]
@@ -12,18 +13,18 @@ export const signInName = () =>
   text()
     .trim()
     .toLowerCase()
-    .min(2, { error: 'too_short' })
+    .min(2, named('too_short'))
     .max(64)
-    .regex(/^[a-z0-9._@-]+$/, { error: 'sign_in_letters' })
-const password = () => text().min(LEAST_PASSWORD, { error: 'password_short' }).max(200)
+    .regex(/^[a-z0-9._@-]+$/, named('sign_in_letters'))
+const password = () => text().min(LEAST_PASSWORD, named('password_short')).max(200)
 
-const enteredPassword = () => text().min(1, { error: 'empty' }).max(200)
+const enteredPassword = () => text().min(1, named('empty')).max(200)
 const LONGEST_STATION = 60
 /** What a device is called in the book when nobody named it. */
 export const OWN_DEVICE = 'own device'
 
 export const signInInput = z.strictObject({
-  signIn: text().trim().toLowerCase().min(1, { error: 'empty' }).max(64),
+  signIn: text().trim().toLowerCase().min(1, named('empty')).max(64),
   password: enteredPassword(),
   /** The second factor, where a person has one: six digits, or a recovery code. */
   code: text().trim().max(40).nullable().default(null),
@@ -81,10 +82,10 @@ const isEasyPin = (pin: string): boolean => {
   return steps.size === 1 && [0, 1, -1].includes([...steps][0]!)
 }
 const PIN = /^\d{4,6}$/
-const pinDigits = () => text().regex(PIN, { error: 'pin_digits' })
+const pinDigits = () => text().regex(PIN, named('pin_digits'))
 export const pinInput = z.strictObject({
   password: enteredPassword(),
-  pin: pinDigits().refine(pin => !PIN.test(pin) || !isEasyPin(pin), { error: 'pin_easy' }),
+  pin: pinDigits().refine(pin => !PIN.test(pin) || !isEasyPin(pin), named('pin_easy')),
 })
 export const signatureInput = z.strictObject({ userId: z.number().int().positive(), pin: pinDigits() })
 export const ownPasswordInput = z.strictObject({ password: enteredPassword(), next: password() })
@@ -111,10 +112,10 @@ export const personChangeInput = personInput
 /** One's own password once more, before what changes who may open the door. */
 export const confirmInput = z.strictObject({ password: enteredPassword() })
 export const secondFactorInput = z.strictObject({
-  secret: text().regex(/^[A-Z2-7]{32}$/, { error: 'not_in_form' }),
+  secret: text().regex(/^[A-Z2-7]{32}$/, named('not_in_form')),
   code: text()
     .trim()
-    .regex(/^\d{6}$/, { error: 'code_digits' }),
+    .regex(/^\d{6}$/, named('code_digits')),
 })
 export interface SecondFactorOffer {
   secret: string
@@ -129,12 +130,12 @@ export const setupInput = z.strictObject({
   /** Printed by the start command: who opens the shop stands at its computer. */
   code: text().trim().max(20).default(''),
   shopName: name(),
-  zone: text().max(64).refine(isZone, { error: 'unknown_zone' }),
+  zone: text().max(64).refine(isZone, named('unknown_zone')),
   /**
    * The law the shop stands under, one of the sets that came with the program; the owner confirms it against the text
    * later.
    */
-  ruleSetId: z.enum(SHIPPED_RULES.map(rules => rules.id) as [string, ...string[]], { error: 'law_missing' }),
+  ruleSetId: z.enum(SHIPPED_RULES.map(rules => rules.id) as [string, ...string[]], named('law_missing')),
   notation: notationInput,
   owner: personInput.omit({ role: true }),
 })

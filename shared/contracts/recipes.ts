@@ -7,6 +7,7 @@ import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
 import { name, note, withinWhole } from './fields'
+import { named, type EntryCode } from './issues'
 
 const MOST_SEASONINGS = 12
 /** Pieces of one lot may be flavoured apart; unmarked ones are A. */
@@ -26,7 +27,7 @@ export const recipeSeasoning = z
     allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
     group: z.enum(['all', ...FLAVOURS]),
   })
-  .refine(s => withinWhole(s.saltFraction, s.sugarFraction, s.waterFraction), { error: 'more_than_whole' })
+  .refine(s => withinWhole(s.saltFraction, s.sugarFraction, s.waterFraction), named('more_than_whole'))
 
 /**
  * A cure recipe, on green weight, for any meat. Shares are mass fractions: 0.025 is 2.5 %. What the recipe book keeps,
@@ -51,7 +52,7 @@ export const recipeContract = z
     note: note(),
   })
   .superRefine((recipe, ctx) => {
-    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message })
+    const fault = (path: string, message: EntryCode) => ctx.addIssue({ code: 'custom', path: [path], message })
     if ((recipe.method === 'salt_only') !== (recipe.agent === null))
       fault('agent', recipe.agent === null ? 'agent_missing' : 'agent_in_salt_only')
     if (recipe.days.bestBy < recipe.days.readyFrom) fault('days', 'best_by_before_ready')
@@ -68,9 +69,9 @@ export const RECIPE_VERSION = 1
 const MOST_AT_ONCE = 200
 /** A file of recipes. docs/recipes.schema.json publishes it. */
 export const recipeFile = z.strictObject({
-  format: z.literal(RECIPE_FORMAT, { error: 'not_a_recipe_file' }),
-  version: z.literal(RECIPE_VERSION, { error: 'not_a_recipe_file' }),
-  recipes: z.array(recipeContract).min(1, { error: 'no_recipes' }).max(MOST_AT_ONCE, { error: 'too_many_recipes' }),
+  format: z.literal(RECIPE_FORMAT, named('not_a_recipe_file')),
+  version: z.literal(RECIPE_VERSION, named('not_a_recipe_file')),
+  recipes: z.array(recipeContract).min(1, named('no_recipes')).max(MOST_AT_ONCE, named('too_many_recipes')),
 })
 
 /** The file of recipes as a JSON Schema, draft 2020-12. */

@@ -85,7 +85,7 @@ describe('pieces and seasonings', () => {
   it('a flavouring names pieces that are there', () => {
     expect(lot({ ...pieces(2), seasonings: [seasoning({ pieces: [1, 2] })] })).toEqual([])
     expect(lot({ ...pieces(2), seasonings: [seasoning(), seasoning({ pieces: [3] })] })).toEqual([
-      'seasonings.1.pieces:no_such_piece',
+      'seasonings.1.pieces:piece_not_here',
     ])
     expect(lot({ seasonings: [seasoning({ pieces: [] })] })).toEqual(['seasonings.0.pieces:no_pieces'])
     expect(lot({ seasonings: Array.from({ length: MOST_SEASONINGS + 1 }, () => seasoning()) })).toEqual([

@@ -19,6 +19,7 @@ import {
   weight,
 } from './fields'
 import { instrumentId } from './instruments'
+import { named, type EntryCode } from './issues'
 
 export const MOST_PIECES = 400
 export const MOST_SEASONINGS = 12
@@ -35,12 +36,12 @@ const seasoning = weighed.extend({
   per: z.enum(AMOUNT_KINDS),
   amount: decimal(0, 1000),
   /** Which pieces get it, counted from 1; null: all. */
-  pieces: z.array(z.number().int().min(1).max(MOST_PIECES)).min(1, { error: 'no_pieces' }).nullable(),
+  pieces: z.array(z.number().int().min(1).max(MOST_PIECES)).min(1, named('no_pieces')).nullable(),
 })
 const sideShare = () => z.number().min(0).max(1)
 export const sidesContract = z
   .strictObject({ flesh: sideShare(), fat: sideShare(), edges: sideShare() })
-  .refine(sides => sides.flesh + sides.fat + sides.edges > 0, { error: 'sides_empty' })
+  .refine(sides => sides.flesh + sides.fat + sides.edges > 0, named('sides_empty'))
 
 /** A lot as it was weighed and rubbed. For two applications the weights are the first one's. */
 export const rubInput = z
@@ -51,7 +52,7 @@ export const rubInput = z
     method: z.enum(CURE_METHODS),
     /** A rule row chosen instead of the general ones. */
     choiceId: text().max(64).nullable().default(null),
-    pieces: z.array(piece).min(1, { error: 'no_pieces' }).max(MOST_PIECES, { error: 'too_many_pieces' }),
+    pieces: z.array(piece).min(1, named('no_pieces')).max(MOST_PIECES, named('too_many_pieces')),
     meatScaleId: instrumentId(),
     mixScaleId: instrumentId(),
     targets: z.strictObject({
@@ -70,7 +71,7 @@ export const rubInput = z
     saltAgain: weight(INGREDIENT_RANGE).nullable().default(null),
     /** Salt and sugar come through the curing salt or bulk mix alone. */
     fromAgentOnly: z.boolean().default(false),
-    seasonings: z.array(seasoning).max(MOST_SEASONINGS, { error: 'too_many_seasonings' }).default([]),
+    seasonings: z.array(seasoning).max(MOST_SEASONINGS, named('too_many_seasonings')).default([]),
     /** Two applications: how much of it goes on now. */
     firstShare: percent(10, 90).nullable().default(null),
     water: weight(BRINE_RANGE).nullable().default(null),
@@ -86,7 +87,7 @@ export const rubInput = z
     note: note(),
   })
   .superRefine((input, ctx) => {
-    const fault = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message })
+    const fault = (path: (string | number)[], message: EntryCode) => ctx.addIssue({ code: 'custom', path, message })
     const saltOnly = input.method === 'salt_only'
     if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
     if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
@@ -98,7 +99,7 @@ export const rubInput = z
     if (input.method === 'two_applications' && input.firstShare === null) fault(['firstShare'], 'empty')
     if (input.weighedBack !== null && input.method !== 'excess') fault(['weighedBack'], 'not_excess')
     input.seasonings.forEach((s, i) => {
-      if (s.pieces?.some(number => number > input.pieces.length)) fault(['seasonings', i, 'pieces'], 'no_such_piece')
+      if (s.pieces?.some(number => number > input.pieces.length)) fault(['seasonings', i, 'pieces'], 'piece_not_here')
     })
   })
 export type RubInput = z.output<typeof rubInput>
@@ -142,6 +143,6 @@ export const bulkMixInput = z.strictObject({
   bestBefore: isoDate().nullable(),
   parts: z
     .array(weighed)
-    .min(2, { error: 'mix_too_few' })
-    .max(MOST_SEASONINGS + 3, { error: 'too_many_seasonings' }),
+    .min(2, named('mix_too_few'))
+    .max(MOST_SEASONINGS + 3, named('too_many_seasonings')),
 })

@@ -3,6 +3,7 @@ import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
 import { decimal, isoDate, name, reason, text } from './fields'
+import { named, type EntryCode } from './issues'
 
 const MOST_ROWS = 60
 const MOST_PPM = 5000
@@ -23,7 +24,7 @@ export const ownRuleRow = z
     source: name(250),
   })
   .superRefine((row, ctx) => {
-    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message })
+    const fault = (path: string, message: EntryCode) => ctx.addIssue({ code: 'custom', path: [path], message })
     if (row.maxPpm === null && row.basis !== 'residual') fault('maxPpm', 'empty')
     if (row.maxPpm !== null && row.minPpm !== null && row.minPpm > row.maxPpm) fault('minPpm', 'min_above_max')
     if ((row.basis === 'ingoing_nano3') !== (row.compound === 'nitrate')) fault('basis', 'basis_of_compound')
@@ -37,7 +38,7 @@ export const ownRulesInput = z
     textDate: isoDate(),
     floorPpm: ppm().nullable(),
     floorSource: longNote(),
-    rows: z.array(ownRuleRow).min(1, { error: 'no_rows' }).max(MOST_ROWS, { error: 'too_many_rows' }),
+    rows: z.array(ownRuleRow).min(1, named('no_rows')).max(MOST_ROWS, named('too_many_rows')),
   })
   .superRefine((set, ctx) => {
     set.rows.forEach((row, i) => {

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
+import { named } from './issues'
 
 export const MOST_PACKS = 500
 
@@ -12,7 +13,7 @@ export const slicingInput = z
     scaleId: instrumentId(),
     packs: z
       .array(z.strictObject({ kind: z.enum(['sliced', 'ends']), weight: weight(PACK_RANGE) }))
-      .max(MOST_PACKS, { error: 'too_many_packs' }),
+      .max(MOST_PACKS, named('too_many_packs')),
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
   })
   .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null, {
@@ -23,5 +24,5 @@ export const slicingInput = z
 export const dispatchInput = z.strictObject({
   customer: name(),
   sentOn: isoDate(),
-  packCodes: z.array(code()).min(1, { error: 'no_packs' }).max(MOST_PACKS),
+  packCodes: z.array(code()).min(1, named('no_packs')).max(MOST_PACKS),
 })

@@ -6,13 +6,14 @@ import type { RunFigures } from '#core/smoke/run-figures'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import { instantMs, name, temperature } from './fields'
 import { instrumentId, type InstrumentMark } from './instruments'
+import { named } from './issues'
 
 export const MOST_READINGS = 5000
 export const PHASES = ['smoke', 'cool'] as const
 
 export const runInput = z.strictObject({
   smoker: name(),
-  pieceIds: z.array(z.number().int()).min(1, { error: 'no_pieces' }).max(400, { error: 'too_many_pieces' }),
+  pieceIds: z.array(z.number().int()).min(1, named('no_pieces')).max(400, named('too_many_pieces')),
   targetCore: temperature(),
   coreThermometerId: instrumentId(),
   chamberThermometerId: instrumentId(),
@@ -27,8 +28,8 @@ export const runReadingsInput = z.strictObject({
         .strictObject({ atMs: instantMs(), chamber: temperature().nullable(), core: temperature().nullable() })
         .refine(r => r.chamber !== null || r.core !== null, { error: 'reading_empty', path: ['core'] }),
     )
-    .min(1, { error: 'no_readings' })
-    .max(MOST_READINGS, { error: 'too_many_readings' }),
+    .min(1, named('no_readings'))
+    .max(MOST_READINGS, named('too_many_readings')),
 })
 
 export interface RunReadingView {

@@ -25,6 +25,7 @@ import {
 import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
+import { named, type EntryCode } from './issues'
 
 /** What is received; `mix` is made here. */
 export const RECEIVED_KINDS = ['curing_salt', 'salt', 'sugar', 'spice'] as const
@@ -86,7 +87,7 @@ export const deliveryInput = z.strictObject({
   thermometerId: instrumentId(),
   photoId: fileId(),
   note: note(),
-  lines: z.array(deliveryLine).min(1, { error: 'no_lines' }).max(MOST_LINES, { error: 'too_many_lines' }),
+  lines: z.array(deliveryLine).min(1, named('no_lines')).max(MOST_LINES, named('too_many_lines')),
 })
 
 export const CUTTING_KINDS = ['cut', 'bone', 'split', 'trim'] as const
@@ -99,7 +100,7 @@ export const cuttingInput = z
     pieceId: z.number().int().positive().nullable(),
     taken: weight(DELIVERY_RANGE).nullable(),
     kind: z.enum(CUTTING_KINDS),
-    pieces: z.array(weight(PIECE_RANGE)).min(1, { error: 'no_pieces' }).max(100, { error: 'too_many_pieces' }),
+    pieces: z.array(weight(PIECE_RANGE)).min(1, named('no_pieces')).max(100, named('too_many_pieces')),
     trim: left(),
     bone: left(),
     rind: left(),
@@ -134,7 +135,7 @@ const composition = z
     waterPercent: percent(0, 100),
     allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
   })
-  .refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), { error: 'more_than_whole' })
+  .refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), named('more_than_whole'))
 
 /** Thinner than this it is no sugar to cure with. */
 const LEAST_SYRUP = 0.3
@@ -159,7 +160,7 @@ export const ingredientInput = z
     if (input.kind === 'sugar' && input.composition && input.composition.sugarPercent < LEAST_SYRUP)
       ctx.addIssue({ code: 'custom', path: ['composition', 'sugarPercent'], message: 'syrup_thin' })
     const held = input.kind === 'curing_salt' ? input.certificate : null
-    const fault = (field: string, message: string) =>
+    const fault = (field: string, message: EntryCode) =>
       ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
     if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001)
       fault('nitritePercent', 'nitrite_missing')

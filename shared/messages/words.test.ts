@@ -1,41 +1,34 @@
-import { readdirSync, readFileSync } from 'node:fs'
-import { join, resolve } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { fail } from '#core/result'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { HOLD_REASONS } from '../contracts/holds'
-import { hasWords, wordsFor } from './en'
+import { named } from '../contracts/issues'
+import { ACCESS } from './refusals/access'
+import { hasWords, REFUSALS, wordsFor } from './refusals/catalogue'
+import { ENTRIES } from './refusals/entries'
 import { holdWords } from './holds'
-
-const ROOT = resolve(import.meta.dirname, '../..')
-const sources = ['core', 'server', 'shared/contracts', 'app'].flatMap(folder =>
-  readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
-    .filter(file => /\.(ts|vue)$/.test(file) && !/\.test\.ts$/.test(file))
-    .map(file => readFileSync(join(ROOT, folder, file), 'utf8')),
-)
-
-const codesIn = (pattern: RegExp) => [
-  ...new Set(sources.flatMap(text => [...text.matchAll(pattern)].map(match => match[1]!))),
-]
+import { MISSING } from './refusals/missing'
+import { OURS } from './refusals/ours'
+import { SETTLED } from './refusals/settled'
+import { WORK } from './refusals/work'
 
 describe('words', () => {
-  it('stand for every refusal in the code', () => {
-    const codes = [
-      ...codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g),
-      ...codesIn(/error: '([a-z0-9_]+)'/g),
-      ...codesIn(/message: '([a-z0-9_]+)'/g),
-      'rub_above_limit',
-      'rub_limit_not_shown',
-      'lot_voided',
-      'residual_lab_always',
-      'residual_nitrate',
-      'residual_no_figure',
-      'residual_not_finished',
-      'residual_over',
-      'clock_ahead',
-      'clock_off_database',
+  it('stand once for a code: no file of the catalogue hides another\'s', () => {
+    const files = [ENTRIES, MISSING, SETTLED, ACCESS, OURS, WORK]
+    expect(Object.keys(REFUSALS)).toHaveLength(files.reduce((sum, file) => sum + Object.keys(file).length, 0))
+  })
+  it('are not asked of core or a contract without their figures: such code does not compile', () => {
+    const forbidden = [
+      // @ts-expect-error core names its figures too
+      () => fail('too_light'),
+      // @ts-expect-error a contract may name only what needs no figures
+      () => named('percent_range'),
     ]
-    expect(codes.length).toBeGreaterThan(60)
-    expect(codes.filter(code => !hasWords(code))).toEqual([])
+    expect(forbidden).toHaveLength(2)
+  })
+  it('show a code of another version rather than hide it', () => {
+    expect(hasWords('toString')).toBe(false)
+    expect(wordsFor('of_tomorrow', {}, DEFAULT_NOTATION)).toBe('Not done (of_tomorrow).')
   })
   it('stand for every hold, in the person\'s units', () => {
     expect(HOLD_REASONS.every(reason => holdWords(reason, DEFAULT_NOTATION).length > 5)).toBe(true)
@@ -61,51 +54,11 @@ describe('words', () => {
     )
     expect(wordsFor('rub_above_limit', { ...params, takeOffG: 0.34 }, DEFAULT_NOTATION)).toContain('Take off 0.34 g')
   })
-  it('never print a broken figure', () => {
-    const params = {
-      netG: 1.98,
-      grossG: 100,
-      tareG: 200,
-      minG: 50,
-      maxG: 60_000,
-      ppm: 1,
-      maxPpm: 2,
-      highPpm: 3,
-      takeOffG: 1,
-      addMeatG: 1,
-      leastG: 1,
-      carriedG: 1,
-      wantedG: 1,
-      leftG: 1,
-      tempC: 9,
-      outG: 1,
-      readyG: 1,
-      cutG: 1,
-      unaccountedG: 1,
-      fromG: 1,
-      countedG: 1,
-      bookG: 1,
-      differenceG: 1,
-      allowedG: 1,
-      min: 0,
-      max: 1,
-      row: 1,
-      greenG: 1,
-      saltG: 1,
-      wantedPpm: 1,
-      count: 2,
-      reason: 'cooling_late',
-      bytes: 2e6,
-      nowMs: 0,
-      zone: 'UTC',
-      hours: 30,
-      share: 0.02,
-      plannedShare: 0.02,
-      least: 0.01,
-      most: 0.06,
-      boundPpm: 1,
-    }
-    for (const code of codesIn(/\b(?:fail|refuse|notFound)\('([a-z0-9_]+)'/g))
-      expect(wordsFor(code, params, DEFAULT_NOTATION)).not.toMatch(/NaN|undefined/)
+  it('say a figure where it comes from, not beside it', () => {
+    expect(wordsFor('brine_too_strong', { mostShare: 0.26395 }, DEFAULT_NOTATION)).toContain('full at 26.4 %')
+    expect(wordsFor('salt_only_too_weak', { leastG: 90, leastShare: 0.018 }, DEFAULT_NOTATION)).toContain('Under 1.8 %')
+    expect(wordsFor('no_core_reading', { code: 'R-0001', belowC: 30 }, { ...DEFAULT_NOTATION, temperature: 'F' })).toContain(
+      '86',
+    )
   })
 })

@@ -176,7 +176,7 @@ describe('a password', () => {
     const wrong = String((Number(totp.generate()) + 1) % 1e6).padStart(6, '0')
     expect(await client.put('/api/me/second-factor', { secret, code: wrong })).toMatchObject({
       status: 422,
-      body: { code: 'code_wrong' },
+      body: { code: 'code_unfit' },
     })
     const [key, right] = [{ 'idempotency-key': randomUUID() }, { secret, code: totp.generate() }]
     const { recoveryCodes } = (await client.send('PUT', '/api/me/second-factor', right, key)).body

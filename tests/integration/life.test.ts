@@ -65,7 +65,7 @@ describe('a lot from the rub to the customer', () => {
     await must(maker.post(`/api/lots/${code}/drained`, {}))
     await must(maker.post(`/api/lots/${code}/out`, {}))
     expect((await must(maker.get(`/api/lots/${code}`))).turns).toHaveLength(1)
-    expect(await maker.post(`/api/lots/${code}/turns`, {})).toMatchObject({ status: 422, body: { code: 'cure_over' } })
+    expect(await maker.post(`/api/lots/${code}/turns`, {})).toMatchObject({ status: 409, body: { code: 'cure_over' } })
   })
   it('is smoked, pulled and cooled in time', async () => {
     const { pieces } = await must(maker.get(`/api/lots/${code}`))

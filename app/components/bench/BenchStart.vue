@@ -4,7 +4,7 @@ import { NuxtLink } from '#components'
 import { readCode } from '#core/trace/code'
 import type { CardView } from '#shared/contracts/cards'
 import type { BenchView } from '#shared/contracts/lots'
-import { wordsFor } from '#shared/messages/en'
+import { wordsOf } from '#shared/messages/refusals/catalogue'
 import { problemWords, read } from '~/api/client'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -52,11 +52,11 @@ const withUnit = (typed: string): string =>
   /[a-z"″]\s*$/i.test(typed) ? typed : `${typed.trim()} ${as.value.mass === 'us' ? 'in' : 'mm'}`
 async function openCard(raw: string): Promise<void> {
   const code = readCode(raw)?.code
-  fault.value = code ? '' : wordsFor('not_a_code', {}, as.value)
+  fault.value = code ? '' : wordsOf('not_a_code', {}, as.value)
   if (!code) return
   const reply = await read<CardView>(`/api/cards/${code}`)
   if (!reply.ok) fault.value = problemWords(reply.problem, as.value)
-  else if (reply.value.lot) fault.value = wordsFor('card_used', { code }, as.value)
+  else if (reply.value.lot) fault.value = wordsOf('card_used', { code }, as.value)
   else {
     draft.value = { ...emptyBench(), ...(reply.value.draft as unknown as BenchDraft), cardCode: code }
     typed.value = ''

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { parseLength } from '#core/units/parse-length'
 import { THICKNESS_RANGE_MM } from '#shared/contracts/fields'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { daysByRule, type DayRule } from '#core/curing/day-rules'
 import { useNotation } from '~/composables/use-notation'
 import type { BenchDraft } from './bench-draft'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { parseTemperature } from '#core/units/parse-temperature'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'
 
 const props = defineProps<{ label: string; error?: string | undefined }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { parseWeight, type WeightRange } from '#core/units/parse-weight'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'
 
 /** A weight as people type it; says at once what it understood. `digits` brings up the number pad: for plain grams. */

@@ -6,7 +6,7 @@ import { forbidsRubbing } from '#core/rules/judge-nitrite'
 import type { BenchView } from '#shared/contracts/lots'
 import { rubInput } from '#shared/contracts/rub'
 import type { Problem } from '#shared/contracts/problem'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
 import { read } from '~/api/client'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
@@ -124,7 +124,7 @@ watch(
               :meaning="meaning"
               :label="`Beam: floor ${limits.floorPpm}, limit ${Math.round(limits.maxPpm)} ppm, ${hung.length} pieces`"
             />
-            <p v-else class="caution grave" role="alert">{{ wordsFor('no_rule', { cut: draft.cut }, as) }}</p>
+            <p v-else class="caution grave" role="alert">{{ wordsOf('no_rule', { cut: draft.cut }, as) }}</p>
             <VerdictNote
               v-if="shown && bench.mixScale.value"
               :judgement="shown"

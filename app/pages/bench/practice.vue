@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { parseDecimal } from '#core/units/parse-decimal'
-import { wordsFor } from '#shared/messages/en'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { CHOICE_WORDS, PRACTICE_WORDS } from '#shared/messages/practice'
 import { isRight, practiceProblems } from '#shared/practice/problems'
 import PpmBeam from '~/components/beam/PpmBeam.vue'

@@ -3,7 +3,7 @@ import { exportShop, recordExport } from '../../services/office/take-along'
 import { isConfirmed } from '../../services/people/confirm'
 import { appState } from '../../http/app-state'
 import { readRoute } from '../../http/read-route'
-import { refuse } from '../../http/reply'
+import { refuse } from '../../services/context'
 import { streamOut } from '../../http/stream-out'
 
 /**

@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { lotListQuery } from '#shared/contracts/lots'
 import { readRoute } from '../../http/read-route'
-import { refuse } from '../../http/reply'
+import { refuse } from '../../services/context'
 import { lotList } from '../../services/lots/lot-list'
 
 export default readRoute(async ({ event, tables, nowMs }) => {

@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { storePageQuery } from '#shared/contracts/store'
 import { readRoute } from '../../http/read-route'
-import { refuse } from '../../http/reply'
+import { refuse } from '../../services/context'
 import { cameIn } from '../../services/store/store-view'
 
 /** Meat that came in, a page at a time. */

@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { packListQuery } from '#shared/contracts/thread'
 import { readRoute } from '../../http/read-route'
-import { refuse } from '../../http/reply'
+import { refuse } from '../../services/context'
 import { packList } from '../../services/ledger/pack-list'
 
 /** A bundle of packs, opened. */

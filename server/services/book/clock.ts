@@ -12,10 +12,11 @@ export class ClockAsked extends Error {
   readonly refusal: Refusal
   constructor(nowMs: number, zone: string, hours: number, than: 'last_record' | 'database') {
     super('the clock is asked about')
-    this.refusal = {
-      ...refuse(than === 'database' ? 'clock_off_database' : 'clock_ahead', { nowMs, zone, hours }, ['clock']),
-      status: 409,
-    }
+    this.refusal = refuse(
+      than === 'database' ? 'clock_off_database' : 'clock_ahead',
+      { nowMs, zone, hours },
+      ['clock'],
+    )
   }
 }
 

@@ -3,7 +3,7 @@ import type { InstrumentMark } from '#shared/contracts/instruments'
 import type { Tables } from '../../db/store'
 import type { RowOf } from '../../db/table-spec'
 import type { events as eventsTable } from '../../db/tables/book'
-import { notFound, type Answer } from '../context'
+import { refuse, type Answer } from '../context'
 import { below } from '../../db/where'
 import { loadMarks, type MarkAt } from '../instruments/marks'
 
@@ -43,7 +43,7 @@ type RecordRow = Pick<RowOf<typeof eventsTable>, 'id' | (typeof COLUMNS)[number]
 /** What a record holds as typed, however long. */
 export async function typedOf(tables: Tables, id: number): Promise<Answer<{ typed: unknown }>> {
   const [event] = await tables.events.pick(['typed'], { id })
-  return event ? { ok: true, value: { typed: JSON.parse(event.typed) as unknown } } : notFound('no_such_record')
+  return event ? { ok: true, value: { typed: JSON.parse(event.typed) as unknown } } : refuse('no_such_record')
 }
 
 /** Records about a code, oldest first. */

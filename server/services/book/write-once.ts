@@ -54,13 +54,13 @@ export async function writeOnce<T>(
     if (error instanceof ClockAsked) return error.refusal
     const duplicate = duplicateOf(error)
     // Two voids of one record at the same moment: the table lets one through.
-    if (duplicate?.startsWith('voids')) return { ...refuse('already_voided'), status: 409 }
+    if (duplicate?.startsWith('voids')) return refuse('already_voided')
     if (duplicate === null || !duplicate.includes('client_key')) throw error
     const first = await store.tables.answers.one({ clientKey: request.clientKey })
     if (!first || first.userId !== writer.actor.id || first.requestHash !== request.requestHash) {
-      return { ...refuse('key_reused'), status: 409 }
+      return refuse('key_reused')
     }
-    if (request.shownOnce) return { ...refuse('shown_once'), status: 409 }
+    if (request.shownOnce) return refuse('shown_once')
     return { ok: true, value: first.answer as T & { eventId: number | null } }
   }
 }

@@ -5,13 +5,13 @@ import type { benchCards } from '../../db/tables/recipes'
 import type { Tables } from '../../db/store'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 
 /** Keeps the Bench as it is laid out, under a code to print, carry and scan. A card that was rubbed stays as it was. */
 export async function layCard(ctx: WriteContext, input: z.output<typeof cardInput>): Promise<Answer<{ code: string }>> {
   const card = input.code === null ? null : await ctx.tables.benchCards.one({ code: input.code }, { lock: true })
-  if (input.code !== null && !card) return notFound('no_such_card', { code: input.code })
-  if (card && card.lotId !== null) return { ...refuse('card_used', { code: card.code }), status: 409 }
+  if (input.code !== null && !card) return refuse('no_such_card', { code: input.code })
+  if (card && card.lotId !== null) return refuse('card_used', { code: card.code })
   const code = card?.code ?? (await nextCode(ctx.tables, 'card'))
   if (card) await ctx.tables.benchCards.update(card.id, { draft: input.draft, atMs: ctx.nowMs, byId: ctx.actor.id })
   else await ctx.tables.benchCards.insert({ code, draft: input.draft, atMs: ctx.nowMs, byId: ctx.actor.id })
@@ -29,7 +29,7 @@ async function viewOf(tables: Tables, card: RowOf<typeof benchCards>): Promise<C
 
 export async function cardView(tables: Tables, code: string): Promise<Answer<CardView>> {
   const card = await tables.benchCards.one({ code })
-  return card ? { ok: true, value: await viewOf(tables, card) } : notFound('no_such_card', { code })
+  return card ? { ok: true, value: await viewOf(tables, card) } : refuse('no_such_card', { code })
 }
 
 /** Cards that wait to be rubbed, newest first. */

@@ -2,7 +2,7 @@ import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/events'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 
 /** Turned again so soon is the same turn, told by another tablet. */
 const SAME_TURN_MS = 10 * MS_PER_MINUTE
@@ -10,7 +10,7 @@ const SAME_TURN_MS = 10 * MS_PER_MINUTE
 /** A lot that is in the cure, locked until the record is made. */
 async function curingLot(tables: Tables, code: string) {
   const lot = await tables.lots.one({ code }, { lock: true })
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   if (lot.cureEndedAtMs !== null) return refuse('cure_over', { code })
   return { ok: true as const, value: lot }
 }
@@ -23,14 +23,11 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
   const [last] = await ctx.tables.turns.find({ lotId: lot.value.id }, { order: [['atMs', 'DESC']], limit: 1 })
   if (last && Math.abs(ctx.nowMs - last.atMs) < SAME_TURN_MS) {
     const by = await ctx.tables.users.one({ id: last.byId })
-    return {
-      ...refuse('turned_just_now', {
-        code,
-        who: by!.name,
-        minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE),
-      }),
-      status: 409,
-    }
+    return refuse('turned_just_now', {
+      code,
+      who: by!.name,
+      minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE),
+    })
   }
   const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id })
   recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId } })

@@ -4,7 +4,7 @@ import type { lots as lotsTable } from '../../db/tables/lots'
 import { since } from '../../db/where'
 import type { TypedTemperature } from '#shared/contracts/fields'
 import { recordEvent } from '../book/record-event'
-import { notFound, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { readWith } from '../instruments/read-with'
 
@@ -68,7 +68,7 @@ export async function readFridge(
   temperature: TypedTemperature,
 ): Promise<Answer<{ verdict: FridgeVerdict }>> {
   const fridge = await ctx.tables.fridges.one({ id: fridgeId }, { lock: true })
-  if (!fridge) return notFound('no_such_fridge')
+  if (!fridge) return refuse('no_such_fridge')
   const read = await readWith(ctx.tables, fridge.thermometerId, temperature.tempC, ['temperature'])
   if (!read.ok) return read
   const readingId = await ctx.tables.fridgeReadings.insert({

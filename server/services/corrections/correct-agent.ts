@@ -1,7 +1,7 @@
 import { legalMethod } from '#core/cure/cure-method'
 import { limitsFor } from '#core/rules/limits'
 import type { CorrectionInput } from '#shared/contracts/corrections'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
 import { usableAgent } from '../lots/usable-agent'
@@ -21,7 +21,7 @@ export async function correctAgent(
 ): Promise<Answer<Changed>> {
   const { tables } = ctx
   const part = await tables.lotIngredients.one({ id: c.id, role: 'agent' }, { lock: true })
-  if (!part) return notFound('no_such_ingredient', { code: '' })
+  if (!part) return refuse('no_such_entry')
   const [lot, before] = [
     (await tables.lots.one({ id: part.lotId }, { lock: true }))!,
     (await tables.ingredientLots.one({ id: part.ingredientLotId }, { withVoided: true }))!,

@@ -1,7 +1,7 @@
 import { withoutOffset } from '#core/instruments/check-instrument'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { recordEvent } from '../book/record-event'
-import { notFound, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { checkFridge } from '../cold-room/read-fridge'
 import { checkRun, lotsOfRun } from '../smoke/check-run'
 import { correctAgent } from './correct-agent'
@@ -18,7 +18,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'meat_weight':
     case 'meat_supplier_lot': {
       const meat = await tables.meatLots.one({ code: c.code }, { lock: true })
-      if (!meat) return notFound('no_such_meat', { code: c.code })
+      if (!meat) return refuse('no_such_meat', { code: c.code })
       if (c.what === 'meat_supplier_lot') {
         await tables.meatLots.update(meat.id, { supplierLot: c.value })
         return changed([meat.code], meat.code, meat.supplierLot, c.value)
@@ -28,7 +28,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     }
     case 'piece_weight': {
       const piece = await tables.pieces.one({ id: c.id }, { lock: true })
-      if (!piece) return notFound('no_such_piece')
+      if (!piece) return refuse('no_such_piece')
       await tables.pieces.update(piece.id, {
         greenG: c.value.netG,
         greenTyped: c.value.typed,
@@ -40,7 +40,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     }
     case 'ingredient_weighed': {
       const part = await tables.lotIngredients.one({ id: c.id }, { lock: true })
-      if (!part) return notFound('no_such_ingredient')
+      if (!part) return refuse('no_such_entry')
       await tables.lotIngredients.update(part.id, { weighedG: c.value.netG, weighedTyped: c.value.typed })
       await rejudge(ctx, part.lotId)
       const [lot, ingredient] = await Promise.all([
@@ -58,7 +58,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       return await correctAgent(ctx, c)
     case 'fridge_reading': {
       const reading = await tables.fridgeReadings.one({ id: c.id }, { lock: true })
-      if (!reading) return notFound('no_such_reading')
+      if (!reading) return refuse('no_such_reading')
       await tables.fridgeReadings.update(reading.id, {
         tempC: withoutOffset(c.value.tempC, reading.offsetC),
         typed: c.value.typed,
@@ -74,7 +74,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     }
     case 'core_reading': {
       const reading = await tables.runReadings.one({ id: c.id }, { lock: true })
-      if (!reading || reading.coreC === null) return notFound('no_such_reading')
+      if (!reading || reading.coreC === null) return refuse('no_such_reading')
       const [chamberTyped = '', coreTyped = ''] = reading.typed.split(' | ')
       await tables.runReadings.update(reading.id, {
         coreC: withoutOffset(c.value.tempC, reading.coreOffsetC),
@@ -87,7 +87,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     }
     case 'pack_weight': {
       const pack = await tables.packs.one({ id: c.id }, { lock: true })
-      if (!pack) return notFound('no_such_pack')
+      if (!pack) return refuse('no_such_entry')
       await tables.packs.update(pack.id, { netG: c.value.netG, netTyped: c.value.typed })
       const lot = (await tables.lots.one({ id: pack.lotId }))!
       return changed([pack.code, lot.code], pack.code, pack.netTyped, c.value.typed)

@@ -1,7 +1,7 @@
 import type { HoldReason, dispositionInput } from '#shared/contracts/holds'
 import type { z } from 'zod'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 
 export interface HoldCause {
   reason: HoldReason
@@ -44,7 +44,7 @@ export async function holdMeat(
 /** Anyone who records may hold a lot, with the reason in words. */
 export async function holdByHand(ctx: WriteContext, code: string, text: string): Promise<Answer<object>> {
   const lot = await ctx.tables.lots.one({ code }, { lock: true })
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   await ctx.tables.holds.insert({ lotId: lot.id, reason: 'by_hand', note: text, placedAtMs: ctx.nowMs })
   recordEvent(ctx, { kind: 'held', subjects: [code], typed: { text }, computed: { reason: 'by_hand' }, reason: text })
   return { ok: true, value: {} }
@@ -69,8 +69,8 @@ export async function dispose(
   input: z.output<typeof dispositionInput>,
 ): Promise<Answer<object>> {
   const hold = await ctx.tables.holds.one({ id: holdId }, { lock: true })
-  if (!hold) return notFound('no_such_hold')
-  if (hold.disposition !== null) return { ...refuse('already_decided'), status: 409 }
+  if (!hold) return refuse('no_such_hold')
+  if (hold.disposition !== null) return refuse('already_decided')
   const held
     = hold.lotId === null
       ? await ctx.tables.meatLots.one({ id: hold.meatLotId! })

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { ICE_POINT_C, judgeScaleCheck, judgeThermometerCheck } from '#core/instruments/check-instrument'
 import type { CheckInput, fridgeInput, instrumentChangeInput, instrumentInput } from '#shared/contracts/instruments'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 
 export async function addInstrument(
   ctx: WriteContext,
@@ -27,7 +27,7 @@ export async function changeInstrument(
   input: z.output<typeof instrumentChangeInput>,
 ): Promise<Answer<object>> {
   const one = await ctx.tables.instruments.one({ id }, { lock: true })
-  if (!one) return notFound('no_such_instrument')
+  if (!one) return refuse('no_such_instrument')
   await ctx.tables.instruments.update(id, input)
   recordEvent(ctx, {
     kind: 'instrument_changed',
@@ -67,7 +67,7 @@ export async function recordCheck(
   input: CheckInput,
 ): Promise<Answer<{ passed: boolean; offsetC: number }>> {
   const one = await ctx.tables.instruments.one({ id }, { lock: true })
-  if (!one) return notFound('no_such_instrument')
+  if (!one) return refuse('no_such_instrument')
   const found = judge(one.kind, one.readability, input)
   if (!found) return refuse('wrong_check', {}, ['method'])
   const checkId = await ctx.tables.instrumentChecks.insert({
@@ -112,7 +112,7 @@ export async function changeFridge(
   input: z.output<typeof fridgeInput>,
 ): Promise<Answer<object>> {
   const fridge = await ctx.tables.fridges.one({ id }, { lock: true })
-  if (!fridge) return notFound('no_such_fridge')
+  if (!fridge) return refuse('no_such_fridge')
   const refusal = await refuseFridge(ctx, input, id)
   if (refusal) return refusal
   await ctx.tables.fridges.update(id, input)

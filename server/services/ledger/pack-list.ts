@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { packListQuery, PackLine } from '#shared/contracts/thread'
 import type { Tables } from '../../db/store'
-import { notFound, type Answer } from '../context'
+import { refuse, type Answer } from '../context'
 
 /** The packs of a lot that one customer has, or that nobody has yet. */
 export async function packList(
@@ -9,7 +9,7 @@ export async function packList(
   { lot: code, party }: z.output<typeof packListQuery>,
 ): Promise<Answer<PackLine[]>> {
   const [lot] = await tables.lots.pick([], { code })
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   const lotId = lot.id
   const columns = ['code', 'netG', 'packedOn', 'dispatchId'] as const
   const order = { order: [['id', 'ASC']] } as const

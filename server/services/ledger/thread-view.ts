@@ -1,7 +1,7 @@
 import { threadFrom, type ThreadLink } from '#core/trace/thread'
 import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
 import type { Tables } from '../../db/store'
-import { notFound, type Answer } from '../context'
+import { refuse, type Answer } from '../context'
 import { lotsThrough } from './lots-through'
 import { LOTS_DRAWN, threadOutline } from './thread-outline'
 
@@ -95,7 +95,7 @@ async function ownNode(tables: Tables, code: string): Promise<ThreadNodeView[]> 
  */
 export async function threadView(tables: Tables, code: string): Promise<Answer<ThreadView>> {
   const through = await lotsThrough(tables, code)
-  if (through === null) return notFound('no_such_code', { code })
+  if (through === null) return refuse('no_such_code', { code })
   const lotIds = [...new Set(through)]
   if (lotIds.length > LOTS_DRAWN) {
     const [outline, own] = await Promise.all([threadOutline(tables, lotIds), ownNode(tables, code)])

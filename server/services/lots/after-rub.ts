@@ -1,11 +1,12 @@
 import type { z } from 'zod'
 import { localDay } from '#core/calendar/local-day'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
+import type { ResidualView } from '#shared/contracts/lots'
 import type { labResultInput, secondApplicationInput, weighedAfterInput } from '#shared/contracts/rub'
 import { recordEvent } from '../book/record-event'
 import type { RowOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
 import { theShop } from '../office/office'
@@ -24,10 +25,10 @@ export async function applySecond(
   input: z.output<typeof secondApplicationInput>,
 ): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   const before = await ctx.tables.lotIngredients.find({ lotId: lot.id })
-  if (!waitingForSecond(lot, before)) return { ...refuse('no_second_due', { code }), status: 409 }
-  if (lot.cureEndedAtMs !== null) return { ...refuse('cure_over', { code }), status: 409 }
+  if (!waitingForSecond(lot, before)) return refuse('no_second_due', { code })
+  if (lot.cureEndedAtMs !== null) return refuse('cure_over', { code })
   const parts = await findIngredients(ctx.tables, input, localDay(ctx.nowMs, (await theShop(ctx.tables)).zone))
   if (!parts.ok) return parts
   const first = before.find(part => part.role === 'agent')!
@@ -51,7 +52,7 @@ export async function applySecond(
     })),
   )
   const judgement = await judgementNow(ctx, lot.id)
-  if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement)
+  if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement.status, judgement)
   await rejudge(ctx, lot.id)
   recordEvent(ctx, {
     kind: 'second_applied',
@@ -69,7 +70,7 @@ export async function weighAfter(
   input: z.output<typeof weighedAfterInput>,
 ): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   if (lot.method !== 'excess' && lot.method !== 'wet_pick_up')
     return refuse('nothing_to_weigh_back', { code }, ['weight'])
   if (!(await ctx.tables.instruments.one({ id: input.scaleId, kind: 'scale' })))
@@ -111,7 +112,7 @@ export async function recordLabResult(
   input: z.output<typeof labResultInput>,
 ): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   if (!(await knownFile(ctx.tables, input.fileId))) return refuse('no_such_file', {}, ['fileId'])
   const labResultId = await ctx.tables.labResults.insert({
     lotId: lot.id,
@@ -136,6 +137,14 @@ export async function recordLabResult(
   return { ok: true, value: { code } }
 }
 
+function notShown(lot: RowOf<typeof lotsTable>, why: NonNullable<ResidualView['why']>, found: ResidualView): Refusal {
+  const { code } = lot
+  if (why === 'over') return refuse('residual_over', { code, boundPpm: found.boundPpm!, maxPpm: found.maxPpm! })
+  if (why === 'no_figure')
+    return refuse('residual_no_figure', { code, jurisdiction: lot.judgement.jurisdiction })
+  return refuse(`residual_${why}`, { code })
+}
+
 /** Lots that a residual row governs go to a customer only once a laboratory, or mass balance, shows what is left. */
 export async function refuseResidual(
   ctx: WriteContext,
@@ -143,15 +152,7 @@ export async function refuseResidual(
 ): Promise<Answer<null>> {
   for (const lot of lots) {
     const found = await residualOf(ctx.tables, lot)
-    if (!found || found.by !== null) continue
-    const { why, boundPpm, maxPpm, leastYield } = found
-    return refuse(`residual_${why}`, {
-      code: lot.code,
-      jurisdiction: lot.judgement.jurisdiction,
-      boundPpm: boundPpm ?? 0,
-      maxPpm: maxPpm ?? 0,
-      leastYield: leastYield ?? 0,
-    })
+    if (found?.why) return notShown(lot, found.why, found)
   }
   return { ok: true, value: null }
 }

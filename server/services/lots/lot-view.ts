@@ -1,7 +1,7 @@
 import type { LotView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
 import { eventsAbout } from '../book/event-views'
-import { notFound, type Answer } from '../context'
+import { refuse, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
 import { residualOf } from './residual'
@@ -17,7 +17,7 @@ async function recipeOf(tables: Tables, revisionId: number) {
 export async function lotView(tables: Tables, code: string, nowMs: number): Promise<Answer<LotView>> {
   const row = await tables.lots.one({ code })
   if (!row)
-    return notFound((await tables.lots.count({ code }, { withVoided: true })) > 0 ? 'lot_voided' : 'no_such_lot', {
+    return refuse((await tables.lots.count({ code }, { withVoided: true })) > 0 ? 'lot_voided' : 'no_such_lot', {
       code,
     })
   const lotId = row.id

@@ -2,8 +2,8 @@ import type { Judgement } from '#shared/contracts/judgement'
 import { refuse } from '../context'
 
 /** Above a limit, or not shown to be below it: the figure, the rule, and what to do in grams. */
-export function refuseVerdict(judgement: Judgement) {
-  const { lot, row, maxPpm, advice, status } = judgement
+export function refuseVerdict(status: 'above_limit' | 'limit_not_shown', judgement: Judgement) {
+  const { lot, row, maxPpm, advice } = judgement
   return refuse(
     `rub_${status}`,
     {

@@ -9,7 +9,7 @@ import type { RubInput } from '#shared/contracts/rub'
 import { judgeLot } from '#shared/judging/judge-lot'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
+import { refuse, refuseAt, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView, theShop } from '../office/office'
 import { rulesInForce } from '../rules/rule-sets'
@@ -97,11 +97,11 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
     ...(waterG > 0 ? { waterShare: waterG / greenG } : {}),
     ...(input.mostPickUp ? { pickUp: input.mostPickUp } : {}),
   })
-  if (!plan.ok) return refuse(plan.code, plan.params, ['targets', 'saltShare'])
+  if (!plan.ok) return refuseAt(['targets', 'saltShare'], plan)
   if (plan.value.saltG > 0 && input.salt === null)
     return refuse('salt_missing', { saltG: plan.value.saltG }, ['salt', 'weighed'])
   if (input.method === 'salt_only' && massOf(parts.value, 'salt') / greenG < LEAST_SALT_ONLY) {
-    return refuse('salt_only_too_weak', { leastG: LEAST_SALT_ONLY * greenG }, ['salt', 'weighed'])
+    return refuse('salt_only_too_weak', { leastG: LEAST_SALT_ONLY * greenG, leastShare: LEAST_SALT_ONLY }, ['salt', 'weighed'])
   }
   // Half now: the rest counts as planned until it is weighed.
   const firstShare = input.method === 'two_applications' ? input.firstShare! : 1
@@ -130,7 +130,7 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
     ...(input.mostPickUp ? { mostPickUp: input.mostPickUp } : {}),
   })
   if (!judgement) return refuse('no_rule', { cut: input.cut }, ['cut'])
-  if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement)
+  if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement.status, judgement)
   const salt = refuseSalt(input, parts.value, { plan: plan.value, agent: agent.value, share: firstShare })
   if (salt) return salt
   if (judgement.nitrate && judgement.nitrate.ppm > judgement.nitrate.maxPpm)
@@ -139,7 +139,7 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
     return refuse('weighed_back_all', {}, ['weighedBack'])
 
   const card = input.cardCode === null ? null : await tables.benchCards.one({ code: input.cardCode }, { lock: true })
-  if (card && card.lotId !== null) return { ...refuse('card_used', { code: card.code }), status: 409 }
+  if (card && card.lotId !== null) return refuse('card_used', { code: card.code })
   const code = await nextCode(tables, 'lot')
   const lotId = await tables.lots.insert({
     code,

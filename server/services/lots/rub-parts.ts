@@ -121,7 +121,7 @@ export async function findIngredients(
     takenG.set(lot.id, wantedG)
     const leftG = await ingredientLeftG(tables, lot)
     if (wantedG > leftG + lot.amountG * (SCALE_SLACK - 1)) {
-      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG }, [...path, 'weighed'])
+      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG) }, [...path, 'weighed'])
     }
     parts.push({ role, lot, weighedG: weighed.netG, weighedTyped: weighed.typed, seasoning })
   }

@@ -2,7 +2,7 @@ import { agentFault, type Purpose } from '#core/agents/agent-fault'
 import type { CuringAgent } from '#core/cure/agent'
 import { localDay } from '#core/calendar/local-day'
 import type { Tables } from '../../db/store'
-import { refuse, type Answer } from '../context'
+import { refuseAt, type Answer } from '../context'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import { agentOf } from '../store/store-view'
@@ -38,5 +38,5 @@ export async function usableAgent(
     jurisdiction: q.jurisdiction,
     spicedOn: await spicedOn(tables, lot, q.zone),
   })
-  return fit.ok ? { ok: true, value: agent } : refuse(fit.code, fit.params, ['agent', 'lotCode'])
+  return fit.ok ? { ok: true, value: agent } : refuseAt(['agent', 'lotCode'], fit)
 }

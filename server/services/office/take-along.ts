@@ -4,7 +4,7 @@ import type { Store } from '../../db/store'
 import type { SignedIn } from '#shared/contracts/people'
 import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
-import { notFound, type Answer } from '../context'
+import { refuse, type Answer } from '../context'
 import { theShop } from './office'
 
 export { CSV_TABLES }
@@ -25,4 +25,4 @@ export const exportShop = (store: Store, nowMs: number): AsyncGenerator<string> 
 
 /** A table as CSV; tables of the running server are none. */
 export const csvTable = (store: Store, name: string): Answer<AsyncGenerator<string>> =>
-  CSV_TABLES.includes(name) ? { ok: true, value: csvOf(store.slow, name) } : notFound('no_such_table', { name })
+  CSV_TABLES.includes(name) ? { ok: true, value: csvOf(store.slow, name) } : refuse('no_such_table', { name })

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { ownPasswordInput, passwordResetInput, personChangeInput } from '#shared/contracts/people'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { theShop } from '../office/office'
 import { hashPassword } from './passwords'
 import { refuseWeakPassword } from './weak-password'
@@ -16,7 +16,7 @@ export async function changePerson(
   // Every owner's row is locked, so that two owners cannot close each other at once.
   const owners = await ctx.tables.users.find({ role: 'owner', active: true }, { lock: true, order: [['id', 'ASC']] })
   const person = await ctx.tables.users.one({ id }, { lock: true })
-  if (!person) return notFound('no_such_person')
+  if (!person) return refuse('no_such_person')
   const staysOwner = input.active && input.role === 'owner'
   if (!staysOwner && owners.every(owner => owner.id === id) && owners.length > 0)
     return refuse('last_owner', {}, [input.active ? 'role' : 'active'])
@@ -39,7 +39,7 @@ export async function resetPassword(
   input: z.output<typeof passwordResetInput>,
 ): Promise<Answer<object>> {
   const person = await ctx.tables.users.one({ id }, { lock: true })
-  if (!person) return notFound('no_such_person')
+  if (!person) return refuse('no_such_person')
   // One's own goes with the old one beside it, further down.
   if (id === ctx.actor.id) return refuse('own_password_here', {}, ['password'])
   const weak = refuseWeakPassword(
@@ -78,7 +78,7 @@ export async function changeOwnPassword(
 /** The owner signs a device out, wherever it is. */
 export async function endDevice(ctx: WriteContext, id: number): Promise<Answer<object>> {
   const session = await ctx.tables.sessions.one({ id, endedAtMs: null }, { lock: true })
-  if (!session) return notFound('no_such_device')
+  if (!session) return refuse('no_such_device')
   await endSession(ctx.tables, session, ctx.nowMs)
   recordEvent(ctx, { kind: 'device_ended', subjects: [], typed: { station: session.station } })
   return { ok: true, value: {} }
@@ -87,7 +87,7 @@ export async function endDevice(ctx: WriteContext, id: number): Promise<Answer<o
 /** One of one's own devices, left somewhere else, is signed out. */
 export async function endOwnDevice(ctx: WriteContext, id: number): Promise<Answer<object>> {
   const session = await ctx.tables.sessions.one({ id, userId: ctx.actor.id, endedAtMs: null }, { lock: true })
-  if (!session) return notFound('no_such_device')
+  if (!session) return refuse('no_such_device')
   await endSession(ctx.tables, session, ctx.nowMs)
   recordEvent(ctx, { kind: 'own_device_ended', subjects: [], typed: { station: session.station } })
   return { ok: true, value: {} }

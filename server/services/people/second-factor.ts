@@ -17,7 +17,7 @@ export async function setSecondFactor(
   input: z.output<typeof secondFactorInput>,
 ): Promise<Answer<{ recoveryCodes: string[] }>> {
   if (stepOf(input.secret, input.code, ctx.nowMs) === null)
-    return { ...refuse('code_wrong', {}, ['code']), status: 422 }
+    return refuse('code_unfit', {}, ['code'])
   const recoveryCodes = newRecoveryCodes()
   await ctx.tables.users.update(ctx.actor.id, {
     totpSecret: input.secret,

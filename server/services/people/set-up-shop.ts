@@ -38,7 +38,7 @@ export async function mayOpenShop(
   store: Store,
   { code, wanted, address, nowMs }: { code: string; wanted: string | null; address: string; nowMs: number },
 ): Promise<Answer<null>> {
-  if ((await store.tables.shops.count()) > 0) return { ...refuse('shop_exists'), status: 409 }
+  if ((await store.tables.shops.count()) > 0) return refuse('shop_exists')
   if (wanted === null) return refuse('setup_closed')
   const attempt = await beginAttempt(store.tables, { kind: 'setup', signIn: '', address, device: null }, nowMs)
   if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
@@ -67,7 +67,7 @@ export async function setUpShop(
   return await store.transaction(async (tables) => {
     // The counter row stands in for a lock, so that two first visits cannot both win.
     await tables.codeCounters.one({ kind: 'lot' }, { lock: true })
-    if ((await tables.shops.count()) > 0) return { ...refuse('shop_exists'), status: 409 } as const
+    if ((await tables.shops.count()) > 0) return refuse('shop_exists')
     const houseTargetPpm = firstTarget(input.ruleSetId)
     await tables.shops.insert({
       name: input.shopName,

@@ -4,7 +4,7 @@ import type { Recipe, recipeFile, recipeInput, recipeRetireInput, RecipeView } f
 import type { Tables } from '../../db/store'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 
 /** Keys in one order, so that equal recipes are equal texts. */
 const asText = (value: unknown): string =>
@@ -88,7 +88,7 @@ export async function reviseRecipe(
   input: z.output<typeof recipeInput>,
 ): Promise<Answer<{ code: string; number: number }>> {
   const row = await ctx.tables.recipes.one({ code }, { lock: true })
-  if (!row) return notFound('no_such_recipe', { code })
+  if (!row) return refuse('no_such_recipe', { code })
   const same = await named(ctx.tables, input.recipe.name)
   if (same && same.id !== row.id) return refuse('name_taken', { name: input.recipe.name }, ['recipe', 'name'])
   const [latest] = await ctx.tables.recipeRevisions.find(
@@ -96,7 +96,7 @@ export async function reviseRecipe(
     { order: [['number', 'DESC']], limit: 1 },
   )
   if (asText(latest!.content) === asText(input.recipe))
-    return refuse('recipe_unchanged', { code, number: latest!.number })
+    return refuse('recipe_unchanged', { number: latest!.number })
   const number = latest!.number + 1
   await ctx.tables.recipeRevisions.insert({
     recipeId: row.id,
@@ -118,7 +118,7 @@ export async function retireRecipe(
   input: z.output<typeof recipeRetireInput>,
 ): Promise<Answer<object>> {
   const row = await ctx.tables.recipes.one({ code }, { lock: true })
-  if (!row) return notFound('no_such_recipe', { code })
+  if (!row) return refuse('no_such_recipe', { code })
   await ctx.tables.recipes.update(row.id, { retired: input.retired })
   recordEvent(ctx, { kind: 'recipe_retired', subjects: [code], typed: input })
   return { ok: true, value: {} }

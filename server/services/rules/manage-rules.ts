@@ -3,7 +3,7 @@ import type { RuleSet } from '#core/rules/rule-set'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { ownRulesInput, rulesConfirmationInput, rulesInForceInput } from '#shared/contracts/rules'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { theShop } from '../office/office'
 import { ruleSetById } from './rule-sets'
 
@@ -14,7 +14,7 @@ export async function confirmRules(
 ): Promise<Answer<object>> {
   const ruleSetId = input.ruleSetId ?? (await theShop(ctx.tables)).ruleSetId
   const rules = await ruleSetById(ctx.tables, ruleSetId)
-  if (!rules) return notFound('no_such_rules')
+  if (!rules) return refuse('no_such_rules')
   const change = {
     confirmedBy: input.confirmedBy,
     confirmedOn: input.confirmedOn,
@@ -77,7 +77,7 @@ export async function saveOwnRules(
   if (SHIPPED_RULES.some(rules => rules.id === input.ruleSetId)) return refuse('rules_shipped', {}, ['ruleSetId'])
   const rows = await ctx.tables.ruleSets.find({}, { lock: true })
   const before = rows.find(row => row.ruleSetId === input.ruleSetId)
-  if (input.ruleSetId !== null && !before?.own) return notFound('no_such_rules')
+  if (input.ruleSetId !== null && !before?.own) return refuse('no_such_rules')
   const ruleSetId
     = input.ruleSetId ?? `own-${Math.max(0, ...rows.map(row => Number(/^own-(\d+)$/.exec(row.ruleSetId)?.[1] ?? 0))) + 1}`
   const { rows: lines, ruleSetId: _asked, ...head } = input

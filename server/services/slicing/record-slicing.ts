@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import type { slicingInput } from '#shared/contracts/slicing'
 import { nextCodes } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot, refuseHeld } from '../holds/holds'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
@@ -18,7 +18,7 @@ export async function recordSlicing(
   input: z.output<typeof slicingInput>,
 ): Promise<Answer<{ packCodes: string[] }>> {
   const lot = await ctx.tables.lots.one({ code }, { lock: true })
-  if (!lot) return notFound('no_such_lot', { code })
+  if (!lot) return refuse('no_such_lot', { code })
   const held = await refuseHeld(ctx, [lot])
   if (!held.ok) return held
   const summary = (await lotSummaries(ctx.tables, [lot], ctx.nowMs))[0]!

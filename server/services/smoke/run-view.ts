@@ -3,7 +3,7 @@ import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunReadingView, RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
 import { eventsAbout } from '../book/event-views'
-import { notFound, type Answer } from '../context'
+import { refuse, type Answer } from '../context'
 import { loadMarks } from '../instruments/marks'
 import { theShop } from '../office/office'
 import { lotsOfRun } from './check-run'
@@ -32,7 +32,7 @@ const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 
 /** One smoke with its readings and the lots in it. */
 export async function runView(tables: Tables, code: string, nowMs: number): Promise<Answer<RunView>> {
   const run = await tables.runs.one({ code })
-  if (!run) return notFound('no_such_run', { code })
+  if (!run) return refuse('no_such_run', { code })
   const [{ pieces, lots }, line, users, events, shop] = await Promise.all([
     lotsOfRun({ tables }, run.id),
     runLine(tables, run),
@@ -82,7 +82,7 @@ export async function runView(tables: Tables, code: string, nowMs: number): Prom
 /** A page of a smoke's readings, exactly as they were taken. */
 export async function olderReadings(tables: Tables, code: string, skip: number): Promise<Answer<RunReadingView[]>> {
   const run = await tables.runs.one({ code })
-  if (!run) return notFound('no_such_run', { code })
+  if (!run) return refuse('no_such_run', { code })
   return {
     ok: true,
     value: await readingsPage(tables, run, await loadMarks(tables, run.startedAtMs - MS_PER_HOUR), skip),

@@ -10,7 +10,7 @@ import { between } from '../../db/where'
 import { nextCode } from '../book/next-code'
 import { spansOf } from '#core/lists/spans'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
 import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
@@ -60,7 +60,7 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
 
 async function lockedRun(ctx: WriteContext, code: string) {
   const run = await ctx.tables.runs.one({ code }, { lock: true })
-  return run ? { ok: true as const, value: run } : notFound('no_such_run', { code })
+  return run ? { ok: true as const, value: run } : refuse('no_such_run', { code })
 }
 
 /**
@@ -138,10 +138,10 @@ export async function addReadings(
 export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{ outcome: string }>> {
   const found = await lockedRun(ctx, code)
   if (!found.ok) return found
-  if (found.value.pulledAtMs !== null) return { ...refuse('already_pulled', { code }), status: 409 }
+  if (found.value.pulledAtMs !== null) return refuse('already_pulled', { code })
   const heat = heatOf(found.value, (await ctx.tables.heatRows([found.value])).get(found.value.id) ?? [])
   // Smoked cold it stays raw, and needs no probe to be ended.
-  if (heat.smoke.length === 0 && !isCold(heat)) return refuse('no_core_reading', { code })
+  if (heat.smoke.length === 0 && !isCold(heat)) return refuse('no_core_reading', { code, belowC: HEAT_FROM_C })
   const { hottestC } = runFigures(heat.smoke)
   const outcome = outcomeOf(hottestC ?? HEAT_FROM_C)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })

@@ -3,7 +3,7 @@ import { accountFor, pieceLabel } from '#core/store/divide'
 import type { cuttingInput } from '#shared/contracts/store'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseScale } from '../instruments/read-with'
 import { meatLeftG, SCALE_SLACK } from './stock'
 
@@ -26,7 +26,7 @@ export async function cutMeat(
 ): Promise<Answer<{ labels: string[]; unaccountedG: number }>> {
   const { tables } = ctx
   const meat = await tables.meatLots.one({ code }, { lock: true })
-  if (!meat) return notFound('no_such_meat', { code })
+  if (!meat) return refuse('no_such_meat', { code })
   if (meat.state !== 'in') return refuse('meat_not_in', { code, state: meat.state })
   const noScale = await refuseScale(tables, input.scaleId, ['scaleId'])
   if (noScale) return noScale

@@ -9,7 +9,7 @@ import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
+import { refuse, refuseAt, type Answer, type WriteContext } from '../context'
 import { theShop } from '../office/office'
 import { partyNamed } from './parties'
 import { ingredientLeftG } from './stock'
@@ -43,7 +43,7 @@ export async function makeMix(
     if (found.some(one => one.lot.id === lot.id)) return refuse('mix_lot_twice', { code: lot.code }, path)
     const leftG = await ingredientLeftG(tables, lot)
     if (part.weighed.netG > leftG)
-      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG), wantedG: part.weighed.netG }, [
+      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG) }, [
         'parts',
         i,
         'weighed',
@@ -61,7 +61,7 @@ export async function makeMix(
     sugarFraction: lot.sugarFraction,
   }))
   const mix = bulkAgent(agent, parts, scale.readability)
-  if (!mix.ok) return refuse(mix.code, mix.params, ['parts'])
+  if (!mix.ok) return refuseAt(['parts'], mix)
   const massG = parts.reduce((sum, part) => sum + part.massG, 0)
   const ppm = ingoingNitritePpm(input.forKg * GRAMS_PER_KILOGRAM, [{ ...mix.value, massG }])
   if (Math.abs(ppm / input.ppm - 1) > NEAR)

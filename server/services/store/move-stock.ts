@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { saltLedger } from '#core/ledger/salt-ledger'
 import type { stockMoveInput } from '#shared/contracts/store'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { saltEntries } from './salt-entries'
 import { ingredientLeftG, SCALE_SLACK } from './stock'
 
@@ -19,7 +19,7 @@ export async function moveStock(
 ): Promise<Answer<{ differenceG: number | null; off: boolean }>> {
   const { tables } = ctx
   const lot = await tables.ingredientLots.one({ code }, { lock: true })
-  if (!lot) return notFound('no_such_ingredient', { code })
+  if (!lot) return refuse('no_such_ingredient', { code })
   const scale = input.scaleId === null ? null : await tables.instruments.one({ id: input.scaleId, kind: 'scale' })
   if (input.scaleId !== null && !scale) return refuse('no_such_scale', {}, ['scaleId'])
   const at = { ingredientLotId: lot.id, scaleId: input.scaleId, atMs: ctx.nowMs, byId: ctx.actor.id }
@@ -27,7 +27,7 @@ export async function moveStock(
   if (input.kind !== 'count') {
     const { netG: massG, typed } = input.amount
     if (massG > leftG + lot.amountG * (SCALE_SLACK - 1))
-      return refuse('ingredient_used_up', { code, leftG: Math.max(0, leftG), wantedG: massG }, ['amount'])
+      return refuse('ingredient_used_up', { code, leftG: Math.max(0, leftG) }, ['amount'])
     const moveId = await tables.stockMoves.insert({ ...at, kind: input.kind, massG, typed, reason: input.reason })
     recordEvent(ctx, {
       kind: 'stock_moved',

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import type { partyChangeInput, partyInput } from '#shared/contracts/store'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 
 /** The supplier or customer of that name, added when new. */
 export async function partyNamed(tables: Tables, kind: 'supplier' | 'customer', name: string): Promise<number> {
@@ -25,7 +25,7 @@ export async function changeParty(
   input: z.output<typeof partyChangeInput>,
 ): Promise<Answer<object>> {
   const party = await ctx.tables.parties.one({ id }, { lock: true })
-  if (!party) return notFound('no_such_party')
+  if (!party) return refuse('no_such_party')
   const named = await ctx.tables.parties.one({ kind: party.kind, name: input.name })
   if (named && named.id !== id) return refuse('name_taken', { name: input.name }, ['name'])
   await ctx.tables.parties.update(id, input)

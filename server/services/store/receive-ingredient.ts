@@ -3,7 +3,7 @@ import { CURING_SALT_NO_1 } from '#core/cure/agent'
 import type { ingredientInput } from '#shared/contracts/store'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { partyNamed } from './parties'
 
@@ -82,8 +82,8 @@ export async function receiveIngredient(
 /** The bag or tin is opened: from now on its best-before no longer holds for it closed. */
 export async function openIngredient(ctx: WriteContext, code: string): Promise<Answer<object>> {
   const lot = await ctx.tables.ingredientLots.one({ code }, { lock: true })
-  if (!lot) return notFound('no_such_ingredient', { code })
-  if (lot.openedAtMs !== null) return { ...refuse('already_open', { code }), status: 409 }
+  if (!lot) return refuse('no_such_ingredient', { code })
+  if (lot.openedAtMs !== null) return refuse('already_open', { code })
   await ctx.tables.ingredientLots.update(lot.id, { openedAtMs: ctx.nowMs })
   recordEvent(ctx, { kind: 'ingredient_opened', subjects: [code], typed: {} })
   return { ok: true, value: {} }

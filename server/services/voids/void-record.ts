@@ -2,7 +2,7 @@ import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/events'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
-import { notFound, refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
 import { takeBack } from './take-back'
 
 /** How long a tap may be undone without saying why. */
@@ -25,10 +25,10 @@ async function builtUpon(tables: Tables, eventId: number, codes: readonly string
 /** Voids a record: the current state goes back to before it, and both stay in the book, with who and why. */
 export async function voidRecord(ctx: WriteContext, eventId: number, reason: string): Promise<Answer<object>> {
   const event = await ctx.tables.events.one({ id: eventId })
-  if (!event) return notFound('no_such_record')
+  if (!event) return refuse('no_such_record')
   const step = takeBack[event.kind]
   if (!step) return refuse('cannot_void')
-  if (await ctx.tables.events.one({ voidsId: eventId })) return { ...refuse('already_voided'), status: 409 }
+  if (await ctx.tables.events.one({ voidsId: eventId })) return refuse('already_voided')
   const subjects = JSON.parse(event.subjects) as string[]
   const later = await builtUpon(ctx.tables, eventId, step.anySubject ? subjects : subjects.slice(0, 1), step.builtOn)
   if (later) return refuse('built_upon', { record: later.id })

@@ -1,7 +1,7 @@
 import { getQuery, getRouterParam } from 'h3'
 import { readingsPageQuery } from '#shared/contracts/smoke'
 import { readRoute } from '../../../http/read-route'
-import { refuse } from '../../../http/reply'
+import { refuse } from '../../../services/context'
 import { olderReadings } from '../../../services/smoke/run-view'
 
 /** Earlier readings of a smoke, a page at a time. */

@@ -1,27 +1,28 @@
-import { said, type Words } from './params'
+import type { Notation } from '#core/units/format'
+import { said } from '../params'
 
 /** Words for what was typed: what is wrong, and how to write it. */
-export const ENTRY_WORDS: Record<string, Words> = {
+export const ENTRIES = {
   empty: () => 'Nothing is entered here yet. Fill it in.',
   missing: () => 'This is missing. Fill it in or choose it.',
   foreign_digits: () => 'Write the figure with the digits 0 to 9.',
   not_a_number: () => 'This is not a number. Write it like 2.5 or 2,5.',
-  ambiguous_comma: p => `${said.plain(p, 'typed')} could be thousands or a decimal. Leave the comma out, or write kg.`,
+  ambiguous_comma: (p: { typed: string }) => `${p.typed} could be thousands or a decimal. Leave the comma out, or write kg.`,
   not_a_weight: () => 'This is not a weight. Write it like 1.98 kg, 1980, or 4 lb 6.5 oz.',
   not_positive: () => 'A weight must be more than 0.',
-  ounces_over_16: p => `${said.plain(p, 'ounces')} oz is more than a pound. Ounces after pounds go up to 15.9.`,
-  tare_above_gross: (p, as) =>
-    `The tub (${said.meat(p, 'tareG', as)}) weighs more than the whole (${said.meat(p, 'grossG', as)}). Write the full weight first, then minus the tub.`,
+  ounces_over_16: (p: { ounces: number }) => `${p.ounces} oz is more than a pound. Ounces after pounds go up to 15.9.`,
+  tare_above_gross: (p: { tareG: number; grossG: number }, as: Notation) =>
+    `The tub (${said.meat(p.tareG, as)}) weighs more than the whole (${said.meat(p.grossG, as)}). Write the full weight first, then minus the tub.`,
   tare_unit_missing: () => 'Write the unit of the tub\'s weight too, like 5 lb - 1 lb.',
-  too_light: (p, as) =>
-    `${said.grams(p, 'netG', as)} is too light to be this. A bare number is grams: did you mean kg?`,
-  too_heavy: (p, as) => `${said.meat(p, 'netG', as)} is too heavy to be this. A bare number is grams; check the unit.`,
+  too_light: (p: { netG: number }, as: Notation) =>
+    `${said.grams(p.netG, as)} is too light to be this. A bare number is grams: did you mean kg?`,
+  too_heavy: (p: { netG: number }, as: Notation) => `${said.meat(p.netG, as)} is too heavy to be this. A bare number is grams; check the unit.`,
   not_a_length: () => 'This is not a thickness. Write it like 40 mm, 4 cm, or 1.6 in.',
-  length_range: p => `${said.plain(p, 'typed')} is no thickness of a piece of meat. Check the figure and the unit.`,
-  temperature_range: p =>
-    `${said.plain(p, 'typed')} is no temperature of a fridge, a smoker or meat. Check the figure and the unit.`,
-  percent_range: p => `${said.plain(p, 'typed')} is outside ${said.plain(p, 'min')} to ${said.plain(p, 'max')} %.`,
-  number_range: p => `This must lie between ${said.plain(p, 'min')} and ${said.plain(p, 'max')}.`,
+  length_range: (p: { typed: string }) => `${p.typed} is no thickness of a piece of meat. Check the figure and the unit.`,
+  temperature_range: (p: { typed: string }) =>
+    `${p.typed} is no temperature of a fridge, a smoker or meat. Check the figure and the unit.`,
+  percent_range: (p: { typed: string; min: number; max: number }) => `${p.typed} is outside ${p.min} to ${p.max} %.`,
+  number_range: (p: { min: number; max: number }) => `This must lie between ${p.min} and ${p.max}.`,
   control_characters: () => 'This holds characters that cannot be printed. Type it again.',
   ill_formed_text: () =>
     'This holds half a character, as when an emoji is cut in two. Delete the last sign and type it again.',
@@ -66,8 +67,8 @@ export const ENTRY_WORDS: Record<string, Words> = {
   sides_empty: () => 'At least one side must get some of the mix.',
   too_many_seasonings: () => 'More than 12 seasonings. Mix some of them beforehand.',
   mix_too_few: () => 'A mix has at least two ingredients.',
-  floor_above_max: (p, as) =>
-    `The floor of ${said.ppm(p, 'floorPpm', as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
+  floor_above_max: (p: { floorPpm: number }, as: Notation) =>
+    `The floor of ${said.ppm(p.floorPpm, as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
   min_above_max: () => 'The least is above the most. Check both.',
   basis_of_compound: () => 'Nitrate is counted as NaNO3, nitrite as NaNO2, as the ion or as residue.',
   no_rows: () => 'A rule set needs at least one row for nitrite.',
@@ -77,8 +78,9 @@ export const ENTRY_WORDS: Record<string, Words> = {
   no_recipes: () => 'There is no recipe in this file.',
   too_many_recipes: () => 'More than 200 recipes at once. Take them in parts.',
   draft_too_long: () => 'This bench is too full for a card. Take off some pieces.',
-  not_an_amount: p =>
-    `${said.plain(p, 'typed')} is not an amount. Write it like 2 tsp, 1 1/2 cups, 3 oz, or 2 tsp per 3 kg.`,
-  unknown_unit: p => `“${said.plain(p, 'unit')}” is not a measure we know. Use cup, tbsp, tsp, oz, lb, g, kg or ml.`,
+  not_an_amount: (p: { typed: string }) =>
+    `${p.typed} is not an amount. Write it like 2 tsp, 1 1/2 cups, 3 oz, or 2 tsp per 3 kg.`,
+  unknown_unit: (p: { unit: string }) => `“${p.unit}” is not a measure we know. Use cup, tbsp, tsp, oz, lb, g, kg or ml.`,
   amount_range: () => 'An amount must be more than 0.',
+  piece_not_here: () => 'One of the pieces is not known. Load the page again.',
 }
