@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION } from '#core/units/format'
-import { EVENT_KINDS, type EventKind, type EventView } from '#shared/contracts/events'
+import { EVENT_KINDS, type EventKind } from '#shared/contracts/event-kinds'
+import type { EventView } from '#shared/contracts/events'
 import { formatDate, formatDateInYear } from '#core/units/format-date'
 import { clockWords, momentWords, spanWords } from './date-words'
 import { eventWords } from './event-words'

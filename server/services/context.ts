@@ -1,7 +1,8 @@
 import type { None } from '#core/failures'
 import type { Failure } from '#core/result'
-import type { EventKind } from '#shared/contracts/events'
+import type { EventKind } from '#shared/contracts/event-kinds'
 import type { Role } from '#shared/contracts/people'
+import type { NewComputedOf, TypedOf } from '#shared/contracts/records'
 import type { FiguresOfRefusal, RefusalCode, RefusedAs } from '#shared/messages/refusals/catalogue'
 import type { Tables } from '../db/store'
 
@@ -16,17 +17,18 @@ export interface Writer {
   clockRight?: boolean
 }
 
-/** What a service adds to the book. */
-export interface NewEvent {
-  kind: EventKind
-  /** Codes of everything the record is about: each shows it in its own book. */
-  subjects: readonly string[]
-  typed: unknown
-  computed?: unknown
-  reason?: string
-  /** The earlier record that this one voids. */
-  voidsId?: number
-}
+/** What a service adds to the book, with just what a record of its kind holds. */
+export type NewEvent<Kind extends EventKind = EventKind> = {
+  [K in Kind]: {
+    kind: K
+    /** Codes of everything the record is about: each shows it in its own book. */
+    subjects: readonly string[]
+    typed: TypedOf<K>
+    reason?: string
+    /** The earlier record that this one voids. */
+    voidsId?: number
+  } & (keyof NewComputedOf<K> extends never ? { computed?: undefined } : { computed: NewComputedOf<K> })
+}[Kind]
 
 export interface WriteContext extends Writer {
   tables: Tables

@@ -1,76 +1,18 @@
 import { z } from 'zod'
+import type { EventKind } from './event-kinds'
 import type { InstrumentMark } from './instruments'
+import type { ComputedOf, TypedOf } from './records'
 import type { Finding } from '#core/book/findings'
-
-/** Kinds of record in the book. */
-export const EVENT_KINDS = [
-  'shop_opened',
-  'person_added',
-  'person_changed',
-  'password_reset',
-  'password_changed',
-  'pin_chosen',
-  'device_ended',
-  'rules_confirmed',
-  'scale_added',
-  'instrument_added',
-  'instrument_changed',
-  'instrument_checked',
-  'fridge_added',
-  'fridge_changed',
-  'meat_received',
-  'delivery_received',
-  'meat_cut',
-  'ingredient_received',
-  'ingredient_opened',
-  'stock_moved',
-  'stock_counted',
-  'party_added',
-  'party_changed',
-  'lot_rubbed',
-  'turned',
-  'turn_voided',
-  'drained',
-  'cure_ended',
-  'fridge_read',
-  'run_started',
-  'run_read',
-  'run_pulled',
-  'sliced',
-  'sent',
-  'second_applied',
-  'weighed_after',
-  'lab_result',
-  'mix_made',
-  'recipe_written',
-  'recipe_retired',
-  'recipes_imported',
-  'card_laid',
-  'rules_chosen',
-  'rules_written',
-  'corrected',
-  'voided',
-  'held',
-  'disposed',
-  'rows_sealed',
-  'password_rehashed',
-  'recovery_code_used',
-  'second_factor_set',
-  'second_factor_dropped',
-  'name_closed',
-  'shop_exported',
-  'own_device_ended',
-] as const
-export type EventKind = (typeof EVENT_KINDS)[number]
 
 /** Which records: those before a number, newest first; without one, the newest of all. */
 export const bookPageQuery = z.strictObject({ before: z.coerce.number().int().min(1).optional() })
 /** Records a page. */
 export const BOOK_PAGE = 500
 
-export interface EventView {
+/** A record as it is shown; what it holds follows from its kind. */
+export interface EventView<Kind extends EventKind = EventKind> {
   id: number
-  kind: EventKind
+  kind: Kind
   atMs: number
   zone: string
   /** Version of the arithmetic that computed it. */
@@ -79,10 +21,10 @@ export interface EventView {
   initials: string
   /** The device it was recorded on. */
   station: string
-  typed: unknown
+  typed: TypedOf<Kind>
   /** What was typed is so long that it is fetched when the record is opened. */
   longBytes?: number
-  computed: unknown
+  computed: ComputedOf<Kind>
   reason: string | null
   subjects: string[]
   /** The record that this one voids. */

@@ -11,7 +11,7 @@ import { useNotation } from '~/composables/use-notation'
 const props = defineProps<{ event: EventView }>()
 const { as } = useNotation()
 /** A very long one comes when it is opened. */
-const typed = ref(props.event.typed)
+const typed = ref<unknown>(props.event.typed)
 const lost = ref<Problem | null>(null)
 onMounted(async () => {
   if (props.event.longBytes === undefined) return

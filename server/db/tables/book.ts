@@ -1,4 +1,4 @@
-import type { EventKind } from '#shared/contracts/events'
+import type { EventKind } from '#shared/contracts/event-kinds'
 import { bigint, instant, int, json, longText, nullable, text, uuid } from '../column'
 import { outsideBook, tableSpec } from '../table-spec'
 

@@ -1,5 +1,7 @@
+import type { EventKind } from '#shared/contracts/event-kinds'
 import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
 import type { InstrumentMark } from '#shared/contracts/instruments'
+import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/store'
 import type { RowOf } from '../../db/table-spec'
 import type { events as eventsTable } from '../../db/tables/book'
@@ -91,9 +93,9 @@ async function viewsOf(tables: Tables, events: readonly RecordRow[]): Promise<Ev
       who: event.who,
       initials: initials.get(event.userId) ?? '',
       station: event.station,
-      typed,
+      typed: typed as TypedOf<EventKind>,
       ...(text.typed === null ? { longBytes: text.typedBytes } : {}),
-      computed,
+      computed: computed as ComputedOf<EventKind>,
       marks: marksOf(markAt, event.atMs, { ...typed, ...computed }),
       reason: event.reason,
       subjects: JSON.parse(event.subjects) as string[],

@@ -1,5 +1,4 @@
 import { MS_PER_MINUTE } from '#core/units/quantities'
-import type { EventKind } from '#shared/contracts/events'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
@@ -38,7 +37,7 @@ async function markLot(
   ctx: WriteContext,
   code: string,
   field: 'drainedAtMs' | 'cureEndedAtMs',
-  kind: EventKind,
+  kind: 'drained' | 'cure_ended',
 ): Promise<Answer<object>> {
   const lot = await curingLot(ctx.tables, code)
   if (!lot.ok) return lot

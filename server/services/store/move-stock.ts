@@ -46,29 +46,30 @@ export async function moveStock(
   ]
   const line = saltLedger(entries).at(-1)!
   const off = line.anomaly === 'count_off'
+  const [differenceG, allowedG] = [line.differenceG!, line.allowedG!]
   if (off && (input.reason ?? '').length < 3) {
     return refuse(
       'count_off',
-      { countedG, bookG: leftG, differenceG: Math.abs(line.differenceG!), allowedG: line.allowedG! },
+      { countedG, bookG: leftG, differenceG: Math.abs(differenceG), allowedG },
       ['reason'],
     )
   }
   const moveId = await tables.stockMoves.insert({
     ...at,
     kind: 'count',
-    massG: line.differenceG!,
+    massG: differenceG,
     typed,
     countedG,
     bookG: leftG,
-    allowedG: line.allowedG,
+    allowedG,
     reason: input.reason || null,
   })
   recordEvent(ctx, {
     kind: 'stock_counted',
     subjects: [code],
     typed: input,
-    computed: { moveId, countedG, bookG: leftG, differenceG: line.differenceG, allowedG: line.allowedG, off },
+    computed: { moveId, countedG, bookG: leftG, differenceG, allowedG, off },
     ...(input.reason ? { reason: input.reason } : {}),
   })
-  return { ok: true, value: { differenceG: line.differenceG, off } }
+  return { ok: true, value: { differenceG, off } }
 }

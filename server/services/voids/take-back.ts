@@ -1,4 +1,5 @@
-import type { EventKind } from '#shared/contracts/events'
+import type { EventKind } from '#shared/contracts/event-kinds'
+import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import { refuse, type Refusal, type WriteContext } from '../context'
 import { between } from '../../db/where'
 import { checkFridge } from '../cold-room/read-fridge'
@@ -6,57 +7,55 @@ import { rejudge } from '../lots/rejudge'
 import { checkRun } from '../smoke/check-run'
 
 /** A record as the book tells it. */
-export interface Told {
+export interface Told<K extends EventKind = EventKind> {
   atMs: number
   subjects: string[]
-  typed: Record<string, unknown>
-  computed: Record<string, unknown>
+  typed: TypedOf<K>
+  computed: ComputedOf<K>
 }
-export interface TakeBack {
+export interface TakeBack<K extends EventKind = EventKind> {
   /** Kinds of later record about the same thing that must be voided first. */
   builtOn: readonly EventKind[]
   /** The later record may be about any of its codes, not only the first. */
   anySubject?: boolean
   /** What stands in its way, or null when it is done. */
-  undo: (ctx: WriteContext, event: Told) => Promise<Refusal | null>
+  undo: (ctx: WriteContext, event: Told<K>) => Promise<Refusal | null>
 }
 
 /** Work that nothing stands in the way of. */
-const free = (work: (ctx: WriteContext, event: Told) => Promise<unknown>) => async (ctx: WriteContext, event: Told) => {
-  await work(ctx, event)
-  return null
-}
-const num = (event: Told, key: string): number => {
-  const value = event.computed[key]
-  if (typeof value !== 'number') throw new Error(`the record names no ${key}`)
-  return value
-}
+const free
+  = <K extends EventKind>(work: (ctx: WriteContext, event: Told<K>) => Promise<unknown>) =>
+    async (ctx: WriteContext, event: Told<K>) => {
+      await work(ctx, event)
+      return null
+    }
 const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
 /** Readings that a record added: it names them, or, before it did, their times. */
-async function readingIds(ctx: WriteContext, event: Told, runId: number): Promise<number[]> {
-  const spans = event.computed.readings as [number, number][] | undefined
+async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read'>): Promise<number[]> {
+  const { runId, readings: spans } = computed
   if (spans)
     return (
       await Promise.all(spans.map(span => ctx.tables.runReadings.pick([], { runId, id: { [between]: span } })))
     ).flatMap(ids)
-  const { phase, readings } = event.typed as { phase: string; readings: { atMs: number }[] }
-  const added = new Set(readings.map(reading => reading.atMs))
-  return ids((await ctx.tables.runReadings.pick(['atMs'], { runId, phase })).filter(row => added.has(row.atMs)))
+  const added = new Set(typed.readings?.map(reading => reading.atMs))
+  return ids(
+    (await ctx.tables.runReadings.pick(['atMs'], { runId, phase: typed.phase })).filter(row => added.has(row.atMs)),
+  )
 }
-const lotOf = async (ctx: WriteContext, event: Told) =>
+const lotOf = async (ctx: WriteContext, event: { subjects: string[] }) =>
   (await ctx.tables.lots.one({ code: event.subjects[0] }, { lock: true }))!
 
 /**
  * What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not
  * voided.
  */
-export const takeBack: Partial<Record<EventKind, TakeBack>> = {
-  turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([num(event, 'turnId')])) },
+export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
+  turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([event.computed.turnId])) },
   drained: {
     builtOn: ['drained'],
     undo: free(async (ctx, event) =>
       ctx.tables.lots.update((await lotOf(ctx, event)).id, {
-        drainedAtMs: (event.computed.beforeMs as number | null | undefined) ?? null,
+        drainedAtMs: event.computed.beforeMs ?? null,
       }),
     ),
   },
@@ -66,15 +65,18 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   },
   fridge_read: {
     builtOn: [],
-    undo: free(async (ctx, event) => {
-      await ctx.tables.fridgeReadings.setVoid([num(event, 'readingId')])
-      await checkFridge(ctx, num(event, 'fridgeId'))
-    }),
+    undo: async (ctx, event) => {
+      const { readingId, fridgeId } = event.computed
+      if (readingId === undefined) return refuse('cannot_void')
+      await ctx.tables.fridgeReadings.setVoid([readingId])
+      await checkFridge(ctx, fridgeId)
+      return null
+    },
   },
   run_started: {
     builtOn: ['run_read', 'run_pulled'],
     undo: free(async (ctx, event) => {
-      const runId = num(event, 'runId')
+      const runId = event.computed.runId
       await ctx.tables.runPieces.setVoid(ids(await ctx.tables.runPieces.find({ runId })))
       await ctx.tables.runs.setVoid([runId])
     }),
@@ -82,36 +84,35 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   run_read: {
     builtOn: ['run_pulled', 'sliced'],
     undo: free(async (ctx, event) => {
-      const runId = num(event, 'runId')
-      await ctx.tables.runReadings.setVoid(await readingIds(ctx, event, runId))
+      const runId = event.computed.runId
+      await ctx.tables.runReadings.setVoid(await readingIds(ctx, event))
       await checkRun(ctx, runId, true)
     }),
   },
   run_pulled: {
     builtOn: ['run_read', 'sliced'],
     undo: free((ctx, event) =>
-      ctx.tables.runs.update(num(event, 'runId'), { pulledAtMs: null, pulledById: null, outcome: null }),
+      ctx.tables.runs.update(event.computed.runId, { pulledAtMs: null, pulledById: null, outcome: null }),
     ),
   },
   sliced: {
     builtOn: ['sent'],
     undo: async (ctx, event) => {
-      const packs = await ctx.tables.packs.find({ code: event.computed.packCodes as string[] }, { lock: true })
+      const { lotId, offcutIds, before } = event.computed
+      if (!offcutIds || !before) return refuse('cannot_void')
+      const packs = await ctx.tables.packs.find({ code: [...event.computed.packCodes] }, { lock: true })
       const sent = packs.find(pack => pack.dispatchId !== null)
       if (sent) return refuse('already_sent', { code: sent.code })
       await ctx.tables.packs.setVoid(ids(packs))
-      await ctx.tables.offcuts.setVoid(event.computed.offcutIds as number[])
-      await ctx.tables.lots.update(
-        num(event, 'lotId'),
-        event.computed.before as { readyG: number | null; readyTyped: string | null },
-      )
+      await ctx.tables.offcuts.setVoid(offcutIds)
+      await ctx.tables.lots.update(lotId, before)
       return null
     },
   },
   sent: {
     builtOn: [],
     undo: free(async (ctx, event) => {
-      const dispatchId = num(event, 'dispatchId')
+      const dispatchId = event.computed.dispatchId
       for (const pack of await ctx.tables.packs.find({ dispatchId }))
         await ctx.tables.packs.update(pack.id, { dispatchId: null })
       await ctx.tables.dispatches.setVoid([dispatchId])
@@ -129,7 +130,7 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
       'lab_result',
     ],
     undo: free(async (ctx, event) => {
-      const lotId = num(event, 'lotId')
+      const lotId = event.computed.lotId
       await ctx.tables.pieces.setVoid(ids(await ctx.tables.pieces.find({ lotId })))
       await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId })))
       await ctx.tables.lots.setVoid([lotId])
@@ -140,7 +141,7 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   second_applied: {
     builtOn: ['cure_ended'],
     undo: free(async (ctx, event) => {
-      const lotId = num(event, 'lotId')
+      const lotId = event.computed.lotId
       await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId, application: 2 })))
       await rejudge(ctx, lotId)
     }),
@@ -148,18 +149,18 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   weighed_after: {
     builtOn: ['weighed_after'],
     undo: free(async (ctx, event) => {
-      await ctx.tables.lots.update(num(event, 'lotId'), event.computed.before as object)
-      await rejudge(ctx, num(event, 'lotId'))
+      await ctx.tables.lots.update(event.computed.lotId, event.computed.before)
+      await rejudge(ctx, event.computed.lotId)
     }),
   },
   lab_result: {
     builtOn: ['sent'],
-    undo: free((ctx, event) => ctx.tables.labResults.setVoid([num(event, 'labResultId')])),
+    undo: free((ctx, event) => ctx.tables.labResults.setVoid([event.computed.labResultId])),
   },
   mix_made: {
     builtOn: ['lot_rubbed', 'ingredient_opened', 'stock_moved', 'stock_counted'],
     undo: free(async (ctx, event) => {
-      const mixLotId = num(event, 'mixLotId')
+      const mixLotId = event.computed.mixLotId
       await ctx.tables.mixParts.setVoid(ids(await ctx.tables.mixParts.find({ mixLotId })))
       await ctx.tables.ingredientLots.setVoid([mixLotId])
     }),
@@ -167,9 +168,9 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   instrument_checked: {
     builtOn: [],
     undo: async (ctx, event) => {
-      const check = await ctx.tables.instrumentChecks.one({ id: num(event, 'checkId') }, { lock: true })
+      const check = await ctx.tables.instrumentChecks.one({ id: event.computed.checkId }, { lock: true })
       const [newest] = await ctx.tables.instrumentChecks.find(
-        { instrumentId: num(event, 'instrumentId') },
+        { instrumentId: event.computed.instrumentId },
         { order: [['id', 'DESC']], limit: 1 },
       )
       await ctx.tables.instrumentChecks.setVoid([check!.id])
@@ -183,7 +184,7 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
     builtOn: ['lot_rubbed', 'meat_cut', 'disposed'],
     anySubject: true,
     undo: free(async (ctx, event) => {
-      const deliveryId = num(event, 'deliveryId')
+      const deliveryId = event.computed.deliveryId
       await ctx.tables.meatLots.setVoid(ids(await ctx.tables.meatLots.find({ deliveryId })))
       await ctx.tables.deliveries.setVoid([deliveryId])
     }),
@@ -191,7 +192,7 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   meat_cut: {
     builtOn: [],
     undo: async (ctx, event) => {
-      const cuttingId = num(event, 'cuttingId')
+      const cuttingId = event.computed.cuttingId
       const made = await ctx.tables.meatPieces.find({ cuttingId }, { lock: true })
       const [cut, rubbed] = [
         await ctx.tables.cuttings.find({ parentId: ids(made) }),
@@ -216,18 +217,18 @@ export const takeBack: Partial<Record<EventKind, TakeBack>> = {
   },
   stock_moved: {
     builtOn: ['stock_counted'],
-    undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])),
+    undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([event.computed.moveId])),
   },
   stock_counted: {
     builtOn: ['stock_counted'],
-    undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([num(event, 'moveId')])),
+    undo: free((ctx, event) => ctx.tables.stockMoves.setVoid([event.computed.moveId])),
   },
   meat_received: {
     builtOn: ['lot_rubbed'],
-    undo: free((ctx, event) => ctx.tables.meatLots.setVoid([num(event, 'meatLotId')])),
+    undo: free((ctx, event) => ctx.tables.meatLots.setVoid([event.computed.meatLotId])),
   },
   ingredient_received: {
     builtOn: ['lot_rubbed', 'mix_made', 'second_applied', 'ingredient_opened', 'stock_moved', 'stock_counted'],
-    undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([num(event, 'ingredientLotId')])),
+    undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([event.computed.ingredientLotId])),
   },
 }

@@ -1,9 +1,10 @@
 import { MS_PER_MINUTE } from '#core/units/quantities'
-import type { EventKind } from '#shared/contracts/events'
+import type { EventKind } from '#shared/contracts/event-kinds'
+import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
-import { takeBack } from './take-back'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { takeBack, type TakeBack } from './take-back'
 
 /** How long a tap may be undone without saying why. */
 export const UNDO_MS = 10 * MS_PER_MINUTE
@@ -22,6 +23,22 @@ async function builtUpon(tables: Tables, eventId: number, codes: readonly string
   return later.find(event => !voided.has(event.id)) ?? null
 }
 
+/** The record as its kind has it: the texts are what `recordEvent` took by the same map. */
+async function undo<K extends EventKind>(
+  ctx: WriteContext,
+  kind: K,
+  row: { atMs: number; subjects: string; typed: string; computed: string },
+): Promise<Refusal | null> {
+  const step: TakeBack<K> | undefined = takeBack[kind]
+  if (!step) return refuse('cannot_void')
+  return step.undo(ctx, {
+    atMs: row.atMs,
+    subjects: JSON.parse(row.subjects) as string[],
+    typed: JSON.parse(row.typed) as TypedOf<K>,
+    computed: JSON.parse(row.computed) as ComputedOf<K>,
+  })
+}
+
 /** Voids a record: the current state goes back to before it, and both stay in the book, with who and why. */
 export async function voidRecord(ctx: WriteContext, eventId: number, reason: string): Promise<Answer<object>> {
   const event = await ctx.tables.events.one({ id: eventId })
@@ -32,12 +49,7 @@ export async function voidRecord(ctx: WriteContext, eventId: number, reason: str
   const subjects = JSON.parse(event.subjects) as string[]
   const later = await builtUpon(ctx.tables, eventId, step.anySubject ? subjects : subjects.slice(0, 1), step.builtOn)
   if (later) return refuse('built_upon', { record: later.id })
-  const inTheWay = await step.undo(ctx, {
-    atMs: event.atMs,
-    subjects,
-    typed: JSON.parse(event.typed),
-    computed: JSON.parse(event.computed),
-  })
+  const inTheWay = await undo(ctx, event.kind, event)
   if (inTheWay) return inTheWay
   recordEvent(ctx, {
     kind: 'voided',

@@ -1,0 +1,247 @@
+import type { Formulation } from '#core/cure/formulate'
+import type { SmokeOutcome } from '#core/smoke/outcome'
+import type { CureMethod } from '#core/cure/cure-method'
+import type { RuleSet } from '#core/rules/rule-set'
+import type { EventKind } from './event-kinds'
+import type { HoldReason } from './holds'
+import type { Judgement } from './judgement'
+import type { MeatState } from './store'
+
+/** What was typed, beside what it means. */
+interface Typed {
+  typed: string
+}
+interface Person {
+  person: string
+}
+interface Station {
+  station: string
+}
+/** Judged anew: the lot's verdict now. Masses in grams, ppm ingoing nitrite. */
+interface Judged {
+  judgement: Judgement
+  lotId: number
+}
+
+/**
+ * What a record of each kind holds. `typed` is what every record of the kind says, as it was typed; a record may hold
+ * more of what its form had. `computed` is what was worked out and which rows were written. `since` is computed too,
+ * but records from before a version lack it. Writer (`recordEvent`), taker-back (`takeBack`) and teller (`eventWords`)
+ * all read this one map.
+ */
+export type RecordOf = OfEveryKind<{
+  shop_opened: {
+    typed: { shopName: string; zone?: string; ruleSetId?: string; owner?: object }
+    computed: None
+    since: { starters: readonly string[] }
+  }
+  person_added: { typed: { name: string; role: string }; computed: None }
+  person_changed: {
+    typed: { name: string; role: string; active: boolean }
+    computed: { before: { name: string; initials: string; role: string; active: boolean } }
+  }
+  password_reset: { typed: Person; computed: None }
+  password_changed: { typed: Person; computed: None }
+  pin_chosen: { typed: Person; computed: None }
+  password_rehashed: { typed: Person; computed: None }
+  recovery_code_used: { typed: Person; computed: { left: number } }
+  second_factor_set: { typed: Person; computed: None }
+  second_factor_dropped: { typed: Person; computed: None }
+  name_closed: { typed: { signIn: string }; computed: { address: string; minutes: number } }
+  shop_exported: { typed: object; computed: None }
+  device_ended: { typed: Station; computed: None }
+  own_device_ended: { typed: Station; computed: None }
+  rules_confirmed: {
+    typed: { confirmedBy: string; confirmedOn: string; reference: string }
+    computed: None
+    since: { ruleSetId: string; jurisdiction: string; rules: RuleSet }
+  }
+  rules_chosen: {
+    typed: { targetPpm: number }
+    computed: {
+      jurisdiction: string
+      before: {
+        ruleSetId: string
+        targetPpm: number
+        floorPpm: number | null
+        maxPpm: number | null
+        labAlways: string | null
+      }
+    }
+  }
+  rules_written: {
+    typed: { jurisdiction: string; rows: readonly unknown[] }
+    computed: { ruleSetId: string; before: RuleSet | null }
+  }
+  /** Of the first version only. */
+  scale_added: { typed: { name: string; readabilityG: number }; computed: None }
+  instrument_added: { typed: { kind: string; name: string }; computed: { id: number } }
+  instrument_changed: {
+    typed: { name: string; everyDays: number; inUse: boolean }
+    computed: { id: number; before: { name: string; everyDays: number; inUse: boolean } }
+  }
+  instrument_checked: {
+    typed: object
+    /** `error` and `allowed` in grams for a scale, in °C for a thermometer. */
+    computed: {
+      checkId: number
+      instrumentId: number
+      instrument: string
+      is: string
+      error: number
+      allowed: number
+      passed: boolean
+      offsetC: number
+    }
+  }
+  fridge_added: { typed: { name: string }; computed: { id: number } }
+  fridge_changed: {
+    typed: { name: string }
+    computed: { id: number; before: { name: string; thermometerId: number | null } }
+  }
+  fridge_read: {
+    typed: { fridge: string; temperature: string }
+    computed: { readC: number; tempC: number; fridgeId: number }
+    since: { readingId: number; thermometerId: number | null; offsetC: number }
+  }
+  party_added: { typed: { kind: string; name: string }; computed: { id: number } }
+  party_changed: {
+    typed: { name: string; contact: string | null; approval: string | null; note: string | null }
+    computed: {
+      id: number
+      before: { name: string; contact: string | null; approval: string | null; note: string | null }
+    }
+  }
+  /** Of the first version only: one cut, one record. */
+  meat_received: {
+    typed: { cut: string; weight: Typed; temperature: Typed; supplier: string; supplierLot: string }
+    computed: { meatLotId: number }
+  }
+  delivery_received: {
+    typed: {
+      supplier: string
+      document: string | null
+      lines: readonly { cut: string; weight: Typed; temperature: Typed; reason?: string | null }[]
+    }
+    /** `meat` in the order of the lines. */
+    computed: { deliveryId: number; meat: readonly { code: string; state: MeatState }[] }
+  }
+  meat_cut: {
+    typed: {
+      kind: 'cut' | 'bone' | 'split' | 'trim'
+      pieces: readonly Typed[]
+      trim?: Typed | null
+      bone?: Typed | null
+      rind?: Typed | null
+    }
+    computed: {
+      cuttingId: number
+      from: string
+      fromG: number
+      labels: readonly string[]
+      unaccountedG: number
+      trimG: number
+      boneG: number
+      rindG: number
+    }
+  }
+  ingredient_received: {
+    typed: { name: string; amount: Typed; supplier: string; supplierLot: string }
+    computed: { ingredientLotId: number; amountG: number }
+    since: Record<string, unknown>
+  }
+  ingredient_opened: { typed: object; computed: None }
+  stock_moved: {
+    typed: { kind: string; amount: Typed }
+    computed: { moveId: number; massG: number; leftG: number }
+  }
+  stock_counted: {
+    typed: { counted: Typed }
+    computed: {
+      moveId: number
+      countedG: number
+      bookG: number
+      differenceG: number
+      allowedG: number
+      off: boolean
+    }
+  }
+  mix_made: {
+    typed: { name: string; forKg: number }
+    computed: { mixLotId: number; massG: number; ppm: number; agent: object }
+  }
+  recipe_written: { typed: { recipe: { name: string }; note: string | null }; computed: { number: number } }
+  recipe_retired: { typed: { retired: boolean }; computed: None }
+  recipes_imported: { typed: object; computed: { codes: readonly string[] } }
+  card_laid: { typed: object; computed: None }
+  lot_rubbed: {
+    typed: { pieces: readonly { weight: Typed }[] }
+    computed: Judged
+    since: { plan: Formulation }
+  }
+  second_applied: { typed: object; computed: Judged }
+  weighed_after: {
+    typed: { weight: Typed }
+    computed: Judged & {
+      method: CureMethod
+      before: {
+        weighedBackG: number | null
+        weighedBackTyped: string | null
+        afterG: number | null
+        afterTyped: string | null
+      }
+    }
+  }
+  lab_result: {
+    typed: { residual: number; laboratory: string; report: string }
+    /** Without `maxPpm` no row of the rules limits what is left. */
+    computed: { labResultId: number; lotId: number; maxPpm?: number }
+  }
+  turned: { typed: object; computed: { turnId: number } }
+  /** Of the first version only. */
+  turn_voided: { typed: object; computed: None }
+  drained: { typed: object; computed: None; since: { beforeMs: number | null } }
+  cure_ended: { typed: object; computed: None; since: { beforeMs: number | null } }
+  run_started: { typed: { smoker: string }; computed: { targetCoreC: number; runId: number } }
+  run_read: {
+    /** A logger's many rows are told as their `count`, and in a list every long record is. */
+    typed: { phase: string; source: string; readings?: readonly { atMs: number }[]; count?: number }
+    computed: { runId: number }
+    /** `readings`: the ids of what it added, as first and last of each span. */
+    since: {
+      readings: readonly [number, number][]
+      coreThermometerId: number | null
+      chamberThermometerId: number | null
+      coreOffsetC: number
+      chamberOffsetC: number
+    }
+  }
+  run_pulled: { typed: object; computed: { hottestC: number | null; outcome: SmokeOutcome; runId: number } }
+  sliced: {
+    typed: { packs: readonly unknown[]; readyWeight: Typed | null }
+    computed: { packCodes: readonly string[]; outG: number; lotId: number }
+    since: { offcutIds: readonly number[]; before: { readyG: number | null; readyTyped: string | null } }
+  }
+  sent: { typed: { packCodes: readonly string[]; customer: string }; computed: { dispatchId: number } }
+  corrected: { typed: object; computed: { what: string; about: string; from: string; to: string } }
+  voided: { typed: { kind: EventKind }; computed: { recordedAtMs: number } }
+  /** With the figures that the reason rests on. */
+  held: { typed: { text?: string }; computed: { reason: HoldReason; facts?: string } & Record<string, unknown> }
+  disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }
+  rows_sealed: { typed: object; computed: { rows: number; found: number } }
+}>
+
+type None = Readonly<Record<never, never>>
+interface Shape {
+  typed: object
+  computed: object
+  since?: object
+}
+type OfEveryKind<Map extends Record<EventKind, Shape>> = Map
+type SinceOf<K extends EventKind> = RecordOf[K] extends { since: infer Since } ? Since : None
+
+export type TypedOf<K extends EventKind> = RecordOf[K]['typed']
+/** As a new record holds it. */
+export type NewComputedOf<K extends EventKind> = RecordOf[K]['computed'] & SinceOf<K>
+/** As any record of the kind holds it, also an old one. */
+export type ComputedOf<K extends EventKind> = RecordOf[K]['computed'] & Partial<SinceOf<K>>
