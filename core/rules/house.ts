@@ -1,12 +1,16 @@
-import type { Ppm } from '../units/quantities'
+import {
+  MS_PER_DAY,
+  MS_PER_HOUR,
+  MS_PER_MINUTE,
+  type Celsius,
+  type Fraction,
+  type Grams,
+  type Milliseconds,
+  type Ppm,
+} from '../units/quantities'
 
-/** Most makers stay near this, whatever higher maximum the cut allows. */
-export const HOUSE_TARGET_PPM = 150
-/** Least ingoing nitrite for the cured-product cooling rule. */
-export const CURED_COOLING_PPM = 100
-export const CURED_COOLING_SOURCE = 'FSIS stabilization guideline (2021), for cooling as a cured product'
-/** Stands in where a rule set has no ingoing maximum: the general figure for cured meat. A house rule, not a law. */
-export const GUARD_PPM = 200
+// Every figure the shop is judged by for want of a text that gives one. What a text gives stands in `sets/` and in
+// `guideline.ts`. The unit is the last word of a name; a share is a mass fraction. `docs/limits.md` lists them all.
 
 /** The shop's own limits, stricter than the law; null where it has none. */
 export interface HouseLimits {
@@ -14,3 +18,104 @@ export interface HouseLimits {
   maxPpm: Ppm | null
 }
 export const NO_HOUSE_LIMITS: HouseLimits = { floorPpm: null, maxPpm: null }
+
+// Nitrite, ppm ingoing NaNO2.
+
+/** Most makers stay near this, whatever higher maximum the cut allows. */
+export const HOUSE_TARGET_PPM: Ppm = 150
+/** Stands in where a rule set has no ingoing maximum: the general figure for cured meat. A house rule, not a law. */
+export const GUARD_PPM: Ppm = 200
+/** Over this no curing salt is a blended one. */
+export const MOST_BLENDED_NITRITE_SHARE: Fraction = 0.1
+
+// Salt, sugar and what they come in, shares of green weight.
+
+/** Without nitrite, less salt than this is no cure. */
+export const LEAST_SALT_ONLY_SHARE: Fraction = 0.018
+/** A measured nitrite cure outside these is a slip of the key or of the scale, not a cure. */
+export const LEAST_MEASURED_SALT_SHARE: Fraction = 0.01
+export const MOST_MEASURED_SALT_SHARE: Fraction = 0.06
+/** Off from the plan by more than this share of it, the weight is said and typed a second time. */
+export const SALT_OFF_SHARE: Fraction = 0.2
+/** What most people like in bacon; under the first it is little, over the second it eats salty. */
+export const USUAL_SALT = { lowShare: 0.02, highShare: 0.03 } as const
+/** One limit everywhere: syrup-rich cures put on up to 18 % of green weight, much of which stays in the bag. */
+export const MOST_SUGAR_SHARE: Fraction = 0.2
+/** Over this it is said: sweet styles go to 4 %. */
+export const SAID_SUGAR_SHARE: Fraction = 0.06
+/** Under this, of the whole, a syrup is a seasoning. */
+export const LEAST_SYRUP_SHARE: Fraction = 0.3
+/** A bulk mix comes this near to its target, as a share of it. */
+export const MIX_NEAR_SHARE: Fraction = 0.05
+/** Pieces of a lot, and seasonings beside salt and sugar. */
+export const MOST_PIECES = 400
+export const MOST_SEASONINGS = 12
+
+// Cold, °C.
+
+/** A curing fridge: said, held, and where curing all but stops. */
+export const FRIDGE_CHECKS = {
+  warn: { aboveC: 4.4, forMs: 30 * MS_PER_MINUTE },
+  hold: { aboveC: 7, forMs: 2 * MS_PER_HOUR },
+  tooColdC: -1,
+} as const
+/** Meat at the door: said, and held or sent back. */
+export const ARRIVAL_WARN_C: Celsius = 4.4
+export const ARRIVAL_REFUSE_C: Celsius = 7
+/** A thermometer is right as it is, or its offset is taken off; beyond, it is not used. */
+export const THERMOMETER_RIGHT_C: Celsius = 0.5
+export const THERMOMETER_USABLE_C: Celsius = 2
+
+// Smoke.
+
+/** A core that stays under this is smoked cold and has no come-up. */
+export const HEAT_FROM_C: Celsius = 30
+/** From here a core was cooked through, not only warmed. */
+export const HEAT_TREATED_FROM_C: Celsius = 60
+/** A heat that peaks under the kill: so long from the first to the second, up and down. */
+export const LUKEWARM = { fromC: 20, toC: 50, curedMs: 6 * MS_PER_HOUR, saltOnlyMs: 4 * MS_PER_HOUR } as const
+/** Cold and then hot: so long above 10 °C before the kill holds the lot. */
+export const LONG_WARM_MS: Milliseconds = 6 * MS_PER_HOUR
+/** A slab up to `thinMm` is as cold as its place after `thinMs` in it, a thicker one after `thickMs`. */
+export const THROUGH = { thinMm: 50, thinMs: 4 * MS_PER_HOUR, thickMs: 8 * MS_PER_HOUR } as const
+/** Hours over all cold sessions above each temperature: asked about, and held. */
+export const COLD_SMOKE_STEPS = [
+  { aboveC: 5, askMs: 24 * MS_PER_HOUR, holdMs: 48 * MS_PER_HOUR },
+  { aboveC: 15, askMs: 8 * MS_PER_HOUR, holdMs: 24 * MS_PER_HOUR },
+  { aboveC: 25, askMs: 2 * MS_PER_HOUR, holdMs: Infinity },
+] as const
+/** Salt only: nothing but salt and cold keeps it. */
+export const COLD_SMOKE_SALT_ONLY_C: Celsius = 4
+/** How often a smoke is read; near the kill more often, because over a long gap none is credited; a cooling. */
+export const SMOKE_EVERY_MS: Milliseconds = 45 * MS_PER_MINUTE
+export const NEAR_KILL = { fromC: 50, everyMs: 25 * MS_PER_MINUTE } as const
+export const COOLING_EVERY_MS: Milliseconds = 60 * MS_PER_MINUTE
+export const FRIDGE_EVERY_MS: Milliseconds = 12 * MS_PER_HOUR
+
+// Weights that do not add up, shares.
+
+/** Unaccounted beyond this is asked about: after a cut of the knife, and of a lot. */
+export const UNACCOUNTED_SHARE: Fraction = 0.01
+/** Two scales, or one read twice, may differ by this before more came out than went in, or the meat is not the meat. */
+export const TWO_SCALES_SHARE: Fraction = 0.02
+/** Packs and offcuts of one slicing are weighed on one scale. */
+export const SLICED_OVER_SHARE: Fraction = 0.01
+/** Of the slab, less than this is crumbs and drip; what two weighings differ by; what clings to a bag. */
+export const REST_SHARE: Fraction = 0.03
+export const MEAT_REST_SHARE: Fraction = 0.02
+export const INGREDIENT_REST_SHARE: Fraction = 0.001
+/** A scale that nobody knows reads to this. */
+export const UNKNOWN_READABILITY_G: Grams = 1
+
+// Times.
+
+/** Curing salt is counted monthly. */
+export const COUNT_EVERY_MS: Milliseconds = 31 * MS_PER_DAY
+/** Two turns of a lot so near are the same one. */
+export const SAME_TURN_MS: Milliseconds = 10 * MS_PER_MINUTE
+/** How long a tap may be undone without saying why. */
+export const UNDO_MS: Milliseconds = 10 * MS_PER_MINUTE
+/** Clocks of probes and tablets differ a little; readings further ahead than this are a mistake. */
+export const READING_AHEAD_MS: Milliseconds = 5 * MS_PER_MINUTE
+/** A first reading may be noted shortly before the start is pressed. */
+export const READING_EARLY_MS: Milliseconds = 30 * MS_PER_MINUTE

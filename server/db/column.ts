@@ -27,7 +27,7 @@ const column = <T>(
 
 const heavy = <T>(of: Column<T>): Column<T> => ({ ...of, heavy: true })
 
-const GRAM_DIGITS = { whole: 13, decimals: 4 }
+const GRAM_DIGITS = { digits: 13, decimals: 4 }
 const NO_ZONE = /^(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d:\d\d\.\d{3})/
 
 const parsedJson = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value)
@@ -40,10 +40,13 @@ export const longText = () => heavy(column(DataTypes.TEXT('medium'), String, pla
 /** Whole numbers up to 2^53. */
 export const bigint = () => column(DataTypes.BIGINT, Number, plain(z.int(), Number))
 export const uuid = () => column(DataTypes.UUID, String, plain(z.uuid(), String))
-/** Exact in the database and in the export, a number here: DECIMAL arrives as a string. */
-export const decimal = (whole: number, decimals: number) =>
-  column(DataTypes.DECIMAL(whole, decimals), Number, plain(z.string().regex(/^-?\d+(\.\d+)?$/), String))
-export const grams = () => decimal(GRAM_DIGITS.whole, GRAM_DIGITS.decimals)
+/**
+ * `digits` in all, `decimals` of them behind the point. Exact in the database and in the export, a number here: DECIMAL
+ * arrives as a string.
+ */
+export const decimal = (digits: number, decimals: number) =>
+  column(DataTypes.DECIMAL(digits, decimals), Number, plain(z.string().regex(/^-?\d+(\.\d+)?$/), String))
+export const grams = () => decimal(GRAM_DIGITS.digits, GRAM_DIGITS.decimals)
 export const celsius = () => decimal(7, 3)
 export const share = () => decimal(10, 8)
 export const bool = () => column(DataTypes.BOOLEAN, Boolean, plain(z.boolean(), Boolean))

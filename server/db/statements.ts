@@ -1,4 +1,5 @@
-import type { Model, ModelAttributeColumnOptions, ModelStatic } from 'sequelize'
+import type { Model, ModelStatic } from 'sequelize'
+import { quotingOf } from './quoting'
 
 /** What a row must be, column by column: a value, a list of which it is one, null, or a comparison from `where.ts`. */
 export type Filter = Readonly<Record<string, unknown>>
@@ -11,25 +12,16 @@ export interface FindOptions {
   withVoided?: boolean
 }
 
-/** The part of Sequelize's query generator that is used here; its declarations leave it out. */
-interface Generator {
-  quoteIdentifier: (name: string) => string
-  whereItemsQuery: (where: object, options: { model: ModelStatic<Model> }) => string
-  escape: (value: unknown, attribute: ModelAttributeColumnOptions, options: { context: string }) => string
-  bulkInsertQuery: (table: string, rows: object[], options: object, fields: object) => string
-}
-
 /**
  * SQL of one table. Values are quoted by Sequelize by each column's type; what never changes is put together once,
  * because finding through a model costs more than the database's own work. `fields` gives a column's name in the
  * database.
  */
 export function statementsOf(model: ModelStatic<Model>, table: string, fields: ReadonlyMap<string, string>) {
-  const generator = (model.sequelize!.getQueryInterface() as unknown as { queryGenerator: Generator }).queryGenerator
-  const quoted = new Map([...fields].map(([key, field]) => [key, generator.quoteIdentifier(field)]))
+  const quoting = quotingOf(model)
+  const quoted = new Map([...fields].map(([key, field]) => [key, quoting.name(field)]))
   const attributes = model.getAttributes()
-  const name = generator.quoteIdentifier(table)
-  const byField = Object.fromEntries(Object.values(attributes).map(attribute => [attribute.field!, attribute]))
+  const name = quoting.name(table)
   const columns = [...quoted.values()].join(', ')
   const known = <T>(from: ReadonlyMap<string, T>, key: string): T => {
     const found = from.get(key)
@@ -38,9 +30,8 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
   }
   const whereText = (filter: Filter): string => {
     if (Object.getOwnPropertySymbols(filter).length > 0) throw new Error(`${table}: a filter goes column by column`)
-    const text = generator.whereItemsQuery(
+    const text = quoting.where(
       Object.fromEntries(Object.entries(filter).map(([key, value]) => [known(fields, key), value])),
-      { model },
     )
     return text === '' ? '' : ` WHERE ${text}`
   }
@@ -70,6 +61,9 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
       filter: Filter,
       options: FindOptions,
     ): string => keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
+    /** A column added up. */
+    sum: (key: string, filter: Filter): string =>
+      `SELECT COALESCE(SUM(${known(quoted, key)}), 0) AS sum FROM ${name}${whereText(filter)}`,
     /** How many rows there are for each value of a column, with sums and greatest values; added up by the database. */
     totals: (
       by: string,
@@ -80,11 +74,11 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     ): string => {
       const figures = [
         'COUNT(*) AS count',
-        ...sums.map(key => `SUM(${known(quoted, key)}) AS ${generator.quoteIdentifier(`sum ${key}`)}`),
-        ...greatest.map(key => `MAX(${known(quoted, key)}) AS ${generator.quoteIdentifier(`max ${key}`)}`),
+        ...sums.map(key => `SUM(${known(quoted, key)}) AS ${quoting.name(`sum ${key}`)}`),
+        ...greatest.map(key => `MAX(${known(quoted, key)}) AS ${quoting.name(`max ${key}`)}`),
       ]
       const key = known(quoted, by)
-      const select = `SELECT ${key} AS ${generator.quoteIdentifier('by')}, ${figures.join(', ')} FROM ${name}`
+      const select = `SELECT ${key} AS ${quoting.name('by')}, ${figures.join(', ')} FROM ${name}`
       return `${select}${whereText(filter)} GROUP BY ${key}${lock ? ' LOCK IN SHARE MODE' : ''}`
     },
     /**
@@ -99,7 +93,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
             .map(([key, value]) => [known(fields, key), value]),
         ),
       )
-      return `${generator.bulkInsertQuery(table, stored, {}, byField).replace(/;$/, '')} RETURNING id`
+      return `${quoting.insert(table, stored)} RETURNING id`
     },
     /** Marks rows void, each with its own id. */
     voidAll: (ids: readonly number[]): string =>
@@ -108,7 +102,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     update: (filter: Filter, change: Filter): string | null => {
       const set = Object.entries(change).filter(([, value]) => value !== undefined)
       if (set.length === 0) return null
-      return `UPDATE ${name} SET ${set.map(([key, value]) => `${known(quoted, key)} = ${generator.escape(value, attributes[key]!, { context: 'UPDATE' })}`).join(', ')}${whereText(filter)}`
+      return `UPDATE ${name} SET ${set.map(([key, value]) => `${known(quoted, key)} = ${quoting.value(value, attributes[key]!)}`).join(', ')}${whereText(filter)}`
     },
   }
 }

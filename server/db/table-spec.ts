@@ -1,4 +1,5 @@
 import type { Column } from './column'
+import type { Condition } from './where'
 
 export type Columns = Record<string, Column<unknown>>
 export type ReadAs<C> = C extends Column<infer T> ? T : never
@@ -10,6 +11,13 @@ type Optional<C> = { [K in keyof C as null extends ReadAs<C[K]> ? K : never]?: R
 export type NewRowOf<T> = T extends TableSpec<infer C, infer _K> ? Needed<C> & Optional<C> : never
 /** What an update may bring. */
 export type ChangeOf<T> = T extends TableSpec<infer C, infer K> ? { [N in K]?: ReadAs<C[N]> } : never
+
+/**
+ * What rows must be, column by column: a value, a list of which it is one, null where the column may hold none, or a
+ * condition from `where.ts`. Instants are milliseconds.
+ */
+export type WhereOf<T> = { readonly [K in keyof RowOf<T>]?: Asking<RowOf<T>[K]> }
+type Asking<V> = V | readonly NonNullable<V>[] | Condition<NonNullable<V>>
 
 export interface TableSpec<C extends Columns, K extends keyof C & string = keyof C & string> {
   name: string

@@ -10,14 +10,14 @@ import {
 import { int } from './column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
-import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec } from './table-spec'
+import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec, type WhereOf } from './table-spec'
 
 type IdOf<T> = keyof RowOf<T> & 'id'
 /** `lock` keeps the rows from others until the transaction ends, and sees what others have written by now. */
-export interface Asked<S, M> {
+export interface Asked<S, M, W = Filter> {
   sum?: readonly S[]
   max?: readonly M[]
-  where?: Filter
+  where?: W
   lock?: boolean
   withVoided?: boolean
 }
@@ -33,27 +33,29 @@ export interface Table<T> {
   insert: (row: NewRowOf<T>) => Promise<number>
   /** Rows may bring their id, where the order is theirs to give. */
   insertMany: (rows: (NewRowOf<T> & { id?: number })[]) => Promise<number[]>
-  find: (where?: Filter, options?: FindOptions) => Promise<RowOf<T>[]>
-  one: (where: Filter, options?: FindOptions) => Promise<RowOf<T> | null>
-  count: (where?: Filter, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
+  find: (where?: WhereOf<T>, options?: FindOptions) => Promise<RowOf<T>[]>
+  one: (where: WhereOf<T>, options?: FindOptions) => Promise<RowOf<T> | null>
+  count: (where?: WhereOf<T>, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
   /** Only the columns named, and the id: no list reads what it does not show. */
   pick: <K extends keyof RowOf<T> & string>(
     columns: readonly K[],
-    where?: Filter,
+    where?: WhereOf<T>,
     options?: FindOptions,
   ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
   /** For each key the first rows of its own, in one statement. */
   pickEach: <K extends keyof RowOf<T> & string>(
     columns: readonly K[],
-    each: { by: keyof RowOf<T> & string; keys: readonly number[]; where?: Filter; order: Order; limit: number },
+    each: { by: keyof RowOf<T> & string; keys: readonly number[]; where?: WhereOf<T>; order: Order; limit: number },
   ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
+  /** A column added up by the database; 0 of no rows. */
+  sum: (column: keyof RowOf<T> & string, where?: WhereOf<T>) => Promise<number>
   /**
    * Rows for each value of a number's column: how many, and what the database adds up of them. Values without rows are
    * not in it.
    */
   totals: <S extends keyof RowOf<T> & string = never, M extends keyof RowOf<T> & string = never>(
     by: keyof RowOf<T> & string,
-    asked: Asked<S, M>,
+    asked: Asked<S, M, WhereOf<T>>,
   ) => Promise<Map<number, Totals<S, M>>>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
@@ -163,6 +165,13 @@ export function tableBinder<C extends Columns>(
         pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
       pickEach: async (some, { by, keys, where = {}, order, limit }) =>
         keys.length === 0 ? [] : pick(sql.selectEach(withId(some), by, keys, live(where), { order, limit }), some),
+      sum: async (column, where = {}) => {
+        const [row] = await sequelize.query<{ sum: unknown }>(sql.sum(column, live(where)), {
+          type: QueryTypes.SELECT,
+          ...inIt,
+        })
+        return Number(row!.sum)
+      },
       totals: async (by, asked) =>
         new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
       insert: async (row) => {

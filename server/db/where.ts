@@ -1,14 +1,22 @@
 import { Op } from 'sequelize'
 
-/** From a moment on: `{ atMs: { [since]: new Date(fromMs) } }`. */
-export const since = Op.gte
-/** Smaller than: `{ id: { [below]: 40 } }`. */
-export const below = Op.lt
-/** From one moment to another, both included: `{ atMs: { [between]: [from, to] } }`. */
-export const between = Op.between
-/** Anything else than: `{ kind: { [but]: 'count' } }`. */
-export const but = Op.ne
-/** Begins with a text, in which `%` and `_` stand for any others: `{ code: { [startsWith]: 'L-00' } }`. */
-export const startsWith = Op.startsWith
-/** Filled in: `{ coreC: { [present]: null } }`. */
-export const present = Op.not
+/** What a column's value must be, other than one value or one of a list. */
+export class Condition<T> {
+  constructor(
+    readonly operator: symbol,
+    readonly value: T | readonly T[] | null,
+  ) {}
+}
+
+/** From a moment on: `{ atMs: since(fromMs) }`. */
+export const since = (ms: number) => new Condition(Op.gte, ms)
+/** Smaller than, or before a moment: `{ id: below(40) }`. */
+export const below = (n: number) => new Condition(Op.lt, n)
+/** From one to another, both included: `{ atMs: between(fromMs, toMs) }`. */
+export const between = (from: number, to: number) => new Condition(Op.between, [from, to])
+/** Anything else than: `{ kind: but('count') }`. */
+export const but = <T extends string>(value: T) => new Condition<T>(Op.ne, value)
+/** Begins with a text, in which `%` and `_` stand for any others: `{ code: startsWith('L-00') }`. */
+export const startsWith = (text: string) => new Condition<string>(Op.startsWith, text)
+/** Filled in: `{ coreC: present }`. */
+export const present = new Condition<never>(Op.not, null)

@@ -205,7 +205,7 @@ export type RecordOf = OfEveryKind<{
   run_started: { typed: { smoker: string }; computed: { targetCoreC: number; runId: number } }
   run_read: {
     /** A logger's many rows are told as their `count`, and in a list every long record is. */
-    typed: { phase: string; source: string; readings?: readonly { atMs: number }[]; count?: number }
+    typed: { phase: 'smoke' | 'cool'; source: string; readings?: readonly { atMs: number }[]; count?: number }
     computed: { runId: number }
     /** `readings`: the ids of what it added, as first and last of each span. */
     since: {

@@ -60,7 +60,7 @@ export async function eventsAbout(tables: Tables, code: string): Promise<EventVi
 export const eventPage = async (tables: Tables, before: number | undefined): Promise<EventView[]> =>
   viewsOf(
     tables,
-    await tables.events.pick(COLUMNS, before === undefined ? {} : { id: { [below]: before } }, {
+    await tables.events.pick(COLUMNS, before === undefined ? {} : { id: below(before) }, {
       order: [['id', 'DESC']],
       limit: BOOK_PAGE,
     }),

@@ -33,7 +33,7 @@ async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: number): Promi
     await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
       by: 'fridgeId',
       keys: fridges.map(fridge => fridge.id),
-      where: { atMs: { [since]: new Date(nowMs - READINGS_DAYS * MS_PER_DAY) } },
+      where: { atMs: since(nowMs - READINGS_DAYS * MS_PER_DAY) },
       order: [['atMs', 'DESC']],
       limit: READINGS_MOST,
     }),
@@ -76,7 +76,7 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
       await tables.runReadings.pickEach(['runId', 'coreC'], {
         ...newest,
         keys: [...waiting],
-        where: { coreC: { [present]: null } },
+        where: { coreC: present },
       })
     ).map(reading => [reading.runId, reading.coreC]),
   )

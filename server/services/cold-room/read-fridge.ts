@@ -43,7 +43,7 @@ export async function checkFridge(
   const fromMs = Math.min(...looked.map(one => one.sinceMs))
   const readings = lots.length
     ? await ctx.tables.fridgeReadings.find(
-        { fridgeId, atMs: { [since]: new Date(fromMs) } },
+        { fridgeId, atMs: since(fromMs) },
         { order: [['atMs', 'ASC']] },
       )
     : []

@@ -13,11 +13,11 @@ export type MarkAt = (instrumentId: number | null, atMs: number) => InstrumentMa
 async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: number) {
   const columns = ['instrumentId', 'atMs', 'passed'] as const
   const [later, before] = await Promise.all([
-    tables.instrumentChecks.pick(columns, { atMs: { [since]: new Date(sinceMs) } }),
+    tables.instrumentChecks.pick(columns, { atMs: since(sinceMs) }),
     tables.instrumentChecks.pickEach(columns, {
       by: 'instrumentId',
       keys: ids,
-      where: { atMs: { [below]: new Date(sinceMs) } },
+      where: { atMs: below(sinceMs) },
       order: [
         ['atMs', 'DESC'],
         ['id', 'DESC'],

@@ -1,7 +1,6 @@
 import { withoutOffset } from '#core/instruments/check-instrument'
-import type { FieldFault } from '#shared/contracts/issues'
 import type { Tables } from '../../db/store'
-import { refuse, type Answer } from '../context'
+import { refuse, type Answer, type FieldPath } from '../context'
 
 export interface Reading {
   tempC: number
@@ -13,7 +12,7 @@ export interface Reading {
 export async function offsetOf(
   tables: Tables,
   thermometerId: number | null,
-  path: FieldFault['path'],
+  path: FieldPath,
 ): Promise<Answer<number>> {
   if (thermometerId === null) return { ok: true, value: 0 }
   const one = await tables.instruments.one({ id: thermometerId, kind: 'thermometer' })
@@ -25,7 +24,7 @@ export async function readWith(
   tables: Tables,
   thermometerId: number | null,
   readC: number,
-  path: FieldFault['path'],
+  path: FieldPath,
 ): Promise<Answer<Reading>> {
   const offset = await offsetOf(tables, thermometerId, path)
   return offset.ok
@@ -33,8 +32,12 @@ export async function readWith(
     : offset
 }
 
+/** The scale that was named; null when none was, or it is not known. */
+export const scaleOf = async (tables: Tables, scaleId: number | null) =>
+  scaleId === null ? null : await tables.instruments.one({ id: scaleId, kind: 'scale' })
+
 /** Null, or the refusal of a scale that is not known. */
-export async function refuseScale(tables: Tables, scaleId: number | null, path: FieldFault['path']) {
-  if (scaleId === null || (await tables.instruments.one({ id: scaleId, kind: 'scale' }))) return null
+export async function refuseScale(tables: Tables, scaleId: number | null, path: FieldPath) {
+  if (scaleId === null || (await scaleOf(tables, scaleId))) return null
   return refuse('no_such_scale', {}, path)
 }

@@ -9,6 +9,7 @@ import type { lots as lotsTable } from '../../db/tables/lots'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
+import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
 import { refuseVerdict } from './refuse-verdict'
 import { judgementNow, rejudge } from './rejudge'
@@ -36,7 +37,7 @@ export async function applySecond(
     const lots = await ctx.tables.ingredientLots.one({ id: first.ingredientLotId }, { withVoided: true })
     return refuse('second_other_agent', { code: lots!.code }, ['agent', 'lotCode'])
   }
-  const scale = await ctx.tables.instruments.one({ id: input.mixScaleId, kind: 'scale' })
+  const scale = await scaleOf(ctx.tables, input.mixScaleId)
   if (!scale) return refuse('no_such_scale', {}, ['mixScaleId'])
   const rest = (1 - lot.firstShare!) / lot.firstShare!
   await ctx.tables.lotIngredients.insertMany(
@@ -73,8 +74,7 @@ export async function weighAfter(
   if (!lot) return refuse('no_such_lot', { code })
   if (lot.method !== 'excess' && lot.method !== 'wet_pick_up')
     return refuse('nothing_to_weigh_back', { code }, ['weight'])
-  if (!(await ctx.tables.instruments.one({ id: input.scaleId, kind: 'scale' })))
-    return refuse('no_such_scale', {}, ['scaleId'])
+  if (!(await scaleOf(ctx.tables, input.scaleId))) return refuse('no_such_scale', {}, ['scaleId'])
   const { netG, typed } = input.weight
   const before = {
     weighedBackG: lot.weighedBackG,
@@ -83,15 +83,12 @@ export async function weighAfter(
     afterTyped: lot.afterTyped,
   }
   if (lot.method === 'excess') {
-    const appliedG = (await ctx.tables.lotIngredients.find({ lotId: lot.id })).reduce(
-      (sum, part) => sum + part.weighedG,
-      0,
-    )
+    const appliedG = await ctx.tables.lotIngredients.sum('weighedG', { lotId: lot.id })
     if (netG >= appliedG) return refuse('weighed_back_all', {}, ['weight'])
     await ctx.tables.lots.update(lot.id, { weighedBackG: netG, weighedBackTyped: typed })
   }
   else {
-    const greenG = (await ctx.tables.pieces.find({ lotId: lot.id })).reduce((sum, piece) => sum + piece.greenG, 0)
+    const greenG = await ctx.tables.pieces.sum('greenG', { lotId: lot.id })
     if (netG < greenG / 2 || netG > greenG * 2) return refuse('after_brine_weight', { netG, greenG }, ['weight'])
     await ctx.tables.lots.update(lot.id, { afterG: netG, afterTyped: typed })
   }

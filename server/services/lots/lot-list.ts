@@ -3,13 +3,13 @@ import { LOT_ROW, LOTS_PAGE } from '#shared/contracts/lots'
 import type { z } from 'zod'
 import { CUTS } from '#core/rules/cuts'
 import type { Tables } from '../../db/store'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf, WhereOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import { below, startsWith } from '../../db/where'
 import { lotSummaries } from './lot-summaries'
 
 /** What is looked for, as a filter: a day, a cut, or the first letters of a code. */
-function matching(find: string | undefined): Record<string, unknown> {
+function matching(find: string | undefined): WhereOf<typeof lotsTable> {
   if (!find) return {}
   if (/^\d{4}-\d{2}-\d{2}$/.test(find)) return { rubbedOn: find }
   const cut = CUTS.find(one => one === find.toLowerCase())
@@ -17,7 +17,7 @@ function matching(find: string | undefined): Record<string, unknown> {
   const digits = /^l?-?0*(\d+)$/i.exec(find)?.[1]
   if (digits) return { code: `L-${digits.padStart(4, '0')}` }
   // Only the letters of a code go into a pattern: signs that stand for any others are looked for as they are.
-  return { code: /^[a-z]-?$/i.test(find) ? { [startsWith]: find.toUpperCase() } : find }
+  return { code: /^[a-z]-?$/i.test(find) ? startsWith(find.toUpperCase()) : find }
 }
 
 /** Lots that nothing waits for any more, as a list shows them. */
@@ -57,7 +57,7 @@ export async function lotList(
   const where = {
     ...matching(find),
     ...(open ? { finishedAtMs: null } : {}),
-    ...(from ? { id: { [below]: from.id } } : {}),
+    ...(from ? { id: below(from.id) } : {}),
   }
   const found = await tables.lots.find(where, { order: [['id', 'DESC']], limit: LOTS_PAGE + 1 })
   const shown = found.slice(0, LOTS_PAGE)

@@ -38,19 +38,17 @@ async function nitriteHighG(tables: Tables, lot: LotRow, greenG: number): Promis
 export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualView | null> {
   const rows = lot.judgement.residual
   if (rows.length === 0) return null
-  const [pieces, offcuts, labs, shop] = await Promise.all([
-    tables.pieces.find({ lotId: lot.id }),
-    tables.offcuts.find({ lotId: lot.id, kind: 'rind' }),
-    tables.labResults.find({ lotId: lot.id }),
+  const [greenG, rindG, labs, shop] = await Promise.all([
+    tables.pieces.sum('greenG', { lotId: lot.id }),
+    tables.offcuts.sum('massG', { lotId: lot.id, kind: 'rind' }),
+    tables.labResults.count({ lotId: lot.id }),
     theShop(tables),
   ])
-  const greenG = pieces.reduce((sum, piece) => sum + piece.greenG, 0)
   const highG = await nitriteHighG(tables, lot, greenG)
-  const rindG = offcuts.reduce((sum, offcut) => sum + offcut.massG, 0)
   const finishedLowG = lot.readyG === null ? null : lot.readyG - rindG - lot.meatReadabilityG / 2
   const maxPpm = rows.some(row => row.maxPpm === null) ? null : Math.min(...rows.map(row => asNaNO2(row, row.maxPpm!)))
   const bound = highG === null ? null : residualBound({ nitriteHighG: highG, greenG, finishedLowG, maxPpm })
-  const by = labs.length > 0 ? 'laboratory' : bound?.proved && !shop.labAlways ? 'mass_balance' : null
+  const by = labs > 0 ? 'laboratory' : bound?.proved && !shop.labAlways ? 'mass_balance' : null
   return {
     by,
     maxPpm,

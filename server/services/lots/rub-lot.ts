@@ -11,6 +11,7 @@ import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, refuseAt, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
+import { scaleOf } from '../instruments/read-with'
 import { shopView, theShop } from '../office/office'
 import { rulesInForce } from '../rules/rule-sets'
 import { refuseSalt } from './refuse-salt'
@@ -55,9 +56,10 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   if (!meat.ok) return meat
   const parts = await findIngredients(tables, input, today)
   if (!parts.ok) return parts
-  const scales = await tables.instruments.find({ id: [input.meatScaleId, input.mixScaleId], kind: 'scale' })
-  const meatScale = scales.find(scale => scale.id === input.meatScaleId)
-  const mixScale = scales.find(scale => scale.id === input.mixScaleId)
+  const [meatScale, mixScale] = [
+    await scaleOf(tables, input.meatScaleId),
+    await scaleOf(tables, input.mixScaleId),
+  ]
   const fridge = await tables.fridges.one({ id: input.fridgeId })
   if (!meatScale) return refuse('no_such_scale', {}, ['meatScaleId'])
   if (!mixScale) return refuse('no_such_scale', {}, ['mixScaleId'])

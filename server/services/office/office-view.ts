@@ -16,7 +16,7 @@ async function deviceViews(
   const whose = reader.person.role === 'owner' ? {} : { userId: reader.person.id }
   const [sessions, users] = await Promise.all([
     tables.sessions.find(
-      { endedAtMs: null, endsAtMs: { [since]: new Date(nowMs) }, ...whose },
+      { endedAtMs: null, endsAtMs: since(nowMs), ...whose },
       { order: [['id', 'DESC']] },
     ),
     tables.users.find(),

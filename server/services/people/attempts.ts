@@ -2,6 +2,8 @@ import { MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import type { AttemptKind } from '#shared/contracts/people'
 import { duplicateOf } from '../../db/duplicate'
 import type { Tables } from '../../db/store'
+import type { WhereOf } from '../../db/table-spec'
+import type { signInAttempts } from '../../db/tables/people'
 import { since } from '../../db/where'
 
 export const WINDOW_MINUTES = 15
@@ -26,8 +28,12 @@ export interface Attempt {
   device: string | null
 }
 
+interface Budget {
+  who: WhereOf<typeof signInAttempts>
+  most: number
+}
 /** Which tries count together, and how many of them may be wrong. */
-function budgets({ kind, signIn, address, device }: Attempt): { who: Record<string, unknown>; most: number }[] {
+function budgets({ kind, signIn, address, device }: Attempt): Budget[] {
   if (kind !== 'password') return [{ who: { kind, signIn }, most: MOST_FAILURES[kind] }]
   if (device !== null) return [{ who: { kind, signIn, device }, most: MOST_FAILURES.password }]
   // A whole shop may stand behind one address.
@@ -40,7 +46,7 @@ function budgets({ kind, signIn, address, device }: Attempt): { who: Record<stri
 async function isClosed(tables: Tables, attempt: Attempt, nowMs: number, already: number): Promise<boolean> {
   for (const { who, most } of budgets(attempt)) {
     if (
-      (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: { [since]: new Date(nowMs - WINDOW_MS) } }))
+      (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: since(nowMs - WINDOW_MS) }))
       - already
       >= most
     )
@@ -53,7 +59,7 @@ async function isClosed(tables: Tables, attempt: Attempt, nowMs: number, already
       signIn: attempt.signIn,
       device: null,
       succeeded: false,
-      atMs: { [since]: new Date(nowMs - WINDOW_MS) },
+      atMs: since(nowMs - WINDOW_MS),
     },
     { order: [['id', 'DESC']], limit: 40 },
   )
@@ -76,9 +82,9 @@ export async function beginAttempt(tables: Tables, attempt: Attempt, nowMs: numb
 
 /** True after the wrong try that uses up its budget: the next one finds the door closed. */
 export async function isLastTry(tables: Tables, attempt: Attempt, nowMs: number): Promise<boolean> {
-  const [{ who, most }] = budgets(attempt) as [{ who: Record<string, unknown>; most: number }]
+  const [{ who, most }] = budgets(attempt) as [Budget]
   return (
-    (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: { [since]: new Date(nowMs - WINDOW_MS) } }))
+    (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: since(nowMs - WINDOW_MS) }))
     === most
   )
 }

@@ -31,11 +31,10 @@ export async function recordSlicing(
   if (noScale) return noScale
   const readyG = input.readyWeight?.netG ?? summary.readyG
   if (input.packs.length > 0 && readyG === null) return refuse('ready_weight_missing', {}, ['readyWeight'])
-  const offcutsBefore = await ctx.tables.offcuts.find({ lotId: lot.id })
   const outG
     = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
       + summary.packsG
-      + offcutsBefore.reduce((sum, offcut) => sum + offcut.massG, 0)
+      + (await ctx.tables.offcuts.sum('massG', { lotId: lot.id }))
   if (readyG !== null && outG > readyG * SCALE_SLACK) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
 
   if (input.readyWeight)

@@ -59,7 +59,7 @@ async function coldUntil(tables: Tables, lot: LotRow, run: RunRow): Promise<numb
     ['atMs', 'tempC'],
     {
       fridgeId: lot.fridgeId,
-      atMs: { [between]: [new Date(run.startedAtMs - MS_PER_DAY), new Date(run.startedAtMs)] },
+      atMs: between(run.startedAtMs - MS_PER_DAY, run.startedAtMs),
     },
     { order: [['atMs', 'ASC']] },
   )

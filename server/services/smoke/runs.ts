@@ -84,9 +84,12 @@ export async function addReadings(
   const run = found.value
   if (input.phase === 'cool' && run.pulledAtMs === null) return refuse('not_pulled', { code })
   const times = input.readings.map(reading => reading.atMs)
-  const span = [new Date(times.reduce((a, b) => Math.min(a, b))), new Date(times.reduce((a, b) => Math.max(a, b)))]
+  const span = between(
+    times.reduce((a, b) => Math.min(a, b)),
+    times.reduce((a, b) => Math.max(a, b)),
+  )
   const seen = new Set(
-    (await ctx.tables.runReadings.pick(['atMs'], { runId: run.id, phase: input.phase, atMs: { [between]: span } })).map(
+    (await ctx.tables.runReadings.pick(['atMs'], { runId: run.id, phase: input.phase, atMs: span })).map(
       reading => reading.atMs,
     ),
   )

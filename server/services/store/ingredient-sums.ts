@@ -15,7 +15,7 @@ export async function ingredientSums(tables: Tables, ids: readonly number[], loc
       : await Promise.all([
           tables.lotIngredients.totals('ingredientLotId', { sum: ['weighedG'], where, lock: locked }),
           tables.mixParts.totals('ingredientLotId', { ...asked, where }),
-          tables.stockMoves.totals('ingredientLotId', { ...asked, where: { ...where, kind: { [but]: 'count' } } }),
+          tables.stockMoves.totals('ingredientLotId', { ...asked, where: { ...where, kind: but('count') } }),
           tables.stockMoves.totals('ingredientLotId', { ...asked, where: { ...where, kind: 'count' } }),
         ])
   const usedG = (id: number) => (used.get(id)?.sum.weighedG ?? 0) + (mixed.get(id)?.sum.massG ?? 0)

@@ -10,6 +10,7 @@ import type { ingredientLots } from '../../db/tables/store'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, refuseAt, type Answer, type WriteContext } from '../context'
+import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
 import { partyNamed } from './parties'
 import { ingredientLeftG } from './stock'
@@ -29,7 +30,7 @@ export async function makeMix(
   const { tables } = ctx
   const shop = await theShop(tables)
   const today = localDay(ctx.nowMs, shop.zone)
-  const scale = await tables.instruments.one({ id: input.scaleId, kind: 'scale' })
+  const scale = await scaleOf(tables, input.scaleId)
   if (!scale) return refuse('no_such_scale', {}, ['scaleId'])
   const found: { lot: RowOf<typeof ingredientLots>; role: MixRole; massG: number; typed: string }[] = []
   for (const [i, part] of input.parts.entries()) {

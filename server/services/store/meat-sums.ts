@@ -12,8 +12,8 @@ export async function meatSums(tables: Tables, ids: readonly number[], locked = 
     tables.pieces.totals('meatLotId', { sum: ['greenG'], where: { ...where, meatPieceId: null }, lock: locked }),
     tables.cuttings.totals('meatLotId', { sum: ['fromG'], where: { ...where, parentId: null }, lock: locked }),
     tables.meatPieces.totals('meatLotId', { where, lock: locked }),
-    tables.cuttings.totals('meatLotId', { where: { ...where, parentId: { [present]: null } }, lock: locked }),
-    tables.pieces.totals('meatLotId', { where: { ...where, meatPieceId: { [present]: null } }, lock: locked }),
+    tables.cuttings.totals('meatLotId', { where: { ...where, parentId: present }, lock: locked }),
+    tables.pieces.totals('meatLotId', { where: { ...where, meatPieceId: present }, lock: locked }),
   ])
   return {
     /** Rubbed as it came, or put on the cutting board. */

@@ -20,7 +20,7 @@ export async function meatViews(tables: Tables, meat: readonly MeatRow[]): Promi
     tables.parties.pick(['name'], { id: meat.map(lot => lot.supplierId) }),
     tables.cuttings.find({ meatLotId }, { order: [['id', 'ASC']] }),
     tables.meatPieces.find({ meatLotId }, { order: [['id', 'ASC']] }),
-    tables.pieces.pick(['lotId', 'meatPieceId'], { meatLotId, meatPieceId: { [present]: null } }),
+    tables.pieces.pick(['lotId', 'meatPieceId'], { meatLotId, meatPieceId: present }),
     tables.users.find(),
     tables.holds.find({ meatLotId }),
     meatSums(tables, meatLotId),

@@ -21,7 +21,7 @@ export interface WhichAccounts {
 async function saltsOf(tables: Tables, { before, code }: WhichAccounts) {
   if (code !== undefined) return { salts: await tables.ingredientLots.find({ kind: 'curing_salt', code }), more: false }
   const from = before === undefined ? null : ((await tables.ingredientLots.pick([], { code: before }))[0] ?? null)
-  const older = from ? { id: { [below]: from.id } } : {}
+  const older = from ? { id: below(from.id) } : {}
   // Whatever is open, and a page of the rest.
   const [open, rest] = await Promise.all([
     from

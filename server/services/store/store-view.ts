@@ -117,7 +117,7 @@ export async function cameIn<K extends 'meat' | 'ingredients'>(
       : await (what === 'meat'
           ? tables.meatLots.pick([], { code: before })
           : tables.ingredientLots.pick([], { code: before }))
-  const where = from ? { id: { [below]: from.id } } : {}
+  const where = from ? { id: below(from.id) } : {}
   // One more than is shown tells whether there are more.
   const options = { order: NEWEST, limit: STORE_PAGE + 1 }
   if (what === 'meat') {

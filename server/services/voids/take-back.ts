@@ -35,7 +35,7 @@ async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read
   const { runId, readings: spans } = computed
   if (spans)
     return (
-      await Promise.all(spans.map(span => ctx.tables.runReadings.pick([], { runId, id: { [between]: span } })))
+      await Promise.all(spans.map(span => ctx.tables.runReadings.pick([], { runId, id: between(...span) })))
     ).flatMap(ids)
   const added = new Set(typed.readings?.map(reading => reading.atMs))
   return ids(
