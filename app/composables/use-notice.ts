@@ -1,13 +1,10 @@
+import { UNDO_MS } from '#core/rules/house'
 import { reactive } from 'vue'
-import { MS_PER_MINUTE } from '#core/units/quantities'
 
 export interface Notice {
   text: string
   undo?: () => Promise<void>
 }
-
-/** As long as the server takes an undo without asking why. */
-const UNDO_MS = 10 * MS_PER_MINUTE
 
 const state = reactive<{ notice: Notice | null; shown: boolean; undoable: boolean }>({
   notice: null,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { FRIDGE_CHECKS } from '#core/rules/house'
 import { computed, onMounted, ref } from 'vue'
 import { localDay, addDays, daysBetween } from '#core/calendar/local-day'
-import { FRIDGE_CHECKS } from '#core/fridge/excursion'
 import CureRow from '~/components/cold-room/CureRow.vue'
 import { NuxtLink } from '#components'
 import DayRule from '~/components/cold-room/DayRule.vue'

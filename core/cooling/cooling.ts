@@ -1,24 +1,7 @@
-import { CURED_COOLING_PPM } from '../rules/house'
+import { COOLING_MIDDLE_C, COOLING_RULES, CURED_COOLING_PPM, type CoolingRule, KILL_FROM_C } from '../rules/guideline'
 import { fallBounds } from '../smoke/crossing'
-import { KILL_FROM_C, type CoreReading } from '../smoke/core-reading'
-import { fahrenheitToCelsius, MS_PER_HOUR, type Celsius, type Milliseconds, type Ppm } from '../units/quantities'
-
-/** Two stages of cooling: from 54.4 °C to 26.7 °C, then on to the end. */
-export interface CoolingRule {
-  id: 'cured' | 'not_cured'
-  firstMs: Milliseconds
-  secondMs: Milliseconds
-  endC: Celsius
-}
-
-/** 80 °F, where the first stage ends. */
-export const COOLING_MIDDLE_C = fahrenheitToCelsius(80)
-
-/** FSIS stabilization guideline, Appendix B (2021). */
-export const COOLING_RULES: Record<CoolingRule['id'], CoolingRule> = {
-  cured: { id: 'cured', firstMs: 5 * MS_PER_HOUR, secondMs: 10 * MS_PER_HOUR, endC: fahrenheitToCelsius(45) },
-  not_cured: { id: 'not_cured', firstMs: 1.5 * MS_PER_HOUR, secondMs: 5 * MS_PER_HOUR, endC: fahrenheitToCelsius(40) },
-}
+import type { CoreReading } from '../smoke/core-reading'
+import type { Celsius, Milliseconds, Ppm } from '../units/quantities'
 
 /** The lot's own nitrite decides: at least 100 ppm ingoing is cured. Give the lowest figure that the weighing shows. */
 export const coolingRuleFor = (ingoingPpm: Ppm | null): CoolingRule =>

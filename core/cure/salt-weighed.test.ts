@@ -1,8 +1,9 @@
+import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE } from '../rules/house'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { residualBound } from '../rules/residual-bound'
 import { parseLength } from '../units/parse-length'
-import { judgeSalt, LEAST_MEASURED_SALT, MOST_MEASURED_SALT } from './salt-weighed'
+import { judgeSalt } from './salt-weighed'
 
 const GREEN_G = 1000
 const judge = (weighedG: number, method: Parameters<typeof judgeSalt>[0]['method'] = 'dry') =>
@@ -31,7 +32,7 @@ describe('salt as weighed, beside 25 g planned on 1 kg', () => {
         (plannedG, weighedG) => {
           const { share, status } = judgeSalt({ method: 'dry', plannedG, weighedG, plannedShare: plannedG / GREEN_G })
           expect(share).toBeCloseTo(weighedG / GREEN_G, 9)
-          expect(status === 'slip').toBe(share < LEAST_MEASURED_SALT || share > MOST_MEASURED_SALT)
+          expect(status === 'slip').toBe(share < LEAST_MEASURED_SALT_SHARE || share > MOST_MEASURED_SALT_SHARE)
         },
       ),
     )

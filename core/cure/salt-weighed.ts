@@ -1,14 +1,6 @@
+import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE, SALT_OFF_SHARE } from '../rules/house'
 import type { Fraction, Grams } from '../units/quantities'
 import type { CureMethod } from './cure-method'
-
-/**
- * A measured nitrite cure outside this is a slip of the key or of the scale, not a cure: as the target is, so is the
- * weight.
- */
-export const LEAST_MEASURED_SALT: Fraction = 0.01
-export const MOST_MEASURED_SALT: Fraction = 0.06
-/** Off from the plan by more than this share of it, the weight is said and typed a second time. */
-export const SALT_OFF_SHARE = 0.2
 
 /** Cures whose salt is measured to stay: what goes on is what the meat has. */
 const MEASURED: readonly CureMethod[] = ['dry', 'two_applications', 'wet_equilibrium']
@@ -38,7 +30,7 @@ export interface SaltVerdict {
  */
 export function judgeSalt({ method, plannedG, weighedG, plannedShare }: SaltQuestion): SaltVerdict {
   const share = (plannedShare * weighedG) / plannedG
-  if (MEASURED.includes(method) && (share < LEAST_MEASURED_SALT || share > MOST_MEASURED_SALT))
+  if (MEASURED.includes(method) && (share < LEAST_MEASURED_SALT_SHARE || share > MOST_MEASURED_SALT_SHARE))
     return { status: 'slip', share, plannedShare }
   return { status: Math.abs(weighedG / plannedG - 1) > SALT_OFF_SHARE ? 'off' : 'as_planned', share, plannedShare }
 }

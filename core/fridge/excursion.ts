@@ -1,17 +1,10 @@
-import { MS_PER_HOUR, MS_PER_MINUTE, type Celsius, type Milliseconds } from '../units/quantities'
+import { FRIDGE_CHECKS } from '../rules/house'
+import type { Celsius, Milliseconds } from '../units/quantities'
 
 export interface TemperatureReading {
   atMs: Milliseconds
   tempC: Celsius
 }
-
-/** House checks on a curing fridge: warn and hold. */
-export const FRIDGE_CHECKS = {
-  warn: { aboveC: 4.4, forMs: 30 * MS_PER_MINUTE },
-  hold: { aboveC: 7, forMs: 2 * MS_PER_HOUR },
-  /** Below this curing all but stops. */
-  tooColdC: -1,
-} as const
 
 export type FridgeVerdict = 'cold_enough' | 'warm' | 'hold' | 'too_cold' | 'no_reading'
 

@@ -1,3 +1,4 @@
+import { THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '../rules/house'
 import type { Celsius, Grams } from '../units/quantities'
 
 /** What a check found. `error` is reading less reference, in the instrument's unit. */
@@ -28,12 +29,6 @@ export function judgeScaleCheck(check: { referenceG: Grams; readG: Grams; readab
 
 /** Melting ice in water, stirred: 0 °C at any height above the sea. */
 export const ICE_POINT_C: Celsius = 0
-/**
- * House rules: within the first a thermometer is right as it is; up to the second its offset is taken off; beyond, it
- * is not used.
- */
-export const THERMOMETER_RIGHT_C: Celsius = 0.5
-export const THERMOMETER_USABLE_C: Celsius = 2
 
 /** A thermometer against ice water or a reference thermometer. Passes while its offset can be taken off. °C. */
 export function judgeThermometerCheck(check: {

@@ -1,6 +1,7 @@
+import { REST_SHARE } from '../rules/house'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { isFinishedIngredient, isFinishedLot, isFinishedMeat, isLeft, REST_SHARE } from './finished'
+import { isFinishedIngredient, isFinishedLot, isFinishedMeat, isLeft } from './finished'
 
 const sent = { destroyed: false, heldOpen: false, packs: 3, unsent: 0, readyG: 1000, leftG: 20 }
 

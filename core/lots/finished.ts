@@ -1,11 +1,5 @@
+import { INGREDIENT_REST_SHARE, MEAT_REST_SHARE, REST_SHARE } from '../rules/house'
 import type { Grams } from '../units/quantities'
-
-/** Of the slab, less than this is crumbs and drip. House. */
-export const REST_SHARE = 0.03
-/** Two weighings of one delivery differ by about as much. House. */
-export const MEAT_REST_SHARE = 0.02
-/** What clings to a bag. House. */
-export const INGREDIENT_REST_SHARE = 0.001
 
 /** Part of the slab is still to be sliced. Null: it was not weighed. */
 export const isLeft = ({ readyG, leftG }: { readyG: Grams | null; leftG: Grams | null }): boolean =>

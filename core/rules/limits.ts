@@ -1,8 +1,9 @@
+import { CURED_COOLING_PPM, CURED_COOLING_SOURCE } from './guideline'
 import { asSodiumNitrite } from '../cure/agent'
 import type { LegalMethod } from '../cure/cure-method'
 import type { Ppm } from '../units/quantities'
 import { cutGroup, type Cut, type Rind } from './cuts'
-import { CURED_COOLING_PPM, CURED_COOLING_SOURCE, GUARD_PPM, NO_HOUSE_LIMITS, type HouseLimits } from './house'
+import { GUARD_PPM, NO_HOUSE_LIMITS, type HouseLimits } from './house'
 import { row as filled, type RuleRow, type RuleSet } from './rule-set'
 
 export interface LimitQuestion {

@@ -1,3 +1,4 @@
+import { UNACCOUNTED_SHARE } from '../rules/house'
 import type { Fraction, Grams } from '../units/quantities'
 
 /** Where green weight can go besides packs. */
@@ -22,8 +23,6 @@ export interface MassBalance {
   asks: boolean
 }
 
-const ASK_FROM_SHARE: Fraction = 0.01
-
 /**
  * green = packs + offcuts + drip and drying loss + unaccounted. Masses 0 or more, greenG more than 0.
  * Loss and unaccounted are null until the ready weight is known. Conserves mass exactly but for rounding of doubles.
@@ -38,6 +37,6 @@ export function massBalance(parts: BalanceParts): MassBalance {
     accountedG,
     unaccountedG,
     yieldShare: parts.packsG / parts.greenG,
-    asks: unaccountedG !== null && Math.abs(unaccountedG) > ASK_FROM_SHARE * parts.greenG,
+    asks: unaccountedG !== null && Math.abs(unaccountedG) > UNACCOUNTED_SHARE * parts.greenG,
   }
 }

@@ -1,4 +1,5 @@
-import { MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
+import { COLD_SMOKE_SALT_ONLY_C, COLD_SMOKE_STEPS } from '../rules/house'
+import type { Celsius, Milliseconds } from '../units/quantities'
 
 /**
  * A session without heat: readings of the core, or where nobody measured it of the chamber, which is no colder for
@@ -9,18 +10,6 @@ export interface ColdSession {
   toMs: Milliseconds
   readings: readonly { atMs: Milliseconds; tempC: Celsius }[]
 }
-
-/**
- * House rules, for want of a guideline: hours over all sessions. Chilling in between adds nothing and takes nothing
- * away.
- */
-const STEPS = [
-  { aboveC: 5, askMs: 24 * MS_PER_HOUR, holdMs: 48 * MS_PER_HOUR },
-  { aboveC: 15, askMs: 8 * MS_PER_HOUR, holdMs: 24 * MS_PER_HOUR },
-  { aboveC: 25, askMs: 2 * MS_PER_HOUR, holdMs: Infinity },
-] as const
-/** Salt only: nothing but salt and cold keeps it. */
-const SALT_ONLY_C: Celsius = 4
 
 export interface ColdSmoke {
   status: 'none' | 'short' | 'ask' | 'hold'
@@ -48,9 +37,9 @@ export const sessionsAbove = (sessions: readonly ColdSession[], aboveC: Celsius)
 
 /** How long pieces were smoked cold, and whether that asks for a decision. The piece stays raw whatever comes out. */
 export function judgeColdSmoke(sessions: readonly ColdSession[], saltOnly: boolean): ColdSmoke {
-  const above = STEPS.map(({ aboveC }) => ({ aboveC, ms: sessionsAbove(sessions, aboveC) }))
+  const above = COLD_SMOKE_STEPS.map(({ aboveC }) => ({ aboveC, ms: sessionsAbove(sessions, aboveC) }))
   if (sessions.length === 0) return { status: 'none', above }
-  const passes = (key: 'askMs' | 'holdMs') => STEPS.some((step, i) => above[i]!.ms > step[key])
-  if (passes('holdMs') || (saltOnly && sessionsAbove(sessions, SALT_ONLY_C) > 0)) return { status: 'hold', above }
+  const passes = (key: 'askMs' | 'holdMs') => COLD_SMOKE_STEPS.some((step, i) => above[i]!.ms > step[key])
+  if (passes('holdMs') || (saltOnly && sessionsAbove(sessions, COLD_SMOKE_SALT_ONLY_C) > 0)) return { status: 'hold', above }
   return { status: passes('askMs') ? 'ask' : 'short', above }
 }

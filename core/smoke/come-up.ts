@@ -1,13 +1,8 @@
-import { MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
-import { KILL_FROM_C, LONGEST_GAP_MS, type CoreReading } from './core-reading'
+import { HEAT_FROM_C, THROUGH } from '../rules/house'
+import { COME_UP_MS, COME_UP_SALT_ONLY_MS, GROWTH_FROM_C, KILL_FROM_C, LONGEST_GAP_MS } from '../rules/guideline'
+import type { Celsius, Milliseconds } from '../units/quantities'
+import type { CoreReading } from './core-reading'
 import { firstRise } from './crossing'
-
-/** 50 °F. */
-export const GROWTH_FROM_C: Celsius = 10
-/** A core that stays under this is smoked cold and has no come-up. */
-export const HEAT_FROM_C: Celsius = 30
-const CURED_MS = 6 * MS_PER_HOUR
-const SALT_ONLY_MS = 4 * MS_PER_HOUR
 
 /** `not_bound`: the core stayed under 30 °C. `not_shown`: nobody knows when the core left 10 °C. */
 export type ComeUpStatus = 'not_bound' | 'under_way' | 'in_time' | 'late' | 'not_shown'
@@ -37,7 +32,7 @@ export function comeUp(
   readings: readonly CoreReading[],
   { saltOnly, coldUntilMs, ended = false }: ComeUpQuestion,
 ): ComeUp {
-  const allowedMs = saltOnly ? SALT_ONLY_MS : CURED_MS
+  const allowedMs = saltOnly ? COME_UP_SALT_ONLY_MS : COME_UP_MS
   const peak = readings.reduce<CoreReading | null>(
     (highest, reading) => (highest === null || reading.coreC > highest.coreC ? reading : highest),
     null,
@@ -67,9 +62,6 @@ const arrivalMs = (readings: readonly CoreReading[], arrival: number): Milliseco
   arrival > 0 && readings[arrival]!.atMs - readings[arrival - 1]!.atMs <= LONGEST_GAP_MS
     ? firstRise(readings, KILL_FROM_C)!
     : readings[arrival]!.atMs
-
-/** House: a slab up to 50 mm is as cold as its place after 4 h in it, a thicker one after 8. */
-const THROUGH = { thinMm: 50, thinMs: 4 * MS_PER_HOUR, thickMs: 8 * MS_PER_HOUR }
 
 /**
  * True when a place's readings show it at 10 °C or less for the last hours before a piece left it: 4 h, or 8 for pieces

@@ -1,5 +1,6 @@
+import { LONGEST_GAP_MS } from '../rules/guideline'
 import type { Celsius, Milliseconds } from '../units/quantities'
-import { LONGEST_GAP_MS, type CoreReading } from './core-reading'
+import type { CoreReading } from './core-reading'
 
 const between = (a: CoreReading, b: CoreReading, tempC: Celsius): Milliseconds =>
   a.atMs + ((b.atMs - a.atMs) * (tempC - a.coreC)) / (b.coreC - a.coreC)

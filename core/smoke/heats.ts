@@ -1,8 +1,10 @@
-import { judgeCooling, type Cooling, type CoolingRule } from '../cooling/cooling'
-import { MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
+import { HEAT_FROM_C, LONG_WARM_MS, LUKEWARM } from '../rules/house'
+import { type CoolingRule, GROWTH_FROM_C, KILL_FROM_C } from '../rules/guideline'
+import { judgeCooling, type Cooling } from '../cooling/cooling'
+import type { Celsius, Milliseconds } from '../units/quantities'
 import { judgeColdSmoke, sessionsAbove, type ColdSession, type ColdSmoke } from './cold-smoke'
-import { comeUp, GROWTH_FROM_C, HEAT_FROM_C, type ComeUp } from './come-up'
-import { KILL_FROM_C, type CoreReading } from './core-reading'
+import { comeUp, type ComeUp } from './come-up'
+import type { CoreReading } from './core-reading'
 
 /** One smoke of the pieces, its readings in order of time. */
 export interface Heat {
@@ -45,9 +47,6 @@ export interface LotHeats {
   groups: HeatsJudged[]
   coldRuns: string[]
 }
-
-const LUKEWARM = { fromC: 20, toC: 50, curedMs: 6 * MS_PER_HOUR, saltOnlyMs: 4 * MS_PER_HOUR }
-const LONG_WARM_MS = 6 * MS_PER_HOUR
 
 const hottest = (heat: Heat): Celsius =>
   [...heat.smoke, ...heat.cool].reduce((most, reading) => Math.max(most, reading.coreC), -Infinity)

@@ -1,15 +1,14 @@
+import { KILL_FROM_C, LONGEST_GAP_MS, SALMONELLA_AT_150F_S, SALMONELLA_LOG } from '../rules/guideline'
 import { fahrenheitToCelsius } from '../units/quantities'
-import { KILL_FROM_C, LONGEST_GAP_MS, type CoreReading } from './core-reading'
+import type { CoreReading } from './core-reading'
 import { creditAlong, type ExponentialRate } from './exponential-credit'
 
-export const SALMONELLA_LOG = 6.5
-const SECONDS_AT_150F = 67
 const Z_C = (10 * 5) / 9
 /** 158 °F: instant by the table. */
 export const INSTANT_KILL_C = fahrenheitToCelsius(158)
 
 const SALMONELLA: ExponentialRate = {
-  perSecond: SALMONELLA_LOG / SECONDS_AT_150F,
+  perSecond: SALMONELLA_LOG / SALMONELLA_AT_150F_S,
   atC: fahrenheitToCelsius(150),
   zC: Z_C,
   fromC: KILL_FROM_C,
@@ -17,7 +16,7 @@ const SALMONELLA: ExponentialRate = {
 }
 
 /** Seconds at a constant core temperature for 6.5 log, at or above 54.4 °C: 67 s x 10^((150 - T°F)/10). */
-export const secondsFor65Log = (coreC: number): number => SECONDS_AT_150F * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
+export const secondsFor65Log = (coreC: number): number => SALMONELLA_AT_150F_S * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
 
 /**
  * Salmonella reduction in log10, running, one value a reading; uncapped. Credited only at or above 130 °F (54.4 °C)

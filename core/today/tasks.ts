@@ -1,14 +1,8 @@
+import { COOLING_EVERY_MS, FRIDGE_EVERY_MS, NEAR_KILL, SMOKE_EVERY_MS } from '../rules/house'
 import { addDays, daysBetween, localDay, type IsoDate } from '../calendar/local-day'
 import { openKnot, twine } from '../curing/twine'
 import { isLeft } from '../lots/finished'
-import {
-  MS_PER_DAY,
-  MS_PER_HOUR,
-  MS_PER_MINUTE,
-  type Celsius,
-  type Grams,
-  type Milliseconds,
-} from '../units/quantities'
+import { MS_PER_DAY, MS_PER_HOUR, type Celsius, type Grams, type Milliseconds } from '../units/quantities'
 
 /** What Today needs to know of a lot. */
 export interface LotFacts {
@@ -69,15 +63,6 @@ export interface Task {
   byMs: Milliseconds | null
   late: boolean
 }
-
-/**
- * A smoke is read this often, from 50 °C core on more often: over a gap of 30 min no kill is credited. A cooling, and a
- * fridge twice a day.
- */
-const SMOKE_EVERY_MS = 45 * MS_PER_MINUTE
-const NEAR_KILL = { fromC: 50, everyMs: 25 * MS_PER_MINUTE }
-const COOLING_EVERY_MS = 60 * MS_PER_MINUTE
-const FRIDGE_EVERY_MS = 12 * MS_PER_HOUR
 
 function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
   const task = (kind: TaskKind, byMs: Milliseconds | null = null, late = false): Task => ({

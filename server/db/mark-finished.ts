@@ -1,5 +1,5 @@
+import { INGREDIENT_REST_SHARE, MEAT_REST_SHARE, REST_SHARE } from '#core/rules/house'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
-import { INGREDIENT_REST_SHARE, MEAT_REST_SHARE, REST_SHARE } from '#core/lots/finished'
 
 const sum = (what: string, table: string, of: string): string =>
   `(SELECT COALESCE(SUM(${what}), 0) FROM ${table} WHERE ${of} AND ${table}.voided = 0)`

@@ -1,5 +1,5 @@
 import type { Model, ModelAttributeColumnOptions, ModelStatic } from 'sequelize'
-import { Condition } from './where'
+import { isCondition } from './where'
 
 /**
  * The three calls of Sequelize's query generator that its declarations leave out. They are used here and nowhere else;
@@ -23,9 +23,9 @@ export function quotingOf(model: ModelStatic<Model>) {
   const attributes = Object.values(model.getAttributes())
   const byField = new Map(attributes.map(attribute => [attribute.field!, attribute]))
   const asked = (field: string, value: unknown): unknown => {
-    const plain = value instanceof Condition ? value.value : value
+    const plain = isCondition(value) ? value.value : value
     const read = isInstant(byField.get(field)) ? asInstant(plain) : plain
-    return value instanceof Condition ? { [value.operator]: read } : read
+    return isCondition(value) ? { [value.operator]: read } : read
   }
   return {
     name: (name: string): string => generator.quoteIdentifier(name),

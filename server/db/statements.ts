@@ -63,7 +63,8 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     ): string => keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
     /** A column added up. */
     sum: (key: string, filter: Filter): string =>
-      `SELECT COALESCE(SUM(${known(quoted, key)}), 0) AS sum FROM ${name}${whereText(filter)}`,
+      `SELECT COALESCE(SUM(${known(quoted, key)}), 0) AS figure FROM ${name}${whereText(filter)}`,
+    count: (filter: Filter): string => `SELECT COUNT(*) AS figure FROM ${name}${whereText(filter)}`,
     /** How many rows there are for each value of a column, with sums and greatest values; added up by the database. */
     totals: (
       by: string,

@@ -5,7 +5,6 @@ import {
   type ModelStatic,
   type Sequelize,
   type Transaction,
-  type WhereOptions,
 } from 'sequelize'
 import { int } from './column'
 import { digestSql } from './row-digests'
@@ -117,6 +116,10 @@ export function tableBinder<C extends Columns>(
         return row as never
       })
     }
+    const figure = async (text: string): Promise<number> => {
+      const [row] = await sequelize.query<{ figure: unknown }>(text, { type: QueryTypes.SELECT, ...inIt })
+      return Number(row!.figure)
+    }
     const withId = (some: readonly string[]) => [...new Set(['id', ...some])]
     const totals = async (by: string, asked: Asked<string, string>) => {
       const text = sql.totals(
@@ -159,19 +162,12 @@ export function tableBinder<C extends Columns>(
     return {
       find,
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
-      count: (where = {}, options) =>
-        model.count({ where: (options?.withVoided ? where : live(where)) as WhereOptions, ...inIt }),
+      count: (where = {}, options) => figure(sql.count(options?.withVoided ? where : live(where))),
       pick: (some, where = {}, options = {}) =>
         pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
       pickEach: async (some, { by, keys, where = {}, order, limit }) =>
         keys.length === 0 ? [] : pick(sql.selectEach(withId(some), by, keys, live(where), { order, limit }), some),
-      sum: async (column, where = {}) => {
-        const [row] = await sequelize.query<{ sum: unknown }>(sql.sum(column, live(where)), {
-          type: QueryTypes.SELECT,
-          ...inIt,
-        })
-        return Number(row!.sum)
-      },
+      sum: (column, where = {}) => figure(sql.sum(column, live(where))),
       totals: async (by, asked) =>
         new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
       insert: async (row) => {

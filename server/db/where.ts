@@ -8,6 +8,10 @@ export class Condition<T> {
   ) {}
 }
 
+/** By its shape: scripts may hold the class twice. */
+export const isCondition = (value: unknown): value is Condition<unknown> =>
+  typeof (value as Condition<unknown> | null | undefined)?.operator === 'symbol'
+
 /** From a moment on: `{ atMs: since(fromMs) }`. */
 export const since = (ms: number) => new Condition(Op.gte, ms)
 /** Smaller than, or before a moment: `{ id: below(40) }`. */

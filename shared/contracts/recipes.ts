@@ -1,15 +1,14 @@
+import { MOST_SEASONINGS, MOST_SUGAR_SHARE } from '#core/rules/house'
 import { z } from 'zod'
 import { AGENT_KINDS } from '#core/agents/agent-kinds'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS } from '#core/cure/cure-method'
-import { MOST_SUGAR } from '#core/cure/sugar'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
 import { name, note, withinWhole } from './fields'
 import { named, type EntryCode } from './issues'
 
-const MOST_SEASONINGS = 12
 /** Pieces of one lot may be flavoured apart; unmarked ones are A. */
 export const FLAVOURS = ['A', 'B', 'C', 'D'] as const
 export type Flavour = (typeof FLAVOURS)[number]
@@ -43,7 +42,7 @@ export const recipeContract = z
     nitritePpm: z.number().min(0).max(700),
     saltShare: z.number().min(0.01).max(0.15),
     saltBasis: z.enum(['total', 'added']),
-    sugarShare: fraction(MOST_SUGAR),
+    sugarShare: fraction(MOST_SUGAR_SHARE),
     waterShare: z.number().min(0.1).max(3).nullable(),
     pickUp: z.number().min(0.01).max(0.6).nullable(),
     seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS),

@@ -1,9 +1,10 @@
+import { MOST_PIECES, MOST_SEASONINGS } from '#core/rules/house'
 import { describe, expect, it } from 'vitest'
 import { CURE_METHODS } from '#core/cure/cure-method'
 import { faultsIn } from '../../tests/support/faults-in'
 import { recipeContract, recipeFile } from './recipes'
 import { STARTERS } from '../recipes/starters'
-import { bulkMixInput, labResultInput, MOST_PIECES, MOST_SEASONINGS, rubInput } from './rub'
+import { bulkMixInput, labResultInput, rubInput } from './rub'
 import { ownRulesInput, rulesInForceInput } from './rules'
 
 const LOT = {

@@ -1,9 +1,8 @@
+import { MOST_MEASURED_SALT_SHARE, MOST_PIECES, MOST_SEASONINGS, MOST_SUGAR_SHARE } from '#core/rules/house'
 import { z } from 'zod'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS, isWet } from '#core/cure/cure-method'
-import { MOST_MEASURED_SALT } from '#core/cure/salt-weighed'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
-import { MOST_SUGAR } from '#core/cure/sugar'
 import { CUTS, RINDS } from '#core/rules/cuts'
 import {
   code,
@@ -21,8 +20,6 @@ import {
 import { instrumentId } from './instruments'
 import { named, type EntryCode } from './issues'
 
-export const MOST_PIECES = 400
-export const MOST_SEASONINGS = 12
 export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
 
 const weighed = z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE) })
@@ -57,7 +54,7 @@ export const rubInput = z
     mixScaleId: instrumentId(),
     targets: z.strictObject({
       saltShare: percent(1, 15),
-      sugarShare: percent(0, MOST_SUGAR * 100),
+      sugarShare: percent(0, MOST_SUGAR_SHARE * 100),
       saltBasis: z.enum(['total', 'added']),
       nitritePpm: decimal(0, 700),
     }),
@@ -92,7 +89,7 @@ export const rubInput = z
     if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
     if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
     if (input.bestByDay < input.readyFromDay) fault(['bestByDay'], 'best_by_before_ready')
-    if (input.method !== 'excess' && input.targets.saltShare > MOST_MEASURED_SALT)
+    if (input.method !== 'excess' && input.targets.saltShare > MOST_MEASURED_SALT_SHARE)
       fault(['targets', 'saltShare'], 'salt_share_high')
     if (isWet(input.method) && input.water === null) fault(['water'], 'empty')
     if (input.method === 'wet_pick_up' && input.mostPickUp === null) fault(['mostPickUp'], 'empty')

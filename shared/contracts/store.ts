@@ -1,3 +1,4 @@
+import { LEAST_SYRUP_SHARE, MOST_BLENDED_NITRITE_SHARE } from '#core/rules/house'
 import { z } from 'zod'
 import { CUTS, RINDS, type Cut, type Rind } from '#core/rules/cuts'
 import { AGENT_KINDS, type AgentKind } from '#core/agents/agent-kinds'
@@ -40,10 +41,6 @@ export const ROLE_OF_KIND: Record<IngredientKind, MixRole> = {
   sugar: 'sugar',
   spice: 'spice',
 }
-
-/** On arrival: warn above the first, hold or refuse above the second, °C. */
-export const ARRIVAL_WARN_C = 4.4
-export const ARRIVAL_REFUSE_C = 7
 
 /** What is looked at when meat comes in. */
 export const ARRIVAL_CHECKS = ['smell', 'colour', 'fat', 'evenness'] as const
@@ -112,8 +109,6 @@ export const cuttingInput = z
       ctx.addIssue({ code: 'custom', path: ['taken'], message: 'empty' })
   })
 
-/** Over this a blended curing salt is a slip of the key; only nearly pure nitrite holds more. */
-export const MOST_BLENDED_NITRITE = 0.1
 /** What the certificate says: 0.1 to 10 per cent of nitrite covers every curing salt sold. */
 const certificate = z.strictObject({
   number: name(),
@@ -137,9 +132,6 @@ const composition = z
   })
   .refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), named('more_than_whole'))
 
-/** Thinner than this it is no sugar to cure with. */
-const LEAST_SYRUP = 0.3
-
 export const ingredientInput = z
   .strictObject({
     kind: z.enum(RECEIVED_KINDS),
@@ -157,14 +149,14 @@ export const ingredientInput = z
     if (input.kind === 'curing_salt' && input.certificate === null) {
       ctx.addIssue({ code: 'custom', path: ['certificate', 'number'], message: 'certificate_missing' })
     }
-    if (input.kind === 'sugar' && input.composition && input.composition.sugarPercent < LEAST_SYRUP)
+    if (input.kind === 'sugar' && input.composition && input.composition.sugarPercent < LEAST_SYRUP_SHARE)
       ctx.addIssue({ code: 'custom', path: ['composition', 'sugarPercent'], message: 'syrup_thin' })
     const held = input.kind === 'curing_salt' ? input.certificate : null
     const fault = (field: string, message: EntryCode) =>
       ctx.addIssue({ code: 'custom', path: ['certificate', field], message })
     if (held && input.agentKind !== 'saltpetre' && held.nitritePercent < 0.001)
       fault('nitritePercent', 'nitrite_missing')
-    if (held && input.agentKind !== 'potassium_nitrite' && held.nitritePercent > MOST_BLENDED_NITRITE)
+    if (held && input.agentKind !== 'potassium_nitrite' && held.nitritePercent > MOST_BLENDED_NITRITE_SHARE)
       fault('nitritePercent', 'nitrite_too_strong')
     if (held && !withinWhole(held.nitritePercent, held.nitratePercent, held.sugarPercent, held.saltPercent ?? 0))
       fault('saltPercent', 'more_than_whole')

@@ -1,7 +1,6 @@
+import { ARRIVAL_REFUSE_C, FRIDGE_CHECKS } from '#core/rules/house'
+import { KILL_FROM_C } from '#core/rules/guideline'
 import { formatLimit, type Notation } from '#core/units/format'
-import { KILL_FROM_C } from '#core/smoke/core-reading'
-import { FRIDGE_CHECKS } from '#core/fridge/excursion'
-import { ARRIVAL_REFUSE_C } from '../contracts/store'
 import type { HoldReason } from '../contracts/holds'
 
 const WORDS: Record<HoldReason, (as: Notation) => string> = {

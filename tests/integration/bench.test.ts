@@ -242,7 +242,7 @@ describe('seasonings', () => {
     expect(over).toMatchObject({ status: 422, body: { code: 'salt_already_exceeded' } })
     expect(over.body.detail).toContain('Soy sauce')
     expect(await post(rub(s, { seasonings: [one('20', [3], '40')] }))).toMatchObject({
-      body: { errors: [{ code: 'no_such_piece' }] },
+      body: { errors: [{ code: 'piece_not_here' }] },
     })
     const rubbed = await code(
       rub(s, {

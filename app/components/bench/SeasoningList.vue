@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { MOST_SEASONINGS } from '#core/rules/house'
 import { computed } from 'vue'
 import { mdiClose } from '@mdi/js'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { FLAVOURS } from '#shared/contracts/recipes'
-import { MOST_SEASONINGS } from '#shared/contracts/rub'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import type { BenchDraft } from './bench-draft'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { SAID_SUGAR_SHARE } from '#core/rules/house'
 import { computed, ref } from 'vue'
-import { SAID_SUGAR } from '#core/cure/sugar'
 import { isNearlyPure } from '#core/agents/agent-kinds'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
@@ -164,7 +164,7 @@ function nextField(role: string): void {
     <p v-if="plan" class="soft small">
       Salt comes to {{ percent(plan.totalSaltShare, 2) }} in all, {{ percent(plan.addedSaltShare, 2) }} added; sugar
       {{ percent(plan.totalSugarShare, 2)
-      }}<template v-if="plan.totalSugarShare > SAID_SUGAR">
+      }}<template v-if="plan.totalSugarShare > SAID_SUGAR_SHARE">
         (<strong>over 6 %</strong>: a syrup-rich cure, of which much stays in the bag)
       </template>. Mix evenly: {{ grams(plan.mixG, division) }}, shared by weight.<template v-if="bench.firstShare.value < 1">
         The rest, {{ grams(plan.mixG * (1 - bench.firstShare.value), division) }}, goes on after the first

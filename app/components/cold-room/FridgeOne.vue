@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { FRIDGE_CHECKS } from '#core/rules/house'
 import { computed } from 'vue'
-import { FRIDGE_CHECKS, judgeFridge } from '#core/fridge/excursion'
+import { judgeFridge } from '#core/fridge/excursion'
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import type { FridgeView } from '#shared/contracts/lots'
 import CorrectButton from '~/components/common/CorrectButton.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '#core/rules/house'
 import { computed, reactive, ref } from 'vue'
-import { THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '#core/instruments/check-instrument'
 import { checkInput, instrumentChangeInput, type CheckMethod, type InstrumentView } from '#shared/contracts/instruments'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotation } from '~/composables/use-notation'

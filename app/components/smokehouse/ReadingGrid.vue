@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { READING_AHEAD_MS } from '#core/rules/house'
 import { nextTick, ref } from 'vue'
 import { mdiClose, mdiFileUploadOutline } from '@mdi/js'
 import { localDay, localTime } from '#core/calendar/local-day'
 import { readMoment } from '#core/readings/read-moment'
-import { MS_PER_DAY, MS_PER_MINUTE } from '#core/units/quantities'
+import { MS_PER_DAY } from '#core/units/quantities'
 import { runReadingsInput, type RunView } from '#shared/contracts/smoke'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -25,7 +26,6 @@ const { read, busy } = useReadingsFile()
 const newRow = () => ({ time: localTime(props.nowMs, session.zone), chamber: '', core: '' })
 const { draft, clear } = useDraft(`readings-${props.run.code}-${props.phase}`, () => ({ rows: [newRow()] }))
 const refused = ref('')
-const CLOCK_SLACK_MS = 5 * MS_PER_MINUTE
 const picker = ref<HTMLInputElement | null>(null)
 const options = () => ({
   zone: session.zone,
@@ -57,7 +57,7 @@ async function record(): Promise<void> {
     return
   }
   // A clock time later than now was yesterday's.
-  const atMs = times.map(ms => (ms! > props.nowMs + CLOCK_SLACK_MS ? ms! - MS_PER_DAY : ms!))
+  const atMs = times.map(ms => (ms! > props.nowMs + READING_AHEAD_MS ? ms! - MS_PER_DAY : ms!))
   const body = {
     phase: props.phase,
     source: 'hand',

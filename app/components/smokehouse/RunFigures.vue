@@ -1,8 +1,6 @@
 <script setup lang="ts">
+import { COOLING_MIDDLE_C, KILL_FROM_C, SALMONELLA_LOG } from '#core/rules/guideline'
 import { computed, toRef } from 'vue'
-import { COOLING_MIDDLE_C } from '#core/cooling/cooling'
-import { KILL_FROM_C } from '#core/smoke/core-reading'
-import { SALMONELLA_LOG } from '#core/smoke/salmonella-credit'
 import type { RunView } from '#shared/contracts/smoke'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'

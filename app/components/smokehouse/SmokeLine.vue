@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import { KILL_FROM_C, SALMONELLA_LOG } from '#core/rules/guideline'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { celsiusToFahrenheit } from '#core/units/quantities'
-import { KILL_FROM_C } from '#core/smoke/core-reading'
-import { SALMONELLA_LOG } from '#core/smoke/salmonella-credit'
 import type { RunView } from '#shared/contracts/smoke'
 import { useNotation } from '~/composables/use-notation'
 import { useSession } from '~/stores/session'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { KILL_FROM_C } from '#core/rules/guideline'
+import { HEAT_FROM_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
-import { HEAT_FROM_C } from '#core/smoke/come-up'
 import { parseTemperature } from '#core/units/parse-temperature'
-import { KILL_FROM_C } from '#core/smoke/core-reading'
 import { runInput } from '#shared/contracts/smoke'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import LotCode from '~/components/common/LotCode.vue'

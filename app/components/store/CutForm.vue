@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import { computed, reactive } from 'vue'
-import { accountFor, ASK_ABOVE } from '#core/store/divide'
+import { accountFor } from '#core/store/divide'
 import { parseWeight } from '#core/units/parse-weight'
 import { DELIVERY_RANGE, OFFCUT_RANGE, PIECE_RANGE } from '#shared/contracts/fields'
 import { CUTTING_KINDS, cuttingInput, type CuttingKind, type MeatView } from '#shared/contracts/store'
@@ -116,7 +117,7 @@ async function record(): Promise<void> {
           : `Not accounted for: ${meat(account.unaccountedG)}, ${percent(account.unaccountedShare)}.`
       }}
       <template v-if="account.status === 'ask'">
-        Over {{ percent(ASK_ABOVE, 0) }}: enter what is missing, or say in the note where it went.
+        Over {{ percent(UNACCOUNTED_SHARE, 0) }}: enter what is missing, or say in the note where it went.
       </template>
     </p>
     <p v-if="errorAt('pieces')" class="caution grave" role="alert">{{ errorAt('pieces') }}</p>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { ARRIVAL_REFUSE_C, ARRIVAL_WARN_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { withoutOffset } from '#core/instruments/check-instrument'
 import { CUTS } from '#core/rules/cuts'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { DELIVERY_RANGE } from '#shared/contracts/fields'
-import { ARRIVAL_CHECKS, ARRIVAL_REFUSE_C, ARRIVAL_WARN_C, DECISIONS } from '#shared/contracts/store'
+import { ARRIVAL_CHECKS, DECISIONS } from '#shared/contracts/store'
 import DateField from '~/components/common/DateField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import WeightField from '~/components/common/WeightField.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { ARRIVAL_WARN_C } from '#core/rules/house'
 import { ref } from 'vue'
-import { ARRIVAL_WARN_C, type MeatView } from '#shared/contracts/store'
+import type { MeatView } from '#shared/contracts/store'
 import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'

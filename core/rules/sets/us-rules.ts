@@ -1,5 +1,5 @@
+import { CURED_COOLING_PPM, CURED_COOLING_SOURCE } from '../guideline'
 import { row, type RuleSet } from '../rule-set'
-import { CURED_COOLING_PPM, CURED_COOLING_SOURCE } from '../house'
 
 const BACON = '9 CFR 424.22(b); FSIS Directive 7620.3'
 const CURED = '9 CFR 424.21(c); FSIS Directive 7620.3'

@@ -1,10 +1,8 @@
+import { SAME_TURN_MS } from '#core/rules/house'
 import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
-
-/** Turned again so soon is the same turn, told by another tablet. */
-const SAME_TURN_MS = 10 * MS_PER_MINUTE
 
 /** A lot that is in the cure, locked until the record is made. */
 async function curingLot(tables: Tables, code: string) {

@@ -1,7 +1,8 @@
+import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE } from '#core/rules/house'
 import type { CuringAgent } from '#core/cure/agent'
 import type { Formulation } from '#core/cure/formulate'
 import { carriedBy } from '#core/cure/seasoning'
-import { judgeSalt, LEAST_MEASURED_SALT, MOST_MEASURED_SALT } from '#core/cure/salt-weighed'
+import { judgeSalt } from '#core/cure/salt-weighed'
 import type { RubInput } from '#shared/contracts/rub'
 import { refuse, type Refusal } from '../context'
 import { massOf, type IngredientPart } from './rub-parts'
@@ -35,7 +36,7 @@ export function refuseSalt(
   if (found.status === 'slip')
     return refuse(
       'salt_slip',
-      { share: found.share, plannedShare: found.plannedShare, least: LEAST_MEASURED_SALT, most: MOST_MEASURED_SALT },
+      { share: found.share, plannedShare: found.plannedShare, least: LEAST_MEASURED_SALT_SHARE, most: MOST_MEASURED_SALT_SHARE },
       [by, 'weighed'],
     )
   const firstG = (input.salt ?? input.agent)?.weighed.netG

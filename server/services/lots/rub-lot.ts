@@ -1,3 +1,4 @@
+import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
 import { localDay } from '#core/calendar/local-day'
 import { legalMethod } from '#core/cure/cure-method'
 import { formulate, type Formulation } from '#core/cure/formulate'
@@ -18,9 +19,6 @@ import { refuseSalt } from './refuse-salt'
 import { refuseVerdict } from './refuse-verdict'
 import { findIngredients, findMeat, massOf, type IngredientPart } from './rub-parts'
 import { usableAgent } from './usable-agent'
-
-/** Under this there is neither salt nor nitrite enough: not a cure. */
-const LEAST_SALT_ONLY = 0.018
 
 const seasoningsOf = (input: RubInput, parts: readonly IngredientPart[]): SeasoningWanted[] =>
   parts.flatMap((part) => {
@@ -102,8 +100,8 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   if (!plan.ok) return refuseAt(['targets', 'saltShare'], plan)
   if (plan.value.saltG > 0 && input.salt === null)
     return refuse('salt_missing', { saltG: plan.value.saltG }, ['salt', 'weighed'])
-  if (input.method === 'salt_only' && massOf(parts.value, 'salt') / greenG < LEAST_SALT_ONLY) {
-    return refuse('salt_only_too_weak', { leastG: LEAST_SALT_ONLY * greenG, leastShare: LEAST_SALT_ONLY }, ['salt', 'weighed'])
+  if (input.method === 'salt_only' && massOf(parts.value, 'salt') / greenG < LEAST_SALT_ONLY_SHARE) {
+    return refuse('salt_only_too_weak', { leastG: LEAST_SALT_ONLY_SHARE * greenG, leastShare: LEAST_SALT_ONLY_SHARE }, ['salt', 'weighed'])
   }
   // Half now: the rest counts as planned until it is weighed.
   const firstShare = input.method === 'two_applications' ? input.firstShare! : 1

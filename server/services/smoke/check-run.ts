@@ -1,5 +1,5 @@
+import { HEAT_FROM_C } from '#core/rules/house'
 import { isLate, isNotShown } from '#core/cooling/cooling'
-import { HEAT_FROM_C } from '#core/smoke/come-up'
 import { runFigures } from '#core/smoke/run-figures'
 import type { HeatsJudged } from '#core/smoke/heats'
 import type { WriteContext } from '../context'

@@ -1,10 +1,9 @@
+import { HEAT_FROM_C, READING_AHEAD_MS, READING_EARLY_MS } from '#core/rules/house'
 import type { z } from 'zod'
 import { withoutOffset } from '#core/instruments/check-instrument'
-import { HEAT_FROM_C } from '#core/smoke/come-up'
 import { isCold } from '#core/smoke/heats'
 import { runFigures } from '#core/smoke/run-figures'
 import { outcomeOf } from '#core/smoke/outcome'
-import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { runInput, runReadingsInput } from '#shared/contracts/smoke'
 import { between } from '../../db/where'
 import { nextCode } from '../book/next-code'
@@ -15,11 +14,6 @@ import { refuseHeld } from '../holds/holds'
 import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
 import { heatOf } from './heat-groups'
-
-/** Clocks of probes and tablets differ a little; readings further ahead than this are a mistake. */
-const CLOCK_SLACK_MS = 5 * MS_PER_MINUTE
-/** A first reading may be noted shortly before the start is pressed. */
-const EARLY_SLACK_MS = 30 * MS_PER_MINUTE
 
 /** Starts a smoke with pieces of one or more lots, all out of the cure and none held. */
 export async function startRun(ctx: WriteContext, input: z.output<typeof runInput>): Promise<Answer<{ code: string }>> {
@@ -95,8 +89,8 @@ export async function addReadings(
   )
   for (const [i, reading] of input.readings.entries()) {
     const path = ['readings', i, 'atMs']
-    if (reading.atMs > ctx.nowMs + CLOCK_SLACK_MS) return refuse('in_the_future', { row: i + 1 }, path)
-    if (reading.atMs < run.startedAtMs - EARLY_SLACK_MS) return refuse('before_the_start', { row: i + 1 }, path)
+    if (reading.atMs > ctx.nowMs + READING_AHEAD_MS) return refuse('in_the_future', { row: i + 1 }, path)
+    if (reading.atMs < run.startedAtMs - READING_EARLY_MS) return refuse('before_the_start', { row: i + 1 }, path)
     if (seen.has(reading.atMs)) return refuse('reading_twice', { row: i + 1 }, path)
     seen.add(reading.atMs)
   }

@@ -1,3 +1,4 @@
+import { MIX_NEAR_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import { bulkAgent, type BulkPart } from '#core/cure/bulk-mix'
 import { ingoingNitritePpm } from '#core/cure/ingoing-nitrite'
@@ -15,9 +16,6 @@ import { theShop } from '../office/office'
 import { partyNamed } from './parties'
 import { ingredientLeftG } from './stock'
 import { agentOf } from './store-view'
-
-/** Of its target: what a bulk mix may miss before it is another mix. */
-const NEAR = 0.05
 
 /**
  * A mix for many kilograms, weighed from lots in the Store: it becomes an ingredient lot of its own, dispensed by
@@ -65,7 +63,7 @@ export async function makeMix(
   if (!mix.ok) return refuseAt(['parts'], mix)
   const massG = parts.reduce((sum, part) => sum + part.massG, 0)
   const ppm = ingoingNitritePpm(input.forKg * GRAMS_PER_KILOGRAM, [{ ...mix.value, massG }])
-  if (Math.abs(ppm / input.ppm - 1) > NEAR)
+  if (Math.abs(ppm / input.ppm - 1) > MIX_NEAR_SHARE)
     return refuse('mix_misses', { ppm, wantedPpm: input.ppm, kg: input.forKg }, ['parts'])
 
   const code = await nextCode(tables, 'ingredient')

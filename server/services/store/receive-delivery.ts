@@ -1,5 +1,6 @@
+import { ARRIVAL_REFUSE_C } from '#core/rules/house'
 import type { z } from 'zod'
-import { ARRIVAL_REFUSE_C, type deliveryInput, type MeatState } from '#shared/contracts/store'
+import type { deliveryInput, MeatState } from '#shared/contracts/store'
 import { nextCode, nextCodes } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'

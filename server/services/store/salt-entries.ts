@@ -1,10 +1,8 @@
+import { UNKNOWN_READABILITY_G } from '#core/rules/house'
 import type { SaltEntry } from '#core/ledger/salt-ledger'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
-
-/** Where nobody named the scale, the coarsest kitchen scale is taken. */
-const UNKNOWN_READABILITY_G = 1
 
 /** What an entry is about, beside its grams. */
 export interface EntrySource {

@@ -1,5 +1,5 @@
+import { COUNT_EVERY_MS } from '#core/rules/house'
 import { saltLedger } from '#core/ledger/salt-ledger'
-import { COUNT_EVERY_MS } from '#core/ledger/count-due'
 import type { SaltLedgerView } from '#shared/contracts/store'
 import type { Tables } from '../../db/store'
 import { below } from '../../db/where'

@@ -1,4 +1,4 @@
-import { COUNT_EVERY_MS } from '#core/ledger/count-due'
+import { COUNT_EVERY_MS } from '#core/rules/house'
 import type { StoreConcern } from '#shared/contracts/cold-room'
 import type { Tables } from '../../db/store'
 import { CLOCK_SLACK_MS } from '../book/append-events'

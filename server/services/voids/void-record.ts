@@ -1,4 +1,4 @@
-import { MS_PER_MINUTE } from '#core/units/quantities'
+import { UNDO_MS } from '#core/rules/house'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/store'
@@ -6,8 +6,6 @@ import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { takeBack, type TakeBack } from './take-back'
 
-/** How long a tap may be undone without saying why. */
-export const UNDO_MS = 10 * MS_PER_MINUTE
 const UNDO_REASON = 'undone within ten minutes'
 
 /** The first later record that rests on this one and stands, if any. */
