@@ -3,7 +3,8 @@ import { DEFAULT_NOTATION } from '#core/units/format'
 import { EVENT_KINDS, type EventKind } from '#shared/contracts/event-kinds'
 import type { EventView } from '#shared/contracts/events'
 import { formatDate, formatDateInYear } from '#core/units/format-date'
-import { clockWords, momentWords, spanWords } from './date-words'
+import { clockWords, momentWords } from './date-words'
+import { formatSpan } from '#core/units/format-span'
 import { eventWords } from './event-words'
 
 const at = (iso: string) => Date.parse(iso)
@@ -31,7 +32,7 @@ describe('dates and spans as people read them', () => {
     [47 * 60 + 59, '47 h 59 min'],
     [48 * 60, '2 days'],
     [199.75 * 60, '8 days'],
-  ])('%d minutes: %s', (minutes, words) => expect(spanWords(minutes * 60_000)).toBe(words))
+  ])('%d minutes: %s', (minutes, words) => expect(formatSpan(minutes * 60_000)).toBe(words))
 })
 
 /** One record of each kind, as the services write them. */

@@ -8,7 +8,7 @@ import StateMark from '~/components/common/StateMark.vue'
 import StartRun from '~/components/smokehouse/StartRun.vue'
 import { isLeft } from '#core/lots/finished'
 import { useClock } from '~/composables/use-clock'
-import { spanWords } from '~/composables/date-words'
+import { formatSpan } from '#core/units/format-span'
 import { useNotation } from '~/composables/use-notation'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
@@ -82,7 +82,7 @@ onMounted(floor.load)
               </td>
               <td>{{ moment(run.startedAtMs) }}</td>
               <td>{{ run.pulledAtMs ? moment(run.pulledAtMs) : '–' }}</td>
-              <td>{{ run.lastReadingMs ? `${spanWords(Math.max(0, nowMs - run.lastReadingMs))} ago` : 'none yet' }}</td>
+              <td>{{ run.lastReadingMs ? `${formatSpan(Math.max(0, nowMs - run.lastReadingMs))} ago` : 'none yet' }}</td>
               <td>
                 <StateMark :tone="state(run).tone">{{ state(run).words }}</StateMark>
               </td>

@@ -66,7 +66,7 @@ export interface Formulation {
 export type FormulateCode = 'no_pieces' | 'salt_already_exceeded' | 'brine_too_strong'
 
 /** Brine holds no more salt than this, w/w at 15.6 °C. */
-const SATURATED = 0.26395
+export const BRINE_FULL_SHARE: Fraction = 0.26395
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
 /**
@@ -110,7 +110,7 @@ export function formulate(q: FormulateQuestion): Result<Formulation, FormulateCo
     carriedBy(inBath, 'saltFraction'),
     sum(inBath.map(s => s.massG)),
   )
-  if (!Number.isFinite(massG)) return fail('brine_too_strong', { mostShare: SATURATED })
+  if (!Number.isFinite(massG)) return fail('brine_too_strong', { mostShare: BRINE_FULL_SHARE })
 
   const agentG = q.agent ? round((per * q.targets.nitritePpm * massG) / (PPM_PER_UNIT * nitriteShare(q.agent))) : 0
   const agentSaltG = agentG * (q.agent?.saltFraction ?? 0)
@@ -131,7 +131,7 @@ export function formulate(q: FormulateQuestion): Result<Formulation, FormulateCo
     : round(Math.max(0, per * q.targets.sugarShare * massG - sugarCarriedG) / (q.sugarFraction ?? 1))
   const mixG = agentG + saltG + sugarG + sum(shared.map(s => s.massG))
   const brineG = waterG + mixG
-  if (waterG > 0 && (saltG + carriedG) / brineG > SATURATED) return fail('brine_too_strong', { mostShare: SATURATED })
+  if (waterG > 0 && (saltG + carriedG) / brineG > BRINE_FULL_SHARE) return fail('brine_too_strong', { mostShare: BRINE_FULL_SHARE })
 
   const spreadG
     = q.method === 'wet_equilibrium' ? greenWeightG + brineG : q.method === 'wet_pick_up' ? brineG * per : greenWeightG

@@ -1,3 +1,4 @@
+import { COVERAGE_K, UNIFORM_SD } from '../uncertainty/propagate'
 import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
 
 /** A mass as a scale showed it. A net weight from gross and tare rests on two readings. */
@@ -13,10 +14,6 @@ export interface PpmInterval {
   /** Half-width of the expanded standard uncertainty, k = 2. */
   expandedPpm: Ppm
 }
-
-const COVERAGE_K = 2
-/** Standard deviation of a uniform distribution of full width 1. */
-const UNIFORM_SD = 1 / Math.sqrt(12)
 
 /** Worst case: how far a net weight may be from the truth, grams. */
 export const worstCaseG = (r: Pick<ScaleReading, 'readabilityG' | 'readings'>): Grams =>

@@ -1,3 +1,4 @@
+import { MOST_READINGS } from '../rules/house'
 import { fail, ok, type Result } from '../result'
 import { parseTemperature, type TemperatureUnit } from '../units/parse-temperature'
 import { MS_PER_DAY, MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
@@ -14,7 +15,6 @@ export interface TableOptions extends MomentOptions {
 }
 export type TableCode = 'csv_columns' | 'csv_empty' | 'csv_row' | 'csv_too_many'
 
-const MOST_READINGS = 5000
 const TIME = /time|date|clock|stamp|uhr|zeit/i
 const CORE = /core|meat|internal|probe ?1|kern|food/i
 const CHAMBER = /chamber|pit|smoker|oven|ambient|air|probe ?2/i

@@ -92,6 +92,9 @@ export const NEAR_KILL = { fromC: 50, everyMs: 25 * MS_PER_MINUTE } as const
 export const COOLING_EVERY_MS: Milliseconds = 60 * MS_PER_MINUTE
 export const FRIDGE_EVERY_MS: Milliseconds = 12 * MS_PER_HOUR
 
+/** Readings of one run at once. */
+export const MOST_READINGS = 5000
+
 // Weights that do not add up, shares.
 
 /** Unaccounted beyond this is asked about: after a cut of the knife, and of a lot. */

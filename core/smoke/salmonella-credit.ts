@@ -1,9 +1,9 @@
-import { KILL_FROM_C, LONGEST_GAP_MS, SALMONELLA_AT_150F_S, SALMONELLA_LOG } from '../rules/guideline'
+import { KILL_FROM_C, LONGEST_GAP_MS, SALMONELLA_AT_150F_S, SALMONELLA_LOG, SALMONELLA_Z_F } from '../rules/guideline'
 import { fahrenheitToCelsius } from '../units/quantities'
 import type { CoreReading } from './core-reading'
 import { creditAlong, type ExponentialRate } from './exponential-credit'
 
-const Z_C = (10 * 5) / 9
+const Z_C = (SALMONELLA_Z_F * 5) / 9
 /** 158 °F: instant by the table. */
 export const INSTANT_KILL_C = fahrenheitToCelsius(158)
 

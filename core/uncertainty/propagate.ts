@@ -10,7 +10,7 @@ export interface Uncertain {
 
 export const COVERAGE_K = 2
 /** Standard deviation of a uniform distribution of full width 1. */
-const UNIFORM_SD = 1 / Math.sqrt(12)
+export const UNIFORM_SD = 1 / Math.sqrt(12)
 /** Share of its worst error by which an input is moved to see its slope. */
 const NUDGE = 1e-3
 

@@ -4,11 +4,11 @@ import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { Notation } from '#core/units/format'
 import { name, text } from './fields'
 import { named } from './issues'
+import { LEAST_PASSWORD } from './sizes'
 
 export const ROLES = ['owner', 'maker', 'inspector'] as const
 export type Role = (typeof ROLES)[number]
 
-const LEAST_PASSWORD = 10
 export const signInName = () =>
   text()
     .trim()

@@ -8,6 +8,7 @@ import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
 import { name, note, withinWhole } from './fields'
 import { named, type EntryCode } from './issues'
+import { MOST_RECIPES } from './sizes'
 
 /** Pieces of one lot may be flavoured apart; unmarked ones are A. */
 export const FLAVOURS = ['A', 'B', 'C', 'D'] as const
@@ -65,12 +66,11 @@ export const recipeRetireInput = z.strictObject({ retired: z.boolean() })
 
 export const RECIPE_FORMAT = 'veldmoor-recipes'
 export const RECIPE_VERSION = 1
-const MOST_AT_ONCE = 200
 /** A file of recipes. docs/recipes.schema.json publishes it. */
 export const recipeFile = z.strictObject({
   format: z.literal(RECIPE_FORMAT, named('not_a_recipe_file')),
   version: z.literal(RECIPE_VERSION, named('not_a_recipe_file')),
-  recipes: z.array(recipeContract).min(1, named('no_recipes')).max(MOST_AT_ONCE, named('too_many_recipes')),
+  recipes: z.array(recipeContract).min(1, named('no_recipes')).max(MOST_RECIPES, named('too_many_recipes')),
 })
 
 /** The file of recipes as a JSON Schema, draft 2020-12. */

@@ -4,8 +4,8 @@ import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
 import { decimal, isoDate, name, reason, text } from './fields'
 import { named, type EntryCode } from './issues'
+import { MOST_ROWS } from './sizes'
 
-const MOST_ROWS = 60
 const MOST_PPM = 5000
 const ppm = () => decimal(0, MOST_PPM)
 const longNote = () => text().trim().max(250)

@@ -3,8 +3,7 @@ import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
 import { named } from './issues'
-
-export const MOST_PACKS = 500
+import { MOST_PACKS } from './sizes'
 
 export const slicingInput = z
   .strictObject({

@@ -1,3 +1,4 @@
+import { MOST_READINGS } from '#core/rules/house'
 import { z } from 'zod'
 import type { Cooling } from '#core/cooling/cooling'
 import type { ColdSmoke } from '#core/smoke/cold-smoke'
@@ -8,7 +9,6 @@ import { instantMs, name, temperature } from './fields'
 import { instrumentId, type InstrumentMark } from './instruments'
 import { named } from './issues'
 
-export const MOST_READINGS = 5000
 export const PHASES = ['smoke', 'cool'] as const
 
 export const runInput = z.strictObject({

@@ -27,6 +27,7 @@ import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
 import { named, type EntryCode } from './issues'
+import { MOST_LINES } from './sizes'
 
 /** What is received; `mix` is made here. */
 export const RECEIVED_KINDS = ['curing_salt', 'salt', 'sugar', 'spice'] as const
@@ -51,7 +52,6 @@ export type MeatState = (typeof MEAT_STATES)[number]
 
 const fileId = () => z.number().int().positive().nullable().default(null)
 const condition = () => z.enum(['good', 'poor'])
-export const MOST_LINES = 20
 
 const deliveryLine = z
   .strictObject({

@@ -1,6 +1,7 @@
-import { ARRIVAL_REFUSE_C, FRIDGE_CHECKS } from '#core/rules/house'
-import { KILL_FROM_C } from '#core/rules/guideline'
+import { ARRIVAL_REFUSE_C, FRIDGE_CHECKS, LONG_WARM_MS, LUKEWARM } from '#core/rules/house'
+import { GROWTH_FROM_C, KILL_FROM_C } from '#core/rules/guideline'
 import { formatLimit, type Notation } from '#core/units/format'
+import { formatSpan } from '#core/units/format-span'
 import type { HoldReason } from '../contracts/holds'
 
 const WORDS: Record<HoldReason, (as: Notation) => string> = {
@@ -8,14 +9,15 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
   floor_not_shown: () => 'the weighing cannot show the nitrite floor',
   above_limit: () => 'nitrite above the limit after a correction',
   limit_not_shown: () => 'the weighing cannot show the nitrite limit after a correction',
-  fridge_warm: as => `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over 2 h`,
+  fridge_warm: as =>
+    `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over ${formatSpan(FRIDGE_CHECKS.hold.forMs)}`,
   come_up_late: as => `core too slow to ${formatLimit(KILL_FROM_C, as)}`,
   come_up_not_shown: as => `not shown how long the core took to ${formatLimit(KILL_FROM_C, as)}`,
   cooling_late: () => 'cooled too slowly',
   cooling_not_shown: () => 'not shown that it was cooled fast enough',
-  lukewarm_long: as => `core too long between ${formatLimit(20, as)} and ${formatLimit(50, as)}`,
+  lukewarm_long: as => `core too long between ${formatLimit(LUKEWARM.fromC, as)} and ${formatLimit(LUKEWARM.toC, as)}`,
   cold_smoke_long: () => 'smoked cold for too long, or too warm',
-  cold_then_hot: as => `over 6 h above ${formatLimit(10, as)} before the heat`,
+  cold_then_hot: as => `over ${formatSpan(LONG_WARM_MS)} above ${formatLimit(GROWTH_FROM_C, as)} before the heat`,
   salt_outside: () => 'salt outside what a cure can have',
   target_not_reached: () => 'target core not reached',
   over_green_weight: () => 'heavier than the fresh belly (9 CFR 319.107)',

@@ -11,6 +11,10 @@ import {
 
 /** Figures of a refusal in one person's way of writing. */
 export const said = {
+  /** A share as per cent with as many decimals as it has: for limits, which are round. */
+  limit: (share: number) => `${Number((share * 100).toFixed(4))} %`,
+  /** A whole number, its thousands set apart: 5,000. */
+  count: (n: number) => n.toLocaleString('en'),
   meat: (massG: number, as: Notation) => formatMeat(massG, as),
   /** One decimal, or two where one would drop something: 0.34 g to take off must not become 0.3. */
   grams: (massG: number, as: Notation) => {

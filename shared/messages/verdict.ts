@@ -1,3 +1,4 @@
+import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import {
   formatIngredient,
@@ -38,7 +39,7 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */
 export function verdictWords(j: Judgement, as: Notation, readabilityG: number): string {
   if (!j.lot)
-    return `Salt only: no nitrite. Keep it at ${formatLimit(4, as)} or colder all the way, cook before eating.`
+    return `Salt only: no nitrite. Keep it at ${formatLimit(COLD_SMOKE_SALT_ONLY_C, as)} or colder all the way, cook before eating.`
   const upTo = j.meaning === 'upper_bound' ? 'Up to ' : ''
   const got = `${upTo}${formatPpm(j.lot.ppm, as)}`
   const floor = formatPpm(j.floorPpm, as)

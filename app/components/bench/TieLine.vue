@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { USUAL_SALT } from '#core/rules/house'
 import { computed } from 'vue'
 import type { CuringAgent } from '#core/cure/agent'
 import { tieLine } from '#core/agents/tie-line'
@@ -15,7 +16,7 @@ const W = 330
 const H = 168
 const PAD = { left: 40, top: 12, right: 12, bottom: 26 }
 const MOST_SALT = 0.045
-const SALT = { low: 0.02, high: 0.03 }
+const SALT = { low: USUAL_SALT.lowShare, high: USUAL_SALT.highShare }
 const line = computed(() => tieLine(props.agent, SALT, { low: props.limits.floorPpm, high: props.limits.maxPpm }))
 const topPpm = computed(() => Math.min(props.limits.maxPpm, 300) * 1.35)
 const x = (saltShare: number) => PAD.left + (saltShare / MOST_SALT) * (W - PAD.left - PAD.right)

@@ -6,7 +6,7 @@ import LotCode from './LotCode.vue'
 import RecordDetail from './RecordDetail.vue'
 import StateMark from './StateMark.vue'
 import VoidButton from './VoidButton.vue'
-import { spanWords } from '~/composables/date-words'
+import { formatSpan } from '#core/units/format-span'
 import { eventWords } from '~/composables/event-words'
 import { useNotation } from '~/composables/use-notation'
 
@@ -88,7 +88,7 @@ function toggleAll(): void {
                 <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }}, {{ event.voided.who }}, {{ moment(event.voided.atMs) }}:
                   {{ event.voided.reason }}</span>
                 <StateMark v-if="event.clockBehindMs" tone="watch">
-                  clock {{ spanWords(event.clockBehindMs) }} behind the record before
+                  clock {{ formatSpan(event.clockBehindMs) }} behind the record before
                 </StateMark>
                 <InstrumentNote v-for="mark in event.marks" :key="mark.id" :mark="mark" />
                 <VoidButton :event="event" @voided="emit('changed')" />

@@ -5,7 +5,7 @@ import type { RunView } from '#shared/contracts/smoke'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
-import { spanWords } from '~/composables/date-words'
+import { formatSpan } from '#core/units/format-span'
 import { useNotation } from '~/composables/use-notation'
 import { useRun } from '~/composables/use-run'
 
@@ -84,16 +84,16 @@ const OUTCOMES = { heat_treated: 'heat-treated, cook before eating', raw_smoked:
     <div v-if="rise">
       <dt>Come-up, {{ limit(10) }} to {{ limit(KILL_FROM_C) }}</dt>
       <dd>
-        <b>{{ spanWords(rise.elapsedMs) }}</b><StateMark :tone="RISE_TONES[rise.status]">
+        <b>{{ formatSpan(rise.elapsedMs) }}</b><StateMark :tone="RISE_TONES[rise.status]">
           {{ RISE_WORDS[rise.status]
-          }}{{ rise.status === 'not_bound' ? '' : `, ${spanWords(rise.allowedMs)} allowed` }}
+          }}{{ rise.status === 'not_bound' ? '' : `, ${formatSpan(rise.allowedMs)} allowed` }}
         </StateMark><span class="small soft">{{ source('FSIS cooking guideline, Appendix A (2021)') }}</span>
       </dd>
     </div>
     <div v-if="coldHours">
       <dt>Smoked cold, all sessions</dt>
       <dd>
-        <b>{{ spanWords(coldHours.above[0]!.ms) }}</b><StateMark :tone="COLD_TONES[coldHours.status]">{{ COLD_WORDS[coldHours.status] }}</StateMark><span class="small soft">above {{ limit(5) }}; {{ spanWords(coldHours.above[1]!.ms) }} above {{ limit(15) }}. House rule. It stays
+        <b>{{ formatSpan(coldHours.above[0]!.ms) }}</b><StateMark :tone="COLD_TONES[coldHours.status]">{{ COLD_WORDS[coldHours.status] }}</StateMark><span class="small soft">above {{ limit(5) }}; {{ formatSpan(coldHours.above[1]!.ms) }} above {{ limit(15) }}. House rule. It stays
           raw.</span>
       </dd>
     </div>
@@ -110,11 +110,11 @@ const OUTCOMES = { heat_treated: 'heat-treated, cook before eating', raw_smoked:
           <li v-for="c in cooling" :key="c.lot.code">
             <LotCode :code="c.lot.code" />
             <span>{{ c.lot.lowPpm === null ? 'no nitrite' : `at least ${ppm(c.lot.lowPpm)}` }}:
-              {{ c.rule.id === 'cured' ? 'cured' : 'not cured' }}, {{ spanWords(c.rule.firstMs) }} to
-              {{ temperature(COOLING_MIDDLE_C) }}, then {{ spanWords(c.rule.secondMs) }} to
+              {{ c.rule.id === 'cured' ? 'cured' : 'not cured' }}, {{ formatSpan(c.rule.firstMs) }} to
+              {{ temperature(COOLING_MIDDLE_C) }}, then {{ formatSpan(c.rule.secondMs) }} to
               {{ temperature(c.rule.endC) }}</span>
-            <span v-if="c.first.longestMs !== null" class="soft small">at most {{ spanWords(c.first.longestMs)
-            }}{{ c.second.longestMs !== null ? `, then ${spanWords(c.second.longestMs)}` : '' }}</span>
+            <span v-if="c.first.longestMs !== null" class="soft small">at most {{ formatSpan(c.first.longestMs)
+            }}{{ c.second.longestMs !== null ? `, then ${formatSpan(c.second.longestMs)}` : '' }}</span>
             <StateMark :tone="COOL_TONES[c.status]">{{ COOL_WORDS[c.status] }}</StateMark>
           </li>
         </ul>

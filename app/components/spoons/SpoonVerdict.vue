@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { LEAST_SALT_ONLY_SHARE, USUAL_SALT } from '#core/rules/house'
+import { said as figures } from '#shared/messages/params'
 import { computed } from 'vue'
 import type { LotLimits } from '#core/rules/limits'
 import type { SpoonFindings } from '#core/spoons/check-spoons'
@@ -40,13 +42,11 @@ const pieces = computed(() =>
       ]
     : [],
 )
-const LOW_SALT = 0.018
-const HIGH_SALT = 0.03
 const saltWords = computed(() =>
-  props.found.saltShare.low > HIGH_SALT
-    ? 'Over 3 % eats salty.'
-    : props.found.saltShare.high < LOW_SALT
-      ? 'Under 1.8 % is little.'
+  props.found.saltShare.low > USUAL_SALT.highShare
+    ? `Over ${figures.limit(USUAL_SALT.highShare)} eats salty.`
+    : props.found.saltShare.high < LEAST_SALT_ONLY_SHARE
+      ? `Under ${figures.limit(LEAST_SALT_ONLY_SHARE)} is little.`
       : '',
 )
 </script>

@@ -11,7 +11,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 import { freeWords } from '~/composables/free-words'
-import { spanWords } from '~/composables/date-words'
+import { formatSpan } from '#core/units/format-span'
 import { lotTwine } from '~/composables/use-lot-twine'
 
 const props = defineProps<{
@@ -75,7 +75,7 @@ const nothing = computed(
           }}</span>
       </li>
       <li v-if="store.clockBehindMs !== null">
-        <StateMark tone="act">clock</StateMark><span>The computer's clock lies {{ spanWords(store.clockBehindMs) }} behind the last record. Set it right before
+        <StateMark tone="act">clock</StateMark><span>The computer's clock lies {{ formatSpan(store.clockBehindMs) }} behind the last record. Set it right before
           you record.</span>
       </li>
       <li v-for="meat in store.heldMeat" :key="meat.code">

@@ -1,10 +1,11 @@
+import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'
-import { ingredientLeftG, meatLeftG, SCALE_SLACK } from '../store/stock'
+import { ingredientLeftG, meatLeftG } from '../store/stock'
 
 export interface IngredientPart {
   role: MixRole
@@ -35,7 +36,7 @@ export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<
     const wantedG = input.pieces
       .filter(piece => piece.meatCode === meat.code && piece.meatPieceId === null)
       .reduce((sum, piece) => sum + piece.weight.netG, 0)
-    if (wantedG > leftG + meat.weightG * (SCALE_SLACK - 1)) {
+    if (wantedG > leftG + meat.weightG * TWO_SCALES_SHARE) {
       return refuse('meat_used_up', { code: meat.code, leftG: Math.max(0, leftG), wantedG }, ['pieces'])
     }
   }
@@ -62,7 +63,7 @@ async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCo
     if (!cut) return refuse('no_such_piece', {}, path)
     if (gone.has(cut.id) || ids.indexOf(cut.id) !== ids.lastIndexOf(cut.id))
       return refuse('piece_gone', { label: cut.label }, path)
-    if (piece.weight.netG > cut.massG * SCALE_SLACK)
+    if (piece.weight.netG > cut.massG * (1 + TWO_SCALES_SHARE))
       return refuse('piece_heavier', { label: cut.label, cutG: cut.massG, wantedG: piece.weight.netG }, [
         'pieces',
         i,
@@ -120,7 +121,7 @@ export async function findIngredients(
     const wantedG = weighed.netG + (takenG.get(lot.id) ?? 0)
     takenG.set(lot.id, wantedG)
     const leftG = await ingredientLeftG(tables, lot)
-    if (wantedG > leftG + lot.amountG * (SCALE_SLACK - 1)) {
+    if (wantedG > leftG + lot.amountG * TWO_SCALES_SHARE) {
       return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG) }, [...path, 'weighed'])
     }
     parts.push({ role, lot, weighedG: weighed.netG, weighedTyped: weighed.typed, seasoning })

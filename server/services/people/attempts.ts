@@ -8,9 +8,9 @@ import { since } from '../../db/where'
 
 export const WINDOW_MINUTES = 15
 const WINDOW_MS = WINDOW_MINUTES * MS_PER_MINUTE
-const MOST_FAILURES_AN_ADDRESS = 30
+export const MOST_FAILURES_AN_ADDRESS = 30
 /** Few digits, few tries. */
-const MOST_FAILURES: Record<AttemptKind, number> = { password: 6, pin: 5, own: 6, code: 6, setup: 10 }
+export const MOST_FAILURES: Record<AttemptKind, number> = { password: 6, pin: 5, own: 6, code: 6, setup: 10 }
 /**
  * Wrong tries at a name from anywhere, after which each next one has to wait, twice as long each time: a guesser is
  * slowed, nobody is shut out.

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto'
 import { Secret, TOTP } from 'otpauth'
 import { sha256 } from '../../digest/sha256'
 
-const PERIOD_S = 30
+export const PERIOD_S = 30
 const DIGITS = 6
 /** Clocks of phones and shops differ: one step either way. */
 const WINDOW = 1

@@ -9,8 +9,8 @@ import type { Tables } from '../../db/store'
  * A person's own device is signed out after a working day, or when it lay idle for two hours; a tablet on the wall,
  * where PINs sign, after a month.
  */
-const OWN_MS = 12 * MS_PER_HOUR
-const IDLE_MS = 2 * MS_PER_HOUR
+export const OWN_MS = 12 * MS_PER_HOUR
+export const IDLE_MS = 2 * MS_PER_HOUR
 /** Written down no more often than this. */
 const SEEN_EVERY_MS = 5 * MS_PER_MINUTE
 export const SHARED_MS = 30 * MS_PER_DAY

@@ -1,3 +1,4 @@
+import { SLICED_OVER_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import type { slicingInput } from '#shared/contracts/slicing'
 import { nextCodes } from '../book/next-code'
@@ -9,7 +10,6 @@ import { ruleSetById } from '../rules/rule-sets'
 import { lotSummaries } from '../lots/lot-summaries'
 
 /** Packs and offcuts may outweigh the slab by scale error only. */
-const SCALE_SLACK = 1.01
 
 /** Slicing: the weight ready to slice, packs with their codes, and what went elsewhere. */
 export async function recordSlicing(
@@ -35,7 +35,7 @@ export async function recordSlicing(
     = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
       + summary.packsG
       + (await ctx.tables.offcuts.sum('massG', { lotId: lot.id }))
-  if (readyG !== null && outG > readyG * SCALE_SLACK) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
+  if (readyG !== null && outG > readyG * (1 + SLICED_OVER_SHARE)) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
 
   if (input.readyWeight)
     await ctx.tables.lots.update(lot.id, { readyG: input.readyWeight.netG, readyTyped: input.readyWeight.typed })

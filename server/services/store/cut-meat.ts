@@ -1,3 +1,4 @@
+import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import { accountFor, pieceLabel } from '#core/store/divide'
 import type { cuttingInput } from '#shared/contracts/store'
@@ -5,7 +6,7 @@ import type { Tables } from '../../db/store'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseScale } from '../instruments/read-with'
-import { meatLeftG, SCALE_SLACK } from './stock'
+import { meatLeftG } from './stock'
 
 type Input = z.output<typeof cuttingInput>
 
@@ -34,7 +35,7 @@ export async function cutMeat(
   if (parent && !parent.ok) return parent
   const fromG = parent ? parent.value.massG : input.taken!.netG
   const leftG = await meatLeftG(tables, meat)
-  if (!parent && fromG > leftG + meat.weightG * (SCALE_SLACK - 1))
+  if (!parent && fromG > leftG + meat.weightG * TWO_SCALES_SHARE)
     return refuse('meat_used_up', { code, leftG: Math.max(0, leftG), wantedG: fromG }, ['taken'])
   const gone = { trimG: input.trim?.netG ?? 0, boneG: input.bone?.netG ?? 0, rindG: input.rind?.netG ?? 0 }
   const { unaccountedG, status } = accountFor({ fromG, piecesG: input.pieces.map(piece => piece.netG), ...gone })

@@ -1,10 +1,11 @@
+import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import { saltLedger } from '#core/ledger/salt-ledger'
 import type { stockMoveInput } from '#shared/contracts/store'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { saltEntries } from './salt-entries'
-import { ingredientLeftG, SCALE_SLACK } from './stock'
+import { ingredientLeftG } from './stock'
 
 type Input = z.output<typeof stockMoveInput>
 
@@ -26,7 +27,7 @@ export async function moveStock(
   const leftG = await ingredientLeftG(tables, lot)
   if (input.kind !== 'count') {
     const { netG: massG, typed } = input.amount
-    if (massG > leftG + lot.amountG * (SCALE_SLACK - 1))
+    if (massG > leftG + lot.amountG * TWO_SCALES_SHARE)
       return refuse('ingredient_used_up', { code, leftG: Math.max(0, leftG) }, ['amount'])
     const moveId = await tables.stockMoves.insert({ ...at, kind: input.kind, massG, typed, reason: input.reason })
     recordEvent(ctx, {

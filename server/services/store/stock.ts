@@ -4,9 +4,6 @@ import type { Tables } from '../../db/store'
 import { ingredientSums } from './ingredient-sums'
 import { meatSums } from './meat-sums'
 
-/** Two scales may differ by this much over a delivery before the meat cannot be the meat. */
-export const SCALE_SLACK = 1.02
-
 /** What of a delivery is neither in a lot nor on the cutting board. */
 export async function meatLeftG(tables: Tables, meat: RowOf<typeof meatLots>): Promise<number> {
   return meat.weightG - (await meatSums(tables, [meat.id])).usedG(meat.id)

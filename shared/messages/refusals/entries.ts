@@ -1,3 +1,12 @@
+import {
+  LEAST_SYRUP_SHARE,
+  MOST_BLENDED_NITRITE_SHARE,
+  MOST_MEASURED_SALT_SHARE,
+  MOST_PIECES,
+  MOST_READINGS,
+  MOST_SEASONINGS,
+} from '#core/rules/house'
+import { LEAST_PASSWORD, MOST_LINES, MOST_PACKS, MOST_RECIPES, MOST_ROWS } from '../../contracts/sizes'
 import type { Notation } from '#core/units/format'
 import { said } from '../params'
 
@@ -35,7 +44,7 @@ export const ENTRIES = {
   not_in_list: () => 'This is not one of the choices. Choose from the list.',
   not_in_form: () => 'This is not written in a way we can read. Type it again.',
   unknown_field: () => 'There is a field here that does not belong. Load the page again.',
-  password_short: () => 'A password needs 10 characters or more.',
+  password_short: () => `A password needs ${LEAST_PASSWORD} characters or more.`,
   sign_in_letters: () => 'A sign-in name has letters, digits, dots, dashes and @ only.',
   pin_digits: () => 'A PIN has four to six digits.',
   pin_easy: () => 'This PIN is the first that anyone would try. Choose one that is not a run or one digit.',
@@ -45,38 +54,40 @@ export const ENTRIES = {
   certificate_missing: () => 'Curing salt needs its certificate: without it nobody knows the ppm.',
   arrival_reason: () => 'Say why: what was poor, and why it waits, went back or was taken all the same.',
   no_lines: () => 'There is no cut yet. Add the first.',
-  too_many_lines: () => 'More than 20 cuts in one delivery. Record them in two.',
+  too_many_lines: () => `More than ${MOST_LINES} cuts in one delivery. Record them in two.`,
   no_pieces: () => 'There is no piece yet. Enter a weight first.',
-  too_many_pieces: () => 'More than 400 pieces. Make two lots of it.',
+  too_many_pieces: () => `More than ${MOST_PIECES} pieces. Make two lots of it.`,
   agent_missing: () => 'Choose the curing salt, or mark the lot salt only.',
   agent_in_salt_only: () => 'A salt-only lot takes no curing salt.',
   best_by_before_ready: () => 'Best by must not come before ready from.',
   reading_empty: () => 'Enter the chamber or the core.',
   no_readings: () => 'There is no reading here yet.',
-  too_many_readings: () => 'More than 5,000 readings at once. Send them in parts.',
-  too_many_packs: () => 'More than 500 packs at once. Record them in parts.',
+  too_many_readings: () => `More than ${said.count(MOST_READINGS)} readings at once. Send them in parts.`,
+  too_many_packs: () => `More than ${MOST_PACKS} packs at once. Record them in parts.`,
   nothing_to_record: () => 'Enter a weight, a pack or an offcut first.',
   no_packs: () => 'Choose at least one pack.',
   nitrite_missing: () => 'The certificate must name the nitrite: without it nobody knows the ppm.',
   nitrite_too_strong: () =>
-    'Over 10 % nitrite is no blended curing salt. Check the certificate, or choose potassium nitrite.',
+    `Over ${said.limit(MOST_BLENDED_NITRITE_SHARE)} nitrite is no blended curing salt. Check the certificate, or choose potassium nitrite.`,
   more_than_whole: () => 'These shares come to more than 100 %. Check them.',
-  salt_share_high: () => 'Over 6 % salt is no measured cure. Check the figure, or choose the excess method.',
+  salt_share_high: () =>
+    `Over ${said.limit(MOST_MEASURED_SALT_SHARE)} salt is no measured cure. Check the figure, or choose the excess method.`,
   not_excess: () => 'Only an excess cure is weighed back. Clear this, or choose the excess method.',
-  syrup_thin: () => 'Under 30 % sugar this is no syrup. Check the label, or receive it as a seasoning.',
+  syrup_thin: () =>
+    `Under ${said.limit(LEAST_SYRUP_SHARE)} sugar this is no syrup. Check the label, or receive it as a seasoning.`,
   sides_empty: () => 'At least one side must get some of the mix.',
-  too_many_seasonings: () => 'More than 12 seasonings. Mix some of them beforehand.',
+  too_many_seasonings: () => `More than ${MOST_SEASONINGS} seasonings. Mix some of them beforehand.`,
   mix_too_few: () => 'A mix has at least two ingredients.',
   floor_above_max: (p: { floorPpm: number }, as: Notation) =>
     `The floor of ${said.ppm(p.floorPpm, as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
   min_above_max: () => 'The least is above the most. Check both.',
   basis_of_compound: () => 'Nitrate is counted as NaNO3, nitrite as NaNO2, as the ion or as residue.',
   no_rows: () => 'A rule set needs at least one row for nitrite.',
-  too_many_rows: () => 'More than 60 rows. Leave out what this shop does not make.',
+  too_many_rows: () => `More than ${MOST_ROWS} rows. Leave out what this shop does not make.`,
   target_outside_house: () => 'The target lies outside your own limits. Change one of them.',
   not_a_recipe_file: () => 'This is not a file of recipes that we can read. Nothing was taken over.',
   no_recipes: () => 'There is no recipe in this file.',
-  too_many_recipes: () => 'More than 200 recipes at once. Take them in parts.',
+  too_many_recipes: () => `More than ${MOST_RECIPES} recipes at once. Take them in parts.`,
   draft_too_long: () => 'This bench is too full for a card. Take off some pieces.',
   not_an_amount: (p: { typed: string }) =>
     `${p.typed} is not an amount. Write it like 2 tsp, 1 1/2 cups, 3 oz, or 2 tsp per 3 kg.`,

@@ -1,3 +1,4 @@
+import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import type { Notation } from '#core/units/format'
 import type { HoldReason } from '../../contracts/holds'
 import { holdWords } from '../holds'
@@ -102,7 +103,7 @@ export const WORK = {
   cut_too_much: (p: { outG: number; fromG: number }, as: Notation) =>
     `The parts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.fromG, as)} that was cut. Check the weights.`,
   cut_unaccounted: (p: { unaccountedG: number }, as: Notation) =>
-    `${said.meat(p.unaccountedG, as)} is not accounted for, over 1 %. Enter trim, bone and rind, or say in the note where it went.`,
+    `${said.meat(p.unaccountedG, as)} is not accounted for, over ${said.limit(UNACCOUNTED_SHARE)}. Enter trim, bone and rind, or say in the note where it went.`,
   count_needs_scale: () => 'Say which scale it was counted on: it decides how far the count may be off.',
   count_off: (p: { countedG: number; bookG: number; differenceG: number; allowedG: number }, as: Notation) =>
     `Counted ${said.grams(p.countedG, as)}, the book says ${said.grams(p.bookG, as)}: off by ${said.grams(p.differenceG, as)}, and the scales explain ${said.grams(p.allowedG, as)}. Count again, or say what happened.`,
@@ -149,7 +150,7 @@ export const WORK = {
     `Line ${p.row} cannot be read: ${p.typed}. Nothing was taken over; put that line right.`,
   csv_too_large: (p: { mostBytes: number }) =>
     `This file is larger than ${p.mostBytes / 1e6} MB. Cut it to the hours of the smoke.`,
-  csv_too_many: (p: { count: number }) =>
-    `${p.count} readings are more than the 5,000 one run takes. Cut the file to the hours of the smoke.`,
+  csv_too_many: (p: { count: number; most: number }) =>
+    `${p.count} readings are more than the ${said.count(p.most)} one run takes. Cut the file to the hours of the smoke.`,
   code_unfit: () => 'This code does not fit now, or was used already. Wait for the next one and type that.',
 }
