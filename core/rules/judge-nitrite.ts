@@ -59,7 +59,9 @@ export const forbidsRubbing = (status: NitriteStatus): status is 'above_limit' |
   status === 'above_limit' || status === 'limit_not_shown'
 
 /** A lot rubbed with this verdict is held until the owner decides: too little nitrite is a hazard too. */
-export const holdsLot = (status: NitriteStatus): boolean =>
+export const holdsLot = (
+  status: NitriteStatus,
+): status is 'below_floor' | 'floor_not_shown' | 'outside_house' =>
   status === 'below_floor' || status === 'floor_not_shown' || status === 'outside_house'
 
 /** Nothing to mend: the whole of what is known lies where it should. */

@@ -9,7 +9,7 @@ import { rubInput, secondApplicationInput } from '#shared/contracts/rub'
 import type { Tables } from '../db/store'
 import { drainLot, endCure, turnLot } from '../services/cold-room/cure-steps'
 import { applySecond } from '../services/lots/after-rub'
-import { rubLot } from '../services/lots/rub-lot'
+import { rubLot } from '../services/rub/rub-lot'
 import type { Scene } from './scene'
 
 export interface DemoLot {

@@ -4,7 +4,7 @@ import type { CorrectionInput } from '#shared/contracts/corrections'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
-import { usableAgent } from '../lots/usable-agent'
+import { usableAgent } from '../rub/usable-agent'
 import type { Changed } from './changed'
 import { rejudge } from '../lots/rejudge'
 

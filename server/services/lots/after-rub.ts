@@ -11,10 +11,10 @@ import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
 import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
-import { refuseVerdict } from './refuse-verdict'
+import { refuseVerdict } from '../rub/refuse-verdict'
 import { judgementNow, rejudge } from './rejudge'
 import { residualOf } from './residual'
-import { findIngredients } from './rub-parts'
+import { findIngredients } from '../rub/rub-parts'
 import { waitingForSecond } from './second-due'
 
 const lotByCode = (ctx: WriteContext, code: string) => ctx.tables.lots.one({ code }, { lock: true })

@@ -1,16 +1,24 @@
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
-import type { HoldReason } from '#shared/contracts/holds'
 import type { Judgement } from '#shared/contracts/judgement'
+import type { MixRole } from '#shared/contracts/store'
 import { judgeLot } from '#shared/judging/judge-lot'
+import { lotQuestion, toComeAfter, type ToCome } from '#shared/judging/lot-question'
 import { judgeSalt } from '#core/cure/salt-weighed'
 import type { RowOf } from '../../db/table-spec'
-import type { lots } from '../../db/tables/lots'
+import type { lotIngredients, lots } from '../../db/tables/lots'
 import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView } from '../office/office'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
 import { agentOf } from '../store/store-view'
 import { waitingForSecond } from './second-due'
+
+/** The plan of both applications, from the first's share of it. */
+function wholePlan(lot: RowOf<typeof lots>, parts: readonly RowOf<typeof lotIngredients>[]): ToCome {
+  const of = (role: MixRole) =>
+    parts.filter(part => part.role === role).reduce((sum, part) => sum + part.plannedG, 0) / lot.firstShare!
+  return { agentG: of('agent'), saltG: of('salt'), sugarG: of('sugar') }
+}
 
 /**
  * The verdict on a lot from its weights as they now stand, by the rule set it was rubbed under. With `agentKnown` false
@@ -23,32 +31,30 @@ export async function judgementNow(ctx: WriteContext, lotId: number, agentKnown 
     ctx.tables.lotIngredients.find({ lotId }),
     shopView(ctx.tables),
   ])
-  const agentParts = parts.filter(part => part.role === 'agent')
-  const agentLot = agentParts[0] && (await ctx.tables.ingredientLots.one({ id: agentParts[0].ingredientLotId }))
-  // A second application that is still to come counts as planned.
-  const rest = waitingForSecond(lot, parts) ? (1 - lot.firstShare!) / lot.firstShare! : 0
-  const sum = (rows: typeof parts, key: 'weighedG' | 'plannedG') => rows.reduce((total, part) => total + part[key], 0)
-  const shared = parts.filter(part => part.pieceNumbers === null)
-  return judgeLot({
-    rules: (await ruleSetById(ctx.tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(ctx.tables)),
-    cut: lot.cut,
-    rind: lot.rind,
-    method: lot.method,
-    choiceId: lot.choiceId,
-    house: lot.judgement.house ?? shop.house,
-    confirmed: shop.ruleSetId === lot.judgement.ruleSetId ? shop.confirmed : lot.judgement.confirmed,
-    pieces: pieces.map(piece => ({ massG: piece.greenG, readings: piece.readings === 2 ? 2 : 1 })),
-    meatReadabilityG: lot.meatReadabilityG,
-    mixReadabilityG: lot.mixReadabilityG,
-    agent: agentKnown && agentLot ? agentOf(agentLot) : null,
-    agentG: sum(agentParts, 'weighedG') + rest * sum(agentParts, 'plannedG'),
-    agentReadings: lot.method === 'two_applications' ? 2 : 1,
-    mixG: sum(shared, 'weighedG') + rest * sum(shared, 'plannedG'),
-    weighedBackG: lot.weighedBackG ?? 0,
-    waterG: lot.waterG ?? 0,
-    afterG: lot.afterG,
-    ...(lot.mostPickUp ? { mostPickUp: lot.mostPickUp } : {}),
-  })!
+  const agentPart = parts.find(part => part.role === 'agent')
+  const agentLot = agentPart && (await ctx.tables.ingredientLots.one({ id: agentPart.ingredientLotId }))
+  return judgeLot(
+    lotQuestion({
+      rules: (await ruleSetById(ctx.tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(ctx.tables)),
+      cut: lot.cut,
+      rind: lot.rind,
+      method: lot.method,
+      choiceId: lot.choiceId,
+      house: lot.judgement.house ?? shop.house,
+      confirmed: shop.ruleSetId === lot.judgement.ruleSetId ? shop.confirmed : lot.judgement.confirmed,
+      pieces: pieces.map(piece => ({ massG: piece.greenG, readings: piece.readings === 2 ? 2 : 1 })),
+      meatReadabilityG: lot.meatReadabilityG,
+      mixReadabilityG: lot.mixReadabilityG,
+      agent: agentKnown && agentLot ? agentOf(agentLot) : null,
+      applied: parts.map(part => ({ role: part.role, massG: part.weighedG, shared: part.pieceNumbers === null })),
+      // A second application that is still to come counts as planned.
+      toCome: waitingForSecond(lot, parts) ? toComeAfter(wholePlan(lot, parts), lot.firstShare!) : null,
+      weighedBackG: lot.weighedBackG ?? 0,
+      waterG: lot.waterG ?? 0,
+      afterG: lot.afterG,
+      ...(lot.mostPickUp ? { mostPickUp: lot.mostPickUp } : {}),
+    }),
+  )!
 }
 
 /** Judges a lot again, and holds it if its weights ask for it. */
@@ -58,7 +64,7 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
   await ctx.tables.lots.update(lotId, { judgement })
   if (holdsLot(judgement.status) || forbidsRubbing(judgement.status)) {
     await holdLot(ctx, lot, {
-      reason: judgement.status as HoldReason,
+      reason: judgement.status,
       again: true,
       figures: { ppm: judgement.lot?.ppm },
     })

@@ -1,17 +1,11 @@
 import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE } from '#core/rules/house'
 import type { CuringAgent } from '#core/cure/agent'
 import type { Formulation } from '#core/cure/formulate'
-import { carriedBy } from '#core/cure/seasoning'
 import { judgeSalt } from '#core/cure/salt-weighed'
 import type { RubInput } from '#shared/contracts/rub'
+import { saltQuestion } from '#shared/judging/lot-question'
 import { refuse, type Refusal } from '../context'
 import { massOf, type IngredientPart } from './rub-parts'
-
-/** Salt in the curing salt, the salt and the seasonings, as weighed; seasonings by their composition. */
-const saltIn = (parts: readonly IngredientPart[], agent: CuringAgent | null): number =>
-  massOf(parts, 'salt')
-  + massOf(parts, 'agent') * (agent?.saltFraction ?? 0)
-  + parts.filter(part => part.role === 'spice').reduce((sum, part) => sum + part.weighedG * part.lot.saltFraction, 0)
 
 /**
  * The salt as weighed, judged beside the plan: too little or too much for any measured cure is refused, off by more
@@ -22,16 +16,17 @@ export function refuseSalt(
   parts: readonly IngredientPart[],
   { plan, agent, share }: { plan: Formulation; agent: CuringAgent | null; share: number },
 ): Refusal | null {
-  if (input.method === 'salt_only') return null
-  const basePlannedG = plan.saltG + plan.agentG * (agent?.saltFraction ?? 0)
-  const plannedG = basePlannedG + carriedBy(plan.seasonings, 'saltFraction')
-  if (!(plannedG > 0)) return null
-  const found = judgeSalt({
+  const question = saltQuestion({
     method: input.method,
-    plannedG,
-    weighedG: saltIn(parts, agent) + (1 - share) * basePlannedG,
-    plannedShare: plan.totalSaltShare,
+    plan,
+    firstShare: share,
+    agentSaltShare: agent?.saltFraction ?? 0,
+    agentG: massOf(parts, 'agent'),
+    saltG: massOf(parts, 'salt'),
+    seasonings: parts.filter(part => part.role === 'spice').map(part => part.weighedG),
   })
+  if (!question) return null
+  const found = judgeSalt(question)
   const by = input.salt === null ? 'agent' : 'salt'
   if (found.status === 'slip')
     return refuse(

@@ -1,0 +1,53 @@
+import { formulate, type Formulation } from '#core/cure/formulate'
+import type { SeasoningWanted } from '#core/cure/seasoning'
+import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
+import type { RubInput } from '#shared/contracts/rub'
+import { refuse, refuseAt, type Answer } from '../context'
+import type { Checked } from './check-rub'
+import { massOf, type IngredientPart } from './rub-parts'
+
+const seasoningsOf = (input: RubInput, parts: readonly IngredientPart[]): SeasoningWanted[] =>
+  parts.flatMap((part) => {
+    const wanted = part.seasoning === null ? null : input.seasonings[part.seasoning]!
+    if (!wanted) return []
+    const { saltFraction, sugarFraction, waterFraction } = part.lot
+    return [
+      {
+        key: part.lot.name,
+        per: wanted.per,
+        amount: wanted.amount,
+        pieces: wanted.pieces?.map(number => number - 1) ?? null,
+        composition: { saltFraction, sugarFraction, waterFraction },
+      },
+    ]
+  })
+
+export const greenOf = (input: RubInput): number => input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
+
+/** What these pieces should get by the targets; a plan that cannot be weighed, or is no cure, is refused. */
+export function planRub(input: RubInput, { agent, mixScale, parts }: Checked): Answer<Formulation> {
+  const greenG = greenOf(input)
+  const waterG = input.water?.netG ?? 0
+  const plan = formulate({
+    method: input.method,
+    piecesG: input.pieces.map(piece => piece.weight.netG),
+    agent,
+    targets: input.targets,
+    readabilityG: mixScale.readability,
+    fromAgentOnly: input.fromAgentOnly,
+    sugarFraction: parts.find(part => part.role === 'sugar')?.lot.sugarFraction || 1,
+    seasonings: seasoningsOf(input, parts),
+    ...(waterG > 0 ? { waterShare: waterG / greenG } : {}),
+    ...(input.mostPickUp ? { pickUp: input.mostPickUp } : {}),
+  })
+  if (!plan.ok) return refuseAt(['targets', 'saltShare'], plan)
+  if (plan.value.saltG > 0 && input.salt === null)
+    return refuse('salt_missing', { saltG: plan.value.saltG }, ['salt', 'weighed'])
+  if (input.method === 'salt_only' && massOf(parts, 'salt') / greenG < LEAST_SALT_ONLY_SHARE)
+    return refuse(
+      'salt_only_too_weak',
+      { leastG: LEAST_SALT_ONLY_SHARE * greenG, leastShare: LEAST_SALT_ONLY_SHARE },
+      ['salt', 'weighed'],
+    )
+  return plan
+}

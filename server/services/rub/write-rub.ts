@@ -1,0 +1,99 @@
+import type { Formulation } from '#core/cure/formulate'
+import type { Judgement } from '#shared/contracts/judgement'
+import type { RubInput } from '#shared/contracts/rub'
+import { nextCode } from '../book/next-code'
+import { recordEvent } from '../book/record-event'
+import { refuse, type Answer, type WriteContext } from '../context'
+import type { Checked } from './check-rub'
+import { firstShareOf } from './judge-rub'
+import type { IngredientPart } from './rub-parts'
+
+const plannedG = (plan: Formulation, part: IngredientPart, share: number): number => {
+  const whole = { agent: plan.agentG, salt: plan.saltG, sugar: plan.sugarG }
+  return part.role === 'spice' ? plan.seasonings[part.seasoning!]!.massG : share * whole[part.role]
+}
+
+/** The lot, its pieces and what went on them, and the record of it. A card is laid once. */
+export async function writeRub(
+  ctx: WriteContext,
+  input: RubInput,
+  { shop, today, fridge, meat, parts, meatScale, mixScale }: Checked,
+  { plan, judgement }: { plan: Formulation; judgement: Judgement },
+): Promise<Answer<{ id: number; code: string }>> {
+  const { tables } = ctx
+  const firstShare = firstShareOf(input)
+  const card = input.cardCode === null ? null : await tables.benchCards.one({ code: input.cardCode }, { lock: true })
+  if (card && card.lotId !== null) return refuse('card_used', { code: card.code })
+  const code = await nextCode(tables, 'lot')
+  const lotId = await tables.lots.insert({
+    code,
+    cut: input.cut,
+    rind: input.rind,
+    saltOnly: input.method === 'salt_only',
+    fridgeId: fridge.id,
+    rubbedAtMs: ctx.nowMs,
+    rubbedOn: today,
+    zone: shop.zone,
+    rubbedById: ctx.actor.id,
+    thicknessMm: input.thicknessMm,
+    readyFromDay: input.readyFromDay,
+    bestByDay: input.bestByDay,
+    turnEveryDays: shop.turnEveryDays,
+    turnBy: shop.turnBy,
+    meatReadabilityG: meatScale.readability,
+    mixReadabilityG: mixScale.readability,
+    meatScaleId: meatScale.id,
+    mixScaleId: mixScale.id,
+    targets: input.targets,
+    judgement,
+    note: input.note || null,
+    method: input.method,
+    purpose: input.purpose,
+    choiceId: input.choiceId,
+    firstShare: firstShare < 1 ? firstShare : null,
+    waterG: input.water?.netG ?? null,
+    waterTyped: input.water?.typed ?? null,
+    mostPickUp: input.mostPickUp,
+    weighedBackG: input.weighedBack?.netG ?? null,
+    weighedBackTyped: input.weighedBack?.typed ?? null,
+    sides: input.sides,
+    recipeRevisionId: input.recipeRevisionId,
+  })
+  await tables.pieces.insertMany(
+    input.pieces.map((piece, i) => ({
+      lotId,
+      number: i + 1,
+      meatLotId: meat.get(piece.meatCode)!.id,
+      meatPieceId: piece.meatPieceId,
+      greenG: piece.weight.netG,
+      greenTyped: piece.weight.typed,
+      readings: piece.weight.readings,
+      bag: piece.bag,
+    })),
+  )
+  await tables.lotIngredients.insertMany(
+    parts.map((part) => {
+      const wanted = part.seasoning === null ? null : input.seasonings[part.seasoning]!
+      return {
+        lotId,
+        ingredientLotId: part.lot.id,
+        role: part.role,
+        plannedG: plannedG(plan, part, firstShare),
+        weighedG: part.weighedG,
+        weighedTyped: part.weighedTyped,
+        application: 1,
+        per: wanted?.per ?? null,
+        amount: wanted?.amount ?? null,
+        pieceNumbers: wanted?.pieces ?? null,
+      }
+    }),
+  )
+  if (card) await tables.benchCards.update(card.id, { lotId })
+  recordEvent(ctx, {
+    kind: 'lot_rubbed',
+    subjects: [code, ...meat.keys(), ...new Set(parts.map(part => part.lot.code))],
+    typed: input,
+    computed: { plan, judgement, lotId },
+  })
+  return { ok: true, value: { id: lotId, code } }
+}
