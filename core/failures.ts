@@ -1,3 +1,4 @@
+import type { Fraction, Grams } from './units/quantities'
 /**
  * Everything that core refuses: each code with the figures its words need. Whoever words a code sees them here, and a
  * code that is refused without one of its figures does not compile.
@@ -13,9 +14,9 @@ export interface Failures {
   /** `ounces` after pounds. */
   ounces_over_16: { ounces: number }
   tare_unit_missing: None
-  tare_above_gross: { grossG: number; tareG: number }
-  too_light: { netG: number }
-  too_heavy: { netG: number }
+  tare_above_gross: { grossG: Grams; tareG: Grams }
+  too_light: { netG: Grams }
+  too_heavy: { netG: Grams }
   temperature_range: Typed
   not_a_length: None
   length_range: Typed
@@ -39,9 +40,9 @@ export interface Failures {
   // The cure.
   no_pieces: None
   /** `mostShare` the mass fraction of salt in a full brine. */
-  brine_too_strong: { mostShare: number }
+  brine_too_strong: { mostShare: Fraction }
   /** `by` what most of the salt comes with. */
-  salt_already_exceeded: { carriedG: number; wantedG: number; by: string }
+  salt_already_exceeded: { carriedG: Grams; wantedG: Grams; by: string }
   // A logger's table.
   csv_empty: None
   csv_columns: { columns: string }

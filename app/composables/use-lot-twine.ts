@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { cureDay } from '#core/curing/cure-day'
 import { openKnot, twine, type Knot } from '#core/curing/twine'
 import type { LotSummary } from '#shared/contracts/lots'
@@ -9,7 +10,7 @@ export interface LotTwine {
 }
 
 /** A lot's twine at an instant. Days are counted to the end of the cure, or to now while it lasts. */
-export function lotTwine(lot: LotSummary, nowMs: number): LotTwine {
+export function lotTwine(lot: LotSummary, nowMs: Milliseconds): LotTwine {
   const day = cureDay(lot.rubbedOn, lot.cureEndedAtMs ?? nowMs, lot.zone)
   const knots = twine({
     rubbedOn: lot.rubbedOn,

@@ -1,3 +1,4 @@
+import type { Celsius, Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
 import { computed } from 'vue'
 import {
   formatIngredient,
@@ -20,18 +21,18 @@ export function useNotation() {
   const as = computed(() => session.notation)
   return {
     as,
-    meat: (massG: number) => formatMeat(massG, as.value),
-    grams: (massG: number, readabilityG = 0.1) => formatIngredient(massG, as.value, readabilityG),
-    temperature: (tempC: number) => formatTemperature(tempC, as.value),
-    offset: (offsetC: number) => formatOffset(offsetC, as.value),
-    limit: (tempC: number) => formatLimit(tempC, as.value),
-    ppm: (ppm: number) => formatPpm(ppm, as.value),
-    percent: (share: number, decimals = 1) => formatPercent(share, as.value, decimals),
-    length: (lengthMm: number) => formatLength(lengthMm, as.value),
+    meat: (massG: Grams) => formatMeat(massG, as.value),
+    grams: (massG: Grams, readabilityG = 0.1) => formatIngredient(massG, as.value, readabilityG),
+    temperature: (tempC: Celsius) => formatTemperature(tempC, as.value),
+    offset: (offsetC: Celsius) => formatOffset(offsetC, as.value),
+    limit: (tempC: Celsius) => formatLimit(tempC, as.value),
+    ppm: (ppm: Ppm) => formatPpm(ppm, as.value),
+    percent: (share: Fraction, decimals = 1) => formatPercent(share, as.value, decimals),
+    length: (lengthMm: Millimetres) => formatLength(lengthMm, as.value),
     number: (value: number, decimals: number) => formatNumber(value, decimals, as.value.decimal),
     date: (iso: string) => formatDate(iso, as.value.dates),
     dateInYear: (iso: string) => formatDateInYear(iso, as.value.dates),
-    moment: (ms: number) => momentWords(ms, session.zone, as.value.dates),
-    clock: (ms: number) => clockWords(ms, session.zone),
+    moment: (ms: Milliseconds) => momentWords(ms, session.zone, as.value.dates),
+    clock: (ms: Milliseconds) => clockWords(ms, session.zone),
   }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
 import { computed, onMounted, ref } from 'vue'
 import { NuxtLink } from '#components'
 import LoadProblem from '~/components/common/LoadProblem.vue'
@@ -25,7 +26,7 @@ const ready = computed(() =>
   ),
 )
 const smokers = computed(() => [...new Set((floor.view?.runs ?? []).map(run => run.smoker))])
-const state = (run: { pulledAtMs: number | null; cooled: boolean }) =>
+const state = (run: { pulledAtMs: Milliseconds | null; cooled: boolean }) =>
   run.pulledAtMs === null
     ? ({ tone: 'watch', words: 'in the smoke' } as const)
     : run.cooled

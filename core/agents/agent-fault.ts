@@ -1,3 +1,4 @@
+import type { Ppm } from '../units/quantities'
 import { fail, ok, type Result } from '../result'
 import type { CuringAgent } from '../cure/agent'
 import { agentType, type AgentKind } from './agent-kinds'
@@ -26,7 +27,7 @@ export interface AgentQuestion {
   /** Day on which a bulk mix was made with seasonings in it; null for one without, and for what is no mix. */
   spicedOn: string | null
   /** Nitrate the rules allow here, ppm as NaNO3. */
-  nitrateMaxPpm: number
+  nitrateMaxPpm: Ppm
   jurisdiction: string
 }
 

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '../units/quantities'
 /**
  * One record of the book as its hash sees it. `typed`, `computed` and `subjects` are the JSON texts as stored, byte for
  * byte.
@@ -10,7 +11,7 @@ export interface BookRow {
   /** The person's name when the record was made. */
   who: string
   station: string
-  atMs: number
+  atMs: Milliseconds
   zone: string
   arithmetic: string
   typed: string
@@ -20,7 +21,7 @@ export interface BookRow {
   /** The record that this one voids. */
   voidsId: number | null
   /** How far the computer's clock lay behind the record before; null when it did not. */
-  clockBehindMs: number | null
+  clockBehindMs: Milliseconds | null
   /** Digests of the rows that it wrote, as JSON text; null in records from before there were any. */
   touched: string | null
 }

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../result'
-import { PPM_PER_UNIT, type Fraction, type Grams } from '../units/quantities'
+import { type Fraction, type Grams, type Ppm, PPM_PER_UNIT } from '../units/quantities'
 import { nitriteShare, type CuringAgent } from './agent'
 
 export interface BulkPart {
@@ -37,5 +37,5 @@ export function bulkAgent(
 }
 
 /** How much of a bulk mix to take for this meat, grams; exact. */
-export const takeOfMixG = (mix: CuringAgent, greenWeightG: Grams, ppm: number): Grams =>
+export const takeOfMixG = (mix: CuringAgent, greenWeightG: Grams, ppm: Ppm): Grams =>
   (ppm * greenWeightG) / (PPM_PER_UNIT * nitriteShare(mix))

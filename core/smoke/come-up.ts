@@ -1,6 +1,6 @@
 import { HEAT_FROM_C, THROUGH } from '../rules/house'
 import { COME_UP_MS, COME_UP_SALT_ONLY_MS, GROWTH_FROM_C, KILL_FROM_C, LONGEST_GAP_MS } from '../rules/guideline'
-import type { Celsius, Milliseconds } from '../units/quantities'
+import type { Celsius, Millimetres, Milliseconds } from '../units/quantities'
 import type { CoreReading } from './core-reading'
 import { firstRise } from './crossing'
 
@@ -70,7 +70,7 @@ const arrivalMs = (readings: readonly CoreReading[], arrival: number): Milliseco
 export function leftCold(
   readings: readonly { atMs: Milliseconds; tempC: Celsius }[],
   leftMs: Milliseconds,
-  thicknessMm: number,
+  thicknessMm: Millimetres,
 ): boolean {
   const fromMs = leftMs - (thicknessMm <= THROUGH.thinMm ? THROUGH.thinMs : THROUGH.thickMs)
   const before = readings.findLastIndex(reading => reading.atMs <= fromMs)

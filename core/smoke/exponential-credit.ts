@@ -1,4 +1,4 @@
-import { MS_PER_SECOND, type Celsius } from '../units/quantities'
+import { type Celsius, type Milliseconds, MS_PER_SECOND } from '../units/quantities'
 import type { CoreReading } from './core-reading'
 
 /** Rate that grows tenfold every `zC` degrees: rate(T) = perSecond x 10^((T - atC)/zC). */
@@ -9,7 +9,7 @@ export interface ExponentialRate {
   /** Nothing is credited below this. */
   fromC: Celsius
   /** Segments longer than this are not credited. */
-  longestGapMs: number
+  longestGapMs: Milliseconds
 }
 
 const rateAt = (tempC: Celsius, rate: ExponentialRate): number => rate.perSecond * 10 ** ((tempC - rate.atC) / rate.zC)

@@ -1,5 +1,5 @@
 import { KILL_FROM_C, LONGEST_GAP_MS, SALMONELLA_AT_150F_S, SALMONELLA_LOG, SALMONELLA_Z_F } from '../rules/guideline'
-import { fahrenheitToCelsius } from '../units/quantities'
+import { type Celsius, fahrenheitToCelsius } from '../units/quantities'
 import type { CoreReading } from './core-reading'
 import { creditAlong, type ExponentialRate } from './exponential-credit'
 
@@ -16,7 +16,7 @@ const SALMONELLA: ExponentialRate = {
 }
 
 /** Seconds at a constant core temperature for 6.5 log, at or above 54.4 °C: 67 s x 10^((150 - T°F)/10). */
-export const secondsFor65Log = (coreC: number): number => SALMONELLA_AT_150F_S * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
+export const secondsFor65Log = (coreC: Celsius): number => SALMONELLA_AT_150F_S * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
 
 /**
  * Salmonella reduction in log10, running, one value a reading; uncapped. Credited only at or above 130 °F (54.4 °C)

@@ -1,5 +1,5 @@
 import { TWO_SCALES_SHARE, UNACCOUNTED_SHARE } from '../rules/house'
-import type { Grams } from '../units/quantities'
+import type { Fraction, Grams } from '../units/quantities'
 
 export interface Division {
   fromG: Grams
@@ -10,7 +10,7 @@ export interface Division {
 }
 export interface Accounted {
   unaccountedG: Grams
-  unaccountedShare: number
+  unaccountedShare: Fraction
   status: 'accounted' | 'ask' | 'too_much'
 }
 

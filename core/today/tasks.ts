@@ -38,7 +38,7 @@ export interface RunFacts {
 }
 export interface FridgeFacts {
   name: string
-  readings: readonly { atMs: Milliseconds; tempC: number }[]
+  readings: readonly { atMs: Milliseconds; tempC: Celsius }[]
 }
 
 export const TASK_KINDS = [

@@ -1,18 +1,21 @@
 /**
- * Units used inside: every name that carries a figure ends in its unit, and its type says it again.
- * Conversions are exact by definition (international yard and pound agreement; SI).
+ * Units used inside: every name that carries a figure ends in its unit, and its type says it again, so that grams do not
+ * pass for ppm. A plain number passes for any: literals need no cast, and what was computed (`a / b`) is a number until
+ * a name gives it its unit.
  */
-export type Grams = number
-export type Millimetres = number
-export type Seconds = number
-export type Milliseconds = number
-export type Celsius = number
+type Unit<Name extends string> = number & { readonly unit?: Name }
+export type Grams = Unit<'g'>
+export type Millimetres = Unit<'mm'>
+export type Seconds = Unit<'s'>
+export type Milliseconds = Unit<'ms'>
+export type Celsius = Unit<'°C'>
 /** Mass fraction, 0 to 1. */
-export type Fraction = number
+export type Fraction = Unit<'1'>
 /** Milligrams per kilogram. */
-export type Ppm = number
-export type Days = number
+export type Ppm = Unit<'mg/kg'>
+export type Days = Unit<'d'>
 
+// Exact by definition (international yard and pound agreement; SI).
 export const GRAMS_PER_KILOGRAM = 1000
 export const GRAMS_PER_POUND = 453.59237
 export const GRAMS_PER_OUNCE = 28.349523125

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { touchedText } from '#core/book/touched'
 import { readBook, type BookReading } from './book-reader'
@@ -18,7 +19,7 @@ export interface BookAccess {
   /** Digests of those rows as they stand now, as text for the record; null when there are none. Forgets them. */
   touchedText: () => Promise<string | null>
   /** The end of the chain, kept from others until the transaction ends, and the database's own clock, UTC. */
-  lockHead: () => Promise<{ lastId: number; hash: string; lastAtMs: number; databaseMs: number }>
+  lockHead: () => Promise<{ lastId: number; hash: string; lastAtMs: Milliseconds; databaseMs: Milliseconds }>
   /** Records as a walk reads them, and what the head says of the last. */
   readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[]; headHash: string | undefined }>
   /** What records hold as typed and as computed; a logger's many readings are left out and only counted. */
@@ -74,7 +75,7 @@ export function bookAccess(
       return touchedText(new Map(whole))
     },
     lockHead: async () => {
-      const [head] = await sequelize.query<{ lastId: number; hash: string; lastAtMs: number; databaseMs: number }>(
+      const [head] = await sequelize.query<{ lastId: number; hash: string; lastAtMs: Milliseconds; databaseMs: Milliseconds }>(
         `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, ${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`,
         select,
       )

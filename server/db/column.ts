@@ -1,5 +1,6 @@
 import { DataTypes, type ModelAttributeColumnOptions } from 'sequelize'
 import { z } from 'zod'
+import type { Celsius, Fraction, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 
 /** How a column's value is written in the shop's export, and bound again on import. */
 export interface Portable {
@@ -46,12 +47,13 @@ export const uuid = () => column(DataTypes.UUID, String, plain(z.uuid(), String)
  */
 export const decimal = (digits: number, decimals: number) =>
   column(DataTypes.DECIMAL(digits, decimals), Number, plain(z.string().regex(/^-?\d+(\.\d+)?$/), String))
-export const grams = () => decimal(GRAM_DIGITS.digits, GRAM_DIGITS.decimals)
-export const celsius = () => decimal(7, 3)
-export const share = () => decimal(10, 8)
+export const grams = (): Column<Grams> => decimal(GRAM_DIGITS.digits, GRAM_DIGITS.decimals)
+export const ppm = (): Column<Ppm> => decimal(8, 3)
+export const celsius = (): Column<Celsius> => decimal(7, 3)
+export const share = (): Column<Fraction> => decimal(10, 8)
 export const bool = () => column(DataTypes.BOOLEAN, Boolean, plain(z.boolean(), Boolean))
 /** Milliseconds since 1970, UTC; a DATETIME(3) in the database. */
-export const instant = () =>
+export const instant = (): Column<Milliseconds> =>
   column(DataTypes.DATE(3), value => (value as Date).getTime(), {
     schema: z.iso.datetime({ precision: 3 }),
     out: value => (value as Date).toISOString(),

@@ -1,3 +1,4 @@
+import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { epochMs } from './epoch-ms'
 
@@ -5,9 +6,9 @@ import { epochMs } from './epoch-ms'
 export interface HeatRow {
   runId: number
   phase: 'smoke' | 'cool'
-  atMs: number
-  chamberC: number | null
-  coreC: number | null
+  atMs: Milliseconds
+  chamberC: Celsius | null
+  coreC: Celsius | null
 }
 
 /** Readings of runs in order of time. A logger's day is a hundred thousand rows: read lean. */

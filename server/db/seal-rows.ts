@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { QueryTypes, Transaction, type Sequelize } from 'sequelize'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
@@ -16,7 +17,7 @@ const ROWS_A_RECORD = 20_000
  */
 async function appendSeal(
   tables: Tables,
-  who: { id: number; zone: string; nowMs: number },
+  who: { id: number; zone: string; nowMs: Milliseconds },
   computed: object,
   touched: string,
 ): Promise<void> {
@@ -46,7 +47,7 @@ async function appendSeal(
  * digests, and after a change of the schema. Before that it marks what is finished, for a shop from before the mark.
  * `found` is how much a walk found amiss before, null when there was nothing to hold the rows against. Returns the rows.
  */
-export async function sealRows(admin: Sequelize, nowMs: number, found: number | null): Promise<number> {
+export async function sealRows(admin: Sequelize, nowMs: Milliseconds, found: number | null): Promise<number> {
   return await admin.transaction(
     { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ },
     async (transaction) => {

@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 
 /** Packs of one lot that went to one customer, or to none yet. Codes are told where there are few bundles. */
@@ -5,7 +6,7 @@ export interface PackBundle {
   lotId: number
   customerId: number | null
   packs: number
-  massG: number
+  massG: Grams
   firstCode: string | null
   lastCode: string | null
 }
@@ -14,13 +15,13 @@ export interface PackBundle {
 export interface PackTotal {
   id: number | null
   packs: number
-  massG: number
+  massG: Grams
 }
 
 /** What a thread asks across tables: joined and added up by the database, however many packs a lot has. */
 export interface ThreadReader {
   /** Which meat went into which lots. */
-  meatOf: (lotIds: readonly number[]) => Promise<{ lotId: number; meatLotId: number; greenG: number }[]>
+  meatOf: (lotIds: readonly number[]) => Promise<{ lotId: number; meatLotId: number; greenG: Grams }[]>
   /** Which runs lots were in. */
   runsOf: (lotIds: readonly number[]) => Promise<{ lotId: number; runId: number }[]>
   bundlesOf: (lotIds: readonly number[]) => Promise<PackBundle[]>

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { QueryTypes, Transaction, type Sequelize } from 'sequelize'
 import type { Finding } from '#core/book/findings'
 import { CHAIN_START, checkEnd, walkChain, type ChainPlace } from '#core/book/walk-chain'
@@ -24,7 +25,7 @@ export interface BookCheck {
   broken: Finding | null
   findings: Finding[]
   found: number
-  ms: number
+  ms: Milliseconds
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { Op } from 'sequelize'
 
 /** What a column's value must be, other than one value or one of a list. */
@@ -13,7 +14,7 @@ export const isCondition = (value: unknown): value is Condition<unknown> =>
   typeof (value as Condition<unknown> | null | undefined)?.operator === 'symbol'
 
 /** From a moment on: `{ atMs: since(fromMs) }`. */
-export const since = (ms: number) => new Condition(Op.gte, ms)
+export const since = (ms: Milliseconds) => new Condition(Op.gte, ms)
 /** Smaller than, or before a moment: `{ id: below(40) }`. */
 export const below = (n: number) => new Condition(Op.lt, n)
 /** From one to another, both included: `{ atMs: between(fromMs, toMs) }`. */

@@ -1,4 +1,4 @@
-import { MS_PER_MINUTE } from '#core/units/quantities'
+import { type Celsius, type Milliseconds, MS_PER_MINUTE } from '#core/units/quantities'
 
 /** Small seeded generator (mulberry32): the same demo every time. Returns 0 to 1. */
 export function seeded(seed: number): () => number {
@@ -12,23 +12,23 @@ export function seeded(seed: number): () => number {
 }
 
 export interface CurvePoint {
-  atMs: number
-  chamberC: number
-  coreC: number
+  atMs: Milliseconds
+  chamberC: Celsius
+  coreC: Celsius
 }
 
 export interface SmokeCurve {
-  startMs: number
+  startMs: Milliseconds
   minutes: number
   everyMinutes: number
-  chamberC: number
-  startCoreC: number
+  chamberC: Celsius
+  startCoreC: Celsius
   /** Share of the way to the chamber that the core goes in a minute. */
   perMinute: number
   seed: number
 }
 
-const tenth = (tempC: number) => Math.round(tempC * 10) / 10
+const tenth = (tempC: Celsius) => Math.round(tempC * 10) / 10
 /** The chamber drops when fuel is put on. */
 const REFUEL_MINUTES = 70
 const REFUEL_DROP_C = 7
@@ -55,12 +55,12 @@ export function smokeCurve(c: SmokeCurve): CurvePoint[] {
 
 /** Newton's cooling towards a cold room at 2 °C. */
 export function coolingCurve(
-  startMs: number,
-  startC: number,
+  startMs: Milliseconds,
+  startC: Celsius,
   perMinute: number,
   minutes: number,
   everyMinutes: number,
-): { atMs: number; coreC: number }[] {
+): { atMs: Milliseconds; coreC: Celsius }[] {
   const count = Math.floor(minutes / everyMinutes)
   return Array.from({ length: count }, (_, i) => {
     const minute = (i + 1) * everyMinutes

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { setupInput } from '#shared/contracts/people'
 import type { Store } from '../db/store'
@@ -98,7 +98,7 @@ function planSmokes(scene: Scene, who: { owner: number; maker: number }, probe: 
 }
 
 /** Fills an empty database with the demo shop, dated from today. A database with a shop in it stays as it is. */
-export async function loadDemo(store: Store, nowMs: number): Promise<string> {
+export async function loadDemo(store: Store, nowMs: Milliseconds): Promise<string> {
   if ((await store.tables.shops.count()) > 0) return 'kept as it was'
   const scene = new Scene(nowMs, DEMO_SHOP.zone)
   const { signIn, name, initials } = DEMO_SIGN_INS[0]!

@@ -1,3 +1,4 @@
+import type { Fraction, Grams, Millimetres, Ppm } from '#core/units/quantities'
 import { CURING_SALT_NO_1 } from '#core/cure/agent'
 import type { CureMethod } from '#core/cure/cure-method'
 import { formulate, type Formulation, type Targets } from '#core/cure/formulate'
@@ -22,13 +23,13 @@ export interface DemoLot {
   weights: string[]
   /** Labels of pieces cut in the Store, in the order of the weights. */
   labels?: string[]
-  ppm: number
+  ppm: Ppm
   salt: number
   sugar: number
-  thicknessMm: number
+  thicknessMm: Millimetres
   fridge: number
   method?: CureMethod
-  waterShare?: number
+  waterShare?: Fraction
   /** Dispensed from the house mix instead of weighed apart. */
   fromMix?: boolean
   seasonings?: { name: string; per: AmountKind; amount: number; pieces?: number[] }[]
@@ -85,7 +86,7 @@ function planOf(lot: DemoLot): Formulation {
 
 /** Weights of curing salt, salt and sugar as they go into the record; from the bulk mix, one weight for all. */
 function partsOf(scene: Scene, lot: DemoLot, plan: Formulation, share = 1) {
-  const weighed = (name: string, massG: number) => ({ lotCode: scene.code(name), weighed: massG.toFixed(1) })
+  const weighed = (name: string, massG: Grams) => ({ lotCode: scene.code(name), weighed: massG.toFixed(1) })
   // 2.4 g of no. 1 in 35.15 g of mix a kilogram.
   if (lot.fromMix)
     return {

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { addDays, instantOf, localDay } from '#core/calendar/local-day'
 import type { Store } from '../db/store'
 import { appendEvents } from '../services/book/append-events'
@@ -5,7 +6,7 @@ import type { Answer, NewEvent, WriteContext } from '../services/context'
 
 type Write<T> = (ctx: WriteContext) => Promise<Answer<T>>
 interface Action {
-  atMs: number
+  atMs: Milliseconds
   who: number
   station: string
   run: (ctx: WriteContext) => Promise<void>
@@ -17,7 +18,7 @@ export class Scene {
   readonly codes = new Map<string, string>()
 
   constructor(
-    readonly nowMs: number,
+    readonly nowMs: Milliseconds,
     readonly zone: string,
   ) {}
 
@@ -37,7 +38,7 @@ export class Scene {
   }
 
   /** Plans a write; what lies in the future is left out. `name` remembers the code that the answer carries. */
-  add<T>(atMs: number, who: number, write: Write<T>, name?: string, station = 'Cold-room tablet'): void {
+  add<T>(atMs: Milliseconds, who: number, write: Write<T>, name?: string, station = 'Cold-room tablet'): void {
     if (atMs > this.nowMs) return
     this.actions.push({
       atMs,

@@ -1,4 +1,4 @@
-import { MS_PER_MINUTE } from '#core/units/quantities'
+import { type Celsius, type Milliseconds, MS_PER_MINUTE } from '#core/units/quantities'
 import { runInput, runReadingsInput } from '#shared/contracts/smoke'
 import { dispatchInput, slicingInput } from '#shared/contracts/slicing'
 import { recordSlicing } from '../services/slicing/record-slicing'
@@ -8,8 +8,8 @@ import { coolingCurve, smokeCurve, type CurvePoint } from './curves'
 import { PROBE_OFFSET_C } from './instruments'
 import type { Scene } from './scene'
 
-const celsius = (tempC: number) => ({ typed: tempC.toFixed(1), unit: 'C' as const })
-const readings = (points: readonly (Pick<CurvePoint, 'atMs' | 'coreC'> & { chamberC?: number })[]) =>
+const celsius = (tempC: Celsius) => ({ typed: tempC.toFixed(1), unit: 'C' as const })
+const readings = (points: readonly (Pick<CurvePoint, 'atMs' | 'coreC'> & { chamberC?: Celsius })[]) =>
   points.map(point => ({
     atMs: point.atMs,
     chamber: point.chamberC === undefined ? null : celsius(point.chamberC),
@@ -19,11 +19,11 @@ const readings = (points: readonly (Pick<CurvePoint, 'atMs' | 'coreC'> & { chamb
 export interface DemoSmoke {
   name: string
   lots: string[]
-  startMs: number
+  startMs: Milliseconds
   minutes: number
-  chamberC: number
+  chamberC: Celsius
   perMinute: number
-  targetC: number
+  targetC: Celsius
   seed: number
   who: number
   probe: number

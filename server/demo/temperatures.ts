@@ -1,3 +1,4 @@
+import type { Celsius } from '#core/units/quantities'
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import { correctionInput } from '#shared/contracts/corrections'
 import { turnLot } from '../services/cold-room/cure-steps'
@@ -12,7 +13,7 @@ const FIRST_DAY = -18
 /** Morning and evening readings of both fridges; one of them ran warm two days ago. */
 export function planTemperatures(scene: Scene, who: number, fridge: { coldRoom: number; reachIn: number }): void {
   const random = seeded(4750)
-  const read = (day: number, time: string, fridgeId: number, tempC: number) => {
+  const read = (day: number, time: string, fridgeId: number, tempC: Celsius) => {
     const { temperature } = fridgeReadingInput.parse({ temperature: { typed: tempC.toFixed(1), unit: 'C' } })
     scene.add(scene.at(day, time), who, ctx => readFridge(ctx, fridgeId, temperature))
   }

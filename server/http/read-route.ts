@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { Readable } from 'node:stream'
 import { defineEventHandler, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
@@ -15,7 +16,7 @@ export interface ReadContext {
   tables: Tables
   person: SignedIn
   at: OpenSession
-  nowMs: number
+  nowMs: Milliseconds
 }
 
 /** A page of the shop's records for anyone who is signed in, or for the roles named. */

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { getCookie, setCookie, useSession, type H3Event } from 'h3'
 import type { Role, SignedIn } from '#shared/contracts/people'
-import { MS_PER_DAY, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_DAY, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { openSession, SHARED_MS, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
 import { sha256 } from '../digest/sha256'
@@ -30,11 +30,11 @@ export const cookieOf = (event: H3Event) => {
  * Seals that were opened and found ours, with what was in them: opening one costs as much as several questions to the
  * database.
  */
-const opened = new Map<string, { token: string; untilMs: number }>()
+const opened = new Map<string, { token: string; untilMs: Milliseconds }>()
 const MOST_OPENED = 500
 
 /** The token in the cookie; undefined when there is none or it is not ours. */
-export async function tokenOf(event: H3Event, nowMs: number): Promise<string | undefined> {
+export async function tokenOf(event: H3Event, nowMs: Milliseconds): Promise<string | undefined> {
   const sealed = getCookie(event, cookieName('session'))
   if (sealed === undefined) return undefined
   const known = opened.get(sealed)

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { defineEventHandler, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { localDay } from '#core/calendar/local-day'
@@ -27,7 +28,7 @@ export interface WriteRoute<S extends z.ZodType, T> {
   /** Only minutes after the password was given again: what changes who may open the door. */
   confirmed?: boolean | ((input: z.output<S>) => boolean)
   /** Goes before the write, outside its transaction: a wrong guess is to be counted, whatever is rolled back. */
-  before?: (input: z.output<S>, at: OpenSession, nowMs: number) => Promise<Answer<unknown>>
+  before?: (input: z.output<S>, at: OpenSession, nowMs: Milliseconds) => Promise<Answer<unknown>>
   /** The answer is a secret: it is not kept for whoever sends the same again. */
   shownOnce?: boolean
   write: (ctx: WriteContext, input: z.output<S>, event: H3Event, at: OpenSession) => Promise<Answer<T>>

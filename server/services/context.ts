@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { None } from '#core/failures'
 import type { Failure } from '#core/result'
 import type { EventKind } from '#shared/contracts/event-kinds'
@@ -11,7 +12,7 @@ export interface Writer {
   actor: { id: number; role: Role; name: string }
   /** The device it is written on, as the shop calls it. */
   station: string
-  nowMs: number
+  nowMs: Milliseconds
   zone: string
   /** Somebody looked at the clock and said that it is right. */
   clockRight?: boolean

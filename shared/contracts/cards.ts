@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import { anyJson, code, text } from './fields'
 import { named } from './issues'
@@ -12,7 +13,7 @@ export const cardInput = z.strictObject({ draft: cardDraft, code: code().nullabl
 export interface CardView {
   code: string
   draft: CardDraft
-  atMs: number
+  atMs: Milliseconds
   by: string
   lot: string | null
 }

@@ -1,3 +1,4 @@
+import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import { temperature } from './fields'
 import type { HoldReason } from './holds'
@@ -9,10 +10,10 @@ export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 export interface RunSummary {
   code: string
   smoker: string
-  startedAtMs: number
-  pulledAtMs: number | null
-  lastReadingMs: number | null
-  lastCoreC: number | null
+  startedAtMs: Milliseconds
+  pulledAtMs: Milliseconds | null
+  lastReadingMs: Milliseconds | null
+  lastCoreC: Celsius | null
   cooled: boolean
   lots: string[]
 }
@@ -26,7 +27,7 @@ export interface FloorView {
   store: StoreConcern
   first: FirstThings
   freeBytes: number | null
-  nowMs: number
+  nowMs: Milliseconds
 }
 /** What a new shop has had of its first lot: gone from Today once one was packed. */
 export interface FirstThings {
@@ -41,12 +42,12 @@ export interface StoreConcern {
   /** Curing salt that was to be counted by now. */
   countsDue: { code: string; name: string }[]
   /** How far the computer's clock lies behind the last record; null when it does not. */
-  clockBehindMs: number | null
+  clockBehindMs: Milliseconds | null
 }
 /** An instrument as the floor chooses it, and when it is to be checked. */
 export interface InstrumentBrief extends InstrumentMark {
   kind: InstrumentKind
   purpose: 'meat' | 'mix' | null
-  dueMs: number | null
-  offsetC: number
+  dueMs: Milliseconds | null
+  offsetC: Celsius
 }

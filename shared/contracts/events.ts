@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import type { EventKind } from './event-kinds'
 import type { InstrumentMark } from './instruments'
@@ -13,7 +14,7 @@ export const BOOK_PAGE = 500
 export interface EventView<Kind extends EventKind = EventKind> {
   id: number
   kind: Kind
-  atMs: number
+  atMs: Milliseconds
   zone: string
   /** Version of the arithmetic that computed it. */
   arithmetic: string
@@ -30,9 +31,9 @@ export interface EventView<Kind extends EventKind = EventKind> {
   /** The record that this one voids. */
   voidsId: number | null
   /** The record that voids this one. */
-  voided: { id: number; who: string; atMs: number; reason: string | null } | null
+  voided: { id: number; who: string; atMs: Milliseconds; reason: string | null } | null
   /** How far the computer's clock lay behind the record before; null when it did not. */
-  clockBehindMs: number | null
+  clockBehindMs: Milliseconds | null
   /** Instruments it was read on that were not in order then. */
   marks: InstrumentMark[]
   hash: string
@@ -48,7 +49,7 @@ export interface BookCheckView {
   /** The first of them; `found` counts all. */
   findings: Finding[]
   found: number
-  ms: number
+  ms: Milliseconds
   /** True when the application's database user may change or remove records, which it should not. */
   changeable: boolean
 }

@@ -1,3 +1,4 @@
+import type { Celsius, Grams } from '#core/units/quantities'
 import { z } from 'zod'
 import { parseAgentShare } from '#core/agents/parse-agent-share'
 import { parseTemperature } from '#core/units/parse-temperature'
@@ -59,7 +60,7 @@ export const weight = (range: WeightRange) =>
   }))
 
 /** What is there when it is counted: a weight, or 0 for an empty jar. */
-export const stockWeight = (maxG: number) =>
+export const stockWeight = (maxG: Grams) =>
   typedText().transform((typed, ctx): TypedWeight =>
     /^0+([.,]0+)?\s*(g|kg|oz|lb)?$/i.test(typed.trim())
       ? { typed: typed.trim(), netG: 0, grossG: 0, tareG: 0, readings: 1 }
@@ -68,7 +69,7 @@ export const stockWeight = (maxG: number) =>
 
 export interface TypedTemperature {
   typed: string
-  tempC: number
+  tempC: Celsius
 }
 /** A temperature as typed, with the unit a bare number has for this person. */
 export const temperature = () =>

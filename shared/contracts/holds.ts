@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import { reason } from './fields'
 
@@ -37,9 +38,9 @@ export interface HoldView {
   id: number
   reason: HoldReason
   note: string | null
-  placedAtMs: number
+  placedAtMs: Milliseconds
   disposition: string | null
   text: string | null
   by: string | null
-  disposedAtMs: number | null
+  disposedAtMs: Milliseconds | null
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { InstrumentState } from '#core/instruments/instrument-state'
-import { fahrenheitToCelsius } from '#core/units/quantities'
+import { type Celsius, fahrenheitToCelsius, type Milliseconds } from '#core/units/quantities'
 import { decimal, INGREDIENT_RANGE, name, note, temperature, weight } from './fields'
 
 export const INSTRUMENT_KINDS = ['scale', 'thermometer'] as const
@@ -51,8 +51,8 @@ export interface CheckView {
   typed: string
   error: number
   passed: boolean
-  offsetC: number
-  atMs: number
+  offsetC: Celsius
+  atMs: Milliseconds
   by: string
   note: string | null
 }
@@ -62,11 +62,11 @@ export interface InstrumentView {
   name: string
   purpose: 'meat' | 'mix' | null
   readability: number
-  offsetC: number
+  offsetC: Celsius
   everyDays: number
   inUse: boolean
   state: InstrumentState
-  dueMs: number | null
+  dueMs: Milliseconds | null
   checks: CheckView[]
 }
 /** How the instrument stood when it took a reading. */

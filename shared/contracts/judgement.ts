@@ -1,3 +1,4 @@
+import type { Ppm } from '#core/units/quantities'
 import type { Advice } from '#core/rules/advise'
 import type { NitriteStatus } from '#core/rules/judge-nitrite'
 import type { CureMethod, PpmMeaning } from '#core/cure/cure-method'
@@ -20,14 +21,14 @@ export interface Judgement {
   meaning: PpmMeaning
   ruleSetId: string
   /** The row's maximum as NaNO2; the row itself may count the ion. */
-  maxPpm: number
+  maxPpm: Ppm
   /** The shop's own stricter limits then; absent in verdicts from before there were any. */
   house?: HouseLimits
   /** Rows that only a laboratory result meets. */
   residual: RuleRow[]
   /** Nitrate as NaNO3, when the agent holds any. */
-  nitrate?: { ppm: number; maxPpm: number } | null
-  floorPpm: number
+  nitrate?: { ppm: Ppm; maxPpm: Ppm } | null
+  floorPpm: Ppm
   floorSource: string
   jurisdiction: string
   ruleTextDate: string

@@ -1,3 +1,4 @@
+import type { Celsius, Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
 import { z } from 'zod'
 import type { Allergen } from './allergens'
 import type { Purpose } from '#core/agents/agent-fault'
@@ -25,13 +26,13 @@ export interface ScaleView {
   id: number
   name: string
   purpose: 'meat' | 'mix'
-  readabilityG: number
+  readabilityG: Grams
   state: InstrumentState
 }
 export interface ShopView {
   name: string
   zone: string
-  houseTargetPpm: number
+  houseTargetPpm: Ppm
   house: HouseLimits
   ruleSetId: string
   turnEveryDays: number
@@ -49,9 +50,9 @@ export interface FridgeView {
 /** `tempC` is what was read less `offsetC`, the thermometer's. */
 export interface FridgeReadingView {
   id: number
-  atMs: number
-  tempC: number
-  offsetC: number
+  atMs: Milliseconds
+  tempC: Celsius
+  offsetC: Celsius
   instrument: InstrumentMark | null
 }
 export interface BenchView {
@@ -62,7 +63,7 @@ export interface BenchView {
   scales: ScaleView[]
   fridges: { id: number; name: string }[]
   recipes: RecipeView[]
-  cards: { code: string; atMs: number }[]
+  cards: { code: string; atMs: Milliseconds }[]
   today: string
 }
 
@@ -75,39 +76,39 @@ export interface LotSummary {
   method: CureMethod
   fridge: string
   fridgeId: number
-  rubbedAtMs: number
+  rubbedAtMs: Milliseconds
   rubbedOn: string
   zone: string
   rubbedBy: string
-  thicknessMm: number
+  thicknessMm: Millimetres
   readyFromDay: number
   bestByDay: number
   turnEveryDays: number
   turnBy: string
-  drainedAtMs: number | null
-  cureEndedAtMs: number | null
-  pieces: { id: number; number: number; meatCode: string; greenG: number; greenTyped: string; bag: number | null }[]
-  greenG: number
-  readyG: number | null
+  drainedAtMs: Milliseconds | null
+  cureEndedAtMs: Milliseconds | null
+  pieces: { id: number; number: number; meatCode: string; greenG: Grams; greenTyped: string; bag: number | null }[]
+  greenG: Grams
+  readyG: Grams | null
   /** Two applications, of which the second is still to come. */
   secondDue: boolean
-  turns: { id: number; atMs: number; by: string }[]
+  turns: { id: number; atMs: Milliseconds; by: string }[]
   judgement: Judgement
   openHolds: HoldReason[]
   runs: {
     code: string
-    startedAtMs: number
-    pulledAtMs: number | null
+    startedAtMs: Milliseconds
+    pulledAtMs: Milliseconds | null
     cooled: boolean
     outcome: SmokeOutcome | null
     cold: boolean
     pieces: number
   }[]
-  packsG: number
+  packsG: Grams
   packs: number
   unsent: number
   /** Of the weight ready to slice, what neither packs nor offcuts account for; null until it was weighed. */
-  leftG: number | null
+  leftG: Grams | null
 }
 
 /** Of a lot, what the Ledger's list shows. */
@@ -132,12 +133,12 @@ export interface LotList {
 export interface ResidualView {
   by: 'laboratory' | 'mass_balance' | null
   /** The law's figure as NaNO2; null where its text has to be asked. */
-  maxPpm: number | null
+  maxPpm: Ppm | null
   source: string
   /** Most that can be left, by mass balance; null before there is a finished weight, or where nitrate went in. */
-  boundPpm: number | null
+  boundPpm: Ppm | null
   /** Nitrite that went in at its highest, on green weight. */
-  highPpm: number | null
+  highPpm: Ppm | null
   /** Under this yield the bound passes the limit. */
   leastYield: number | null
   why: 'lab_always' | 'nitrate' | 'no_figure' | 'not_finished' | 'over' | null
@@ -157,7 +158,7 @@ export interface LotView extends LotSummary {
   weighedBackTyped: string | null
   afterTyped: string | null
   /** Two applications: the share that went on first. */
-  firstShare: number | null
+  firstShare: Fraction | null
   recipe: { code: string; name: string; number: number } | null
   labResults: LabResultView[]
   allergens: Allergen[]
@@ -165,8 +166,8 @@ export interface LotView extends LotSummary {
     role: string
     code: string
     name: string
-    plannedG: number
-    weighedG: number
+    plannedG: Grams
+    weighedG: Grams
     weighedTyped: string
     id: number
     application: number
@@ -177,13 +178,13 @@ export interface LotView extends LotSummary {
     id: number
     code: string
     kind: string
-    netG: number
+    netG: Grams
     netTyped: string
     packedOn: string
     scale: InstrumentMark | null
     customer: string | null
     sentOn: string | null
   }[]
-  offcuts: { kind: OffcutKind; massG: number; typed: string; atMs: number }[]
+  offcuts: { kind: OffcutKind; massG: Grams; typed: string; atMs: Milliseconds }[]
   events: EventView[]
 }

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { InstrumentView } from './instruments'
 import type { ShopView } from './lots'
 import type { DeviceView, PersonView } from './people'
@@ -13,5 +14,5 @@ export interface OfficeView {
   devices: DeviceView[]
   /** Tables that can be taken along as CSV. */
   tables: string[]
-  nowMs: number
+  nowMs: Milliseconds
 }

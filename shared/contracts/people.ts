@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import { isZone } from '#core/calendar/local-day'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
@@ -145,7 +146,7 @@ export interface StationView {
   name: string
   shared: boolean
   signer: { id: number; name: string; initials: string } | null
-  signedUntilMs: number | null
+  signedUntilMs: Milliseconds | null
   /** Who may sign here: those with a PIN. */
   signers: { id: number; name: string; initials: string }[]
 }
@@ -173,15 +174,15 @@ export interface DeviceView {
   station: string
   shared: boolean
   who: string
-  startedAtMs: number
-  endsAtMs: number
+  startedAtMs: Milliseconds
+  endsAtMs: Milliseconds
   thisOne: boolean
   own: boolean
 }
 /** A try at the door, or what the book says of it, as the owner sees it. */
 export const DOOR_RECORDS = ['name_closed', 'shop_exported'] as const
 export interface DoorView {
-  atMs: number
+  atMs: Milliseconds
   kind: AttemptKind | (typeof DOOR_RECORDS)[number]
   signIn: string
   address: string
@@ -195,6 +196,6 @@ export interface SessionView {
   station: StationView | null
   shopName: string | null
   zone: string
-  nowMs: number
+  nowMs: Milliseconds
   demoSignIns: { signIn: string; role: Role }[] | null
 }

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { MOST_SEASONINGS, MOST_SUGAR_SHARE } from '#core/rules/house'
 import { z } from 'zod'
 import { AGENT_KINDS } from '#core/agents/agent-kinds'
@@ -87,7 +88,7 @@ export interface RevisionView {
   number: number
   recipe: Recipe
   note: string | null
-  atMs: number
+  atMs: Milliseconds
   by: string
   made: number
   lots: string[]

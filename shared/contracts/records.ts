@@ -1,3 +1,4 @@
+import type { Celsius, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import type { Formulation } from '#core/cure/formulate'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import type { CureMethod } from '#core/cure/cure-method'
@@ -57,14 +58,14 @@ export type RecordOf = OfEveryKind<{
     since: { ruleSetId: string; jurisdiction: string; rules: RuleSet }
   }
   rules_chosen: {
-    typed: { targetPpm: number }
+    typed: { targetPpm: Ppm }
     computed: {
       jurisdiction: string
       before: {
         ruleSetId: string
-        targetPpm: number
-        floorPpm: number | null
-        maxPpm: number | null
+        targetPpm: Ppm
+        floorPpm: Ppm | null
+        maxPpm: Ppm | null
         labAlways: string | null
       }
     }
@@ -74,7 +75,7 @@ export type RecordOf = OfEveryKind<{
     computed: { ruleSetId: string; before: RuleSet | null }
   }
   /** Of the first version only. */
-  scale_added: { typed: { name: string; readabilityG: number }; computed: None }
+  scale_added: { typed: { name: string; readabilityG: Grams }; computed: None }
   instrument_added: { typed: { kind: string; name: string }; computed: { id: number } }
   instrument_changed: {
     typed: { name: string; everyDays: number; inUse: boolean }
@@ -91,7 +92,7 @@ export type RecordOf = OfEveryKind<{
       error: number
       allowed: number
       passed: boolean
-      offsetC: number
+      offsetC: Celsius
     }
   }
   fridge_added: { typed: { name: string }; computed: { id: number } }
@@ -101,8 +102,8 @@ export type RecordOf = OfEveryKind<{
   }
   fridge_read: {
     typed: { fridge: string; temperature: string }
-    computed: { readC: number; tempC: number; fridgeId: number }
-    since: { readingId: number; thermometerId: number | null; offsetC: number }
+    computed: { readC: Celsius; tempC: Celsius; fridgeId: number }
+    since: { readingId: number; thermometerId: number | null; offsetC: Celsius }
   }
   party_added: { typed: { kind: string; name: string }; computed: { id: number } }
   party_changed: {
@@ -137,38 +138,38 @@ export type RecordOf = OfEveryKind<{
     computed: {
       cuttingId: number
       from: string
-      fromG: number
+      fromG: Grams
       labels: readonly string[]
-      unaccountedG: number
-      trimG: number
-      boneG: number
-      rindG: number
+      unaccountedG: Grams
+      trimG: Grams
+      boneG: Grams
+      rindG: Grams
     }
   }
   ingredient_received: {
     typed: { name: string; amount: Typed; supplier: string; supplierLot: string }
-    computed: { ingredientLotId: number; amountG: number }
+    computed: { ingredientLotId: number; amountG: Grams }
     since: Record<string, unknown>
   }
   ingredient_opened: { typed: object; computed: None }
   stock_moved: {
     typed: { kind: string; amount: Typed }
-    computed: { moveId: number; massG: number; leftG: number }
+    computed: { moveId: number; massG: Grams; leftG: Grams }
   }
   stock_counted: {
     typed: { counted: Typed }
     computed: {
       moveId: number
-      countedG: number
-      bookG: number
-      differenceG: number
-      allowedG: number
+      countedG: Grams
+      bookG: Grams
+      differenceG: Grams
+      allowedG: Grams
       off: boolean
     }
   }
   mix_made: {
     typed: { name: string; forKg: number }
-    computed: { mixLotId: number; massG: number; ppm: number; agent: object }
+    computed: { mixLotId: number; massG: Grams; ppm: Ppm; agent: object }
   }
   recipe_written: { typed: { recipe: { name: string }; note: string | null }; computed: { number: number } }
   recipe_retired: { typed: { retired: boolean }; computed: None }
@@ -185,9 +186,9 @@ export type RecordOf = OfEveryKind<{
     computed: Judged & {
       method: CureMethod
       before: {
-        weighedBackG: number | null
+        weighedBackG: Grams | null
         weighedBackTyped: string | null
-        afterG: number | null
+        afterG: Grams | null
         afterTyped: string | null
       }
     }
@@ -195,36 +196,36 @@ export type RecordOf = OfEveryKind<{
   lab_result: {
     typed: { residual: number; laboratory: string; report: string }
     /** Without `maxPpm` no row of the rules limits what is left. */
-    computed: { labResultId: number; lotId: number; maxPpm?: number }
+    computed: { labResultId: number; lotId: number; maxPpm?: Ppm }
   }
   turned: { typed: object; computed: { turnId: number } }
   /** Of the first version only. */
   turn_voided: { typed: object; computed: None }
-  drained: { typed: object; computed: None; since: { beforeMs: number | null } }
-  cure_ended: { typed: object; computed: None; since: { beforeMs: number | null } }
-  run_started: { typed: { smoker: string }; computed: { targetCoreC: number; runId: number } }
+  drained: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }
+  cure_ended: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }
+  run_started: { typed: { smoker: string }; computed: { targetCoreC: Celsius; runId: number } }
   run_read: {
     /** A logger's many rows are told as their `count`, and in a list every long record is. */
-    typed: { phase: 'smoke' | 'cool'; source: string; readings?: readonly { atMs: number }[]; count?: number }
+    typed: { phase: 'smoke' | 'cool'; source: string; readings?: readonly { atMs: Milliseconds }[]; count?: number }
     computed: { runId: number }
     /** `readings`: the ids of what it added, as first and last of each span. */
     since: {
       readings: readonly [number, number][]
       coreThermometerId: number | null
       chamberThermometerId: number | null
-      coreOffsetC: number
-      chamberOffsetC: number
+      coreOffsetC: Celsius
+      chamberOffsetC: Celsius
     }
   }
-  run_pulled: { typed: object; computed: { hottestC: number | null; outcome: SmokeOutcome; runId: number } }
+  run_pulled: { typed: object; computed: { hottestC: Celsius | null; outcome: SmokeOutcome; runId: number } }
   sliced: {
     typed: { packs: readonly unknown[]; readyWeight: Typed | null }
-    computed: { packCodes: readonly string[]; outG: number; lotId: number }
-    since: { offcutIds: readonly number[]; before: { readyG: number | null; readyTyped: string | null } }
+    computed: { packCodes: readonly string[]; outG: Grams; lotId: number }
+    since: { offcutIds: readonly number[]; before: { readyG: Grams | null; readyTyped: string | null } }
   }
   sent: { typed: { packCodes: readonly string[]; customer: string }; computed: { dispatchId: number } }
   corrected: { typed: object; computed: { what: string; about: string; from: string; to: string } }
-  voided: { typed: { kind: EventKind }; computed: { recordedAtMs: number } }
+  voided: { typed: { kind: EventKind }; computed: { recordedAtMs: Milliseconds } }
   /** With the figures that the reason rests on. */
   held: { typed: { text?: string }; computed: { reason: HoldReason; facts?: string } & Record<string, unknown> }
   disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }

@@ -1,3 +1,4 @@
+import type { Milliseconds, Ppm } from '#core/units/quantities'
 import { MOST_MEASURED_SALT_SHARE, MOST_PIECES, MOST_SEASONINGS, MOST_SUGAR_SHARE } from '#core/rules/house'
 import { z } from 'zod'
 import { PURPOSES } from '#core/agents/agent-fault'
@@ -123,11 +124,11 @@ export const labResultInput = z.strictObject({
 })
 export interface LabResultView {
   id: number
-  residualPpm: number
+  residualPpm: Ppm
   laboratory: string
   report: string
   sampledOn: string
-  atMs: number
+  atMs: Milliseconds
   by: string
 }
 

@@ -1,3 +1,4 @@
+import type { Ppm } from '#core/units/quantities'
 import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
@@ -93,5 +94,5 @@ export interface RuleSetView {
 }
 export interface RulesView {
   sets: RuleSetView[]
-  house: { targetPpm: number; floorPpm: number | null; maxPpm: number | null; labAlways: string | null }
+  house: { targetPpm: Ppm; floorPpm: Ppm | null; maxPpm: Ppm | null; labAlways: string | null }
 }

@@ -1,3 +1,4 @@
+import type { Celsius, Milliseconds, Ppm } from '#core/units/quantities'
 import { MOST_READINGS } from '#core/rules/house'
 import { z } from 'zod'
 import type { Cooling } from '#core/cooling/cooling'
@@ -35,22 +36,22 @@ export const runReadingsInput = z.strictObject({
 export interface RunReadingView {
   id: number
   phase: 'smoke' | 'cool'
-  atMs: number
-  chamberC: number | null
-  coreC: number | null
+  atMs: Milliseconds
+  chamberC: Celsius | null
+  coreC: Celsius | null
   typed: string
   source: 'hand' | 'csv'
-  coreOffsetC: number
-  chamberOffsetC: number
+  coreOffsetC: Celsius
+  chamberOffsetC: Celsius
   core: InstrumentMark | null
   chamber: InstrumentMark | null
 }
 /** A point of the smoke line; `log` is the credit so far, while it smokes. */
 export interface RunPoint {
-  atMs: number
+  atMs: Milliseconds
   phase: 'smoke' | 'cool'
-  chamberC: number | null
-  coreC: number | null
+  chamberC: Celsius | null
+  coreC: Celsius | null
   log: number | null
 }
 /** Readings a page, newest page first, each in order of time. */
@@ -63,9 +64,9 @@ export interface RunView {
   ruleSetId: string
   code: string
   smoker: string
-  targetCoreC: number
-  startedAtMs: number
-  pulledAtMs: number | null
+  targetCoreC: Celsius
+  startedAtMs: Milliseconds
+  pulledAtMs: Milliseconds | null
   outcome: SmokeOutcome | null
   startedBy: string
   pulledBy: string | null
@@ -74,8 +75,8 @@ export interface RunView {
     code: string
     cut: string
     saltOnly: boolean
-    lowPpm: number | null
-    ppm: number | null
+    lowPpm: Ppm | null
+    ppm: Ppm | null
     pieces: number[]
     held: boolean
     rise: ComeUp | null
@@ -89,5 +90,5 @@ export interface RunView {
   points: RunPoint[]
   figures: RunFigures
   events: import('./events').EventView[]
-  nowMs: number
+  nowMs: Milliseconds
 }

@@ -1,3 +1,4 @@
+import type { Celsius, Grams, Milliseconds } from '#core/units/quantities'
 import { LEAST_SYRUP_SHARE, MOST_BLENDED_NITRITE_SHARE } from '#core/rules/house'
 import { z } from 'zod'
 import { CUTS, RINDS, type Cut, type Rind } from '#core/rules/cuts'
@@ -200,7 +201,7 @@ export interface PartyView {
 export interface MeatPieceView {
   id: number
   label: string
-  massG: number
+  massG: Grams
   typed: string
   cuttingId: number
   divided: boolean
@@ -210,14 +211,14 @@ export interface CuttingView {
   id: number
   parentId: number | null
   kind: CuttingKind
-  fromG: number
-  trimG: number
-  boneG: number
-  rindG: number
-  unaccountedG: number
+  fromG: Grams
+  trimG: Grams
+  boneG: Grams
+  rindG: Grams
+  unaccountedG: Grams
   scale: InstrumentMark | null
   note: string | null
-  atMs: number
+  atMs: Milliseconds
   by: string
 }
 export interface MeatView {
@@ -229,19 +230,19 @@ export interface MeatView {
   supplierLot: string
   cut: Cut
   rind: Rind
-  weightG: number
+  weightG: Grams
   weightTyped: string
   scale: InstrumentMark | null
-  temperatureC: number
-  offsetC: number
+  temperatureC: Celsius
+  offsetC: Celsius
   thermometer: InstrumentMark | null
   packDate: string | null
   state: MeatState
   checks: ArrivalChecks | null
   note: string | null
-  receivedAtMs: number
+  receivedAtMs: Milliseconds
   /** Gone into lots or onto the cutting board. */
-  usedG: number
+  usedG: Grams
   cuttings: CuttingView[]
   pieces: MeatPieceView[]
   holds: HoldView[]
@@ -252,15 +253,15 @@ export interface IngredientView {
   name: string
   supplier: string
   supplierLot: string
-  amountG: number
-  usedG: number
-  leftG: number
+  amountG: Grams
+  usedG: Grams
+  leftG: Grams
   bestBefore: string | null
   certificate: string | null
   certificateFile: FileView | null
   agent: CuringAgent | null
-  openedAtMs: number | null
-  receivedAtMs: number
+  openedAtMs: Milliseconds | null
+  receivedAtMs: Milliseconds
   agentKind: AgentKind | null
   composition: Composition
   allergens: Allergen[]
@@ -268,7 +269,7 @@ export interface IngredientView {
   /** A bulk mix with seasonings: the only day on which it may be used; null for anything else. */
   spicedOn: string | null
   /** A bulk mix: what it was made of. */
-  parts: { code: string; name: string; massG: number }[]
+  parts: { code: string; name: string; massG: Grams }[]
 }
 export const saltLedgerQuery = z.strictObject({ before: codeText().optional(), code: codeText().optional() })
 /** Deliveries and bags a page. */
@@ -289,14 +290,14 @@ export interface StoreView {
 }
 
 export interface SaltLineView {
-  atMs: number
+  atMs: Milliseconds
   kind: 'received' | 'used' | StockMoveKind
   lot: string | null
-  inG: number
-  outG: number
-  balanceG: number
-  differenceG: number | null
-  allowedG: number | null
+  inG: Grams
+  outG: Grams
+  balanceG: Grams
+  differenceG: Grams | null
+  allowedG: Grams | null
   anomaly: SaltAnomaly | null
   reason: string | null
   by: string
@@ -310,11 +311,11 @@ export interface SaltLedgerView {
     name: string
     supplier: string
     supplierLot: string
-    balanceG: number
-    countDueMs: number
+    balanceG: Grams
+    countDueMs: Milliseconds
     lines: SaltLineView[]
     earlierLines: number
   }[]
   more: boolean
-  nowMs: number
+  nowMs: Milliseconds
 }

@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { z } from 'zod'
 import type { NodeKind } from '#core/trace/thread'
 import { code } from './fields'
@@ -11,7 +12,7 @@ export interface ThreadNodeView {
   kind: NodeKind
   title: string
   detail: string
-  massG: number | null
+  massG: Grams | null
   held: boolean
   packs?: number
   firstCode?: string
@@ -22,13 +23,13 @@ export interface OutlineRow {
   title: string
   held: boolean
   packs: number
-  massG: number
+  massG: Grams
 }
 /** A thread of many lots, told in lists: which lots, and who has how many packs of them. */
 export interface ThreadOutline {
   lots: OutlineRow[]
   customers: OutlineRow[]
-  unsent: { packs: number; massG: number }
+  unsent: { packs: number; massG: Grams }
 }
 /** `outline` in place of what would be too much to follow by eye. */
 export interface ThreadView {
@@ -42,6 +43,6 @@ export interface ThreadView {
 export const packListQuery = z.strictObject({ lot: code(), party: z.coerce.number().int().min(1).optional() })
 export interface PackLine {
   code: string
-  netG: number
+  netG: Grams
   packedOn: string
 }

@@ -8,7 +8,7 @@ import type { HouseLimits } from '#core/rules/house'
 import { judgeNitrite } from '#core/rules/judge-nitrite'
 import { limitsFor } from '#core/rules/limits'
 import type { RuleSet } from '#core/rules/rule-set'
-import { PPM_PER_UNIT } from '#core/units/quantities'
+import { type Grams, PPM_PER_UNIT } from '#core/units/quantities'
 import type { Judgement } from '../contracts/judgement'
 
 export interface JudgeQuestion {
@@ -21,16 +21,16 @@ export interface JudgeQuestion {
   confirmed: Judgement['confirmed']
   /** At least one. */
   pieces: readonly PieceWeighed[]
-  meatReadabilityG: number
-  mixReadabilityG: number
+  meatReadabilityG: Grams
+  mixReadabilityG: Grams
   /** Null for salt only. */
   agent: CuringAgent | null
-  agentG: number
+  agentG: Grams
   agentReadings?: number
-  mixG: number
-  weighedBackG?: number
-  waterG?: number
-  afterG?: number | null
+  mixG: Grams
+  weighedBackG?: Grams
+  waterG?: Grams
+  afterG?: Grams | null
   mostPickUp?: number
 }
 

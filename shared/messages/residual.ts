@@ -1,7 +1,8 @@
+import type { Fraction } from '#core/units/quantities'
 import { formatNumber, formatPpm, formatPpmBeside, type Notation } from '#core/units/format'
 import type { ResidualView } from '../contracts/lots'
 
-const percent = (share: number, as: Notation): string => `${formatNumber(share * 100, 1, as.decimal)} %`
+const percent = (share: Fraction, as: Notation): string => `${formatNumber(share * 100, 1, as.decimal)} %`
 
 /** How it is shown what is left of the nitrite in the product, or what would show it. */
 export function residualWords(r: ResidualView, as: Notation): string {

@@ -1,3 +1,4 @@
+import type { Grams, Ppm } from '#core/units/quantities'
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import {
@@ -21,7 +22,7 @@ export const ruleWords = (j: Judgement, as: Notation): string => {
   return `${formatPpm(j.maxPpm, as)}${text} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut === 'other' ? 'another cut' : j.cut}, ${isWet(j.method) ? 'wet' : 'dry'} cure`
 }
 
-const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
+const fix = (j: Judgement, as: Notation, readabilityG: Grams): string => {
   const { takeOffAgentG, addMeatG, addAgentG, finerScaleG, smallestLotG } = j.advice
   const ways = [
     takeOffAgentG !== null ? `take off ${formatIngredient(takeOffAgentG, as, readabilityG)} of curing salt` : '',
@@ -37,14 +38,14 @@ const fix = (j: Judgement, as: Notation, readabilityG: number): string => {
 }
 
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */
-export function verdictWords(j: Judgement, as: Notation, readabilityG: number): string {
+export function verdictWords(j: Judgement, as: Notation, readabilityG: Grams): string {
   if (!j.lot)
     return `Salt only: no nitrite. Keep it at ${formatLimit(COLD_SMOKE_SALT_ONLY_C, as)} or colder all the way, cook before eating.`
   const upTo = j.meaning === 'upper_bound' ? 'Up to ' : ''
   const got = `${upTo}${formatPpm(j.lot.ppm, as)}`
   const floor = formatPpm(j.floorPpm, as)
   const { lot } = j
-  const beside = (ppm: number, limit: number | null | undefined) =>
+  const beside = (ppm: Ppm, limit: number | null | undefined) =>
     limit === null || limit === undefined ? formatPpm(ppm, as) : formatPpmBeside(ppm, limit, as)
   const missed = lot.ppm < (j.house?.floorPpm ?? 0) ? j.house?.floorPpm : j.house?.maxPpm
   const then = fix(j, as, readabilityG)

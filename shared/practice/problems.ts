@@ -7,7 +7,7 @@ import { US_RULES } from '#core/rules/sets/us-rules'
 import { checkSpoons } from '#core/spoons/check-spoons'
 import { grainOf } from '#core/spoons/grains'
 import { parseSpoons } from '#core/spoons/parse-spoons'
-import type { Ppm } from '#core/units/quantities'
+import type { Grams, Ppm } from '#core/units/quantities'
 
 export type ProblemKey = 'wrong_tare' | 'equal_scoops' | 'no_2' | 'coarse_scale' | 'rind_on' | 'teaspoons' | 'take_off'
 
@@ -30,7 +30,7 @@ const limits = (cut: Cut, rind: Rind) => {
 }
 const cure = (
   weights: readonly number[],
-  agentG: number,
+  agentG: Grams,
   agent: CuringAgent = CURING_SALT_NO_1,
   mixReadabilityG = 0.1,
 ): CureWeighed => ({

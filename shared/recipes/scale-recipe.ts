@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { agentType } from '#core/agents/agent-kinds'
 import { formulate, type Formulation, type FormulateCode } from '#core/cure/formulate'
 import type { SeasoningWanted } from '#core/cure/seasoning'
@@ -25,7 +26,7 @@ function wantedOf(recipe: Recipe, pieces: number): SeasoningWanted[] {
 export const scaleRecipe = (
   recipe: Recipe,
   piecesG: readonly number[],
-  readabilityG: number,
+  readabilityG: Grams,
 ): Result<Formulation, FormulateCode> =>
   formulate({
     method: recipe.method,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Ppm } from '#core/units/quantities'
 import { computed, ref } from 'vue'
 import type { PpmMeaning } from '#core/cure/cure-method'
 import type { HouseLimits } from '#core/rules/house'
@@ -12,8 +13,8 @@ import { beamScale, hangWeights } from './beam-scale'
  * ppm.
  */
 const props = defineProps<{
-  floorPpm: number
-  limitPpm: number
+  floorPpm: Ppm
+  limitPpm: Ppm
   pieces: PpmWithBounds[]
   label: string
   mayDrag?: boolean

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { computed } from 'vue'
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import type { Judgement } from '#shared/contracts/judgement'
@@ -6,7 +7,7 @@ import { doubtWords, MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } 
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
-const props = defineProps<{ judgement: Judgement; mixReadabilityG: number; about: string }>()
+const props = defineProps<{ judgement: Judgement; mixReadabilityG: Grams; about: string }>()
 const { as } = useNotation()
 const doubt = computed(() => doubtWords(props.judgement, as.value))
 const tone = computed(() =>

@@ -1,9 +1,10 @@
+import type { Ppm } from '#core/units/quantities'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 
 export interface BeamScale {
-  maxPpm: number
+  maxPpm: Ppm
   ticks: number[]
-  x: (ppm: number) => number
+  x: (ppm: Ppm) => number
   ppm: (x: number) => number
 }
 
@@ -15,7 +16,7 @@ const AIR = 1.14
 const FARTHEST = 3
 
 /** The beam's scale over `width` px with `pad` px at both ends: from 0 to past the limit and whatever hangs highest. */
-export function beamScale(width: number, pad: number, limitPpm: number, hung: readonly PpmWithBounds[]): BeamScale {
+export function beamScale(width: number, pad: number, limitPpm: Ppm, hung: readonly PpmWithBounds[]): BeamScale {
   const highest = Math.max(0, ...hung.map(piece => Math.min(piece.highPpm, limitPpm * FARTHEST)))
   const maxPpm = Math.max(limitPpm, highest) * AIR
   const step = STEPS.find(s => maxPpm / s <= MOST_TICKS) ?? 1000

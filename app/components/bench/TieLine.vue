@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Fraction } from '#core/units/quantities'
 import { USUAL_SALT } from '#core/rules/house'
 import { computed } from 'vue'
 import type { CuringAgent } from '#core/cure/agent'
@@ -19,7 +20,7 @@ const MOST_SALT = 0.045
 const SALT = { low: USUAL_SALT.lowShare, high: USUAL_SALT.highShare }
 const line = computed(() => tieLine(props.agent, SALT, { low: props.limits.floorPpm, high: props.limits.maxPpm }))
 const topPpm = computed(() => Math.min(props.limits.maxPpm, 300) * 1.35)
-const x = (saltShare: number) => PAD.left + (saltShare / MOST_SALT) * (W - PAD.left - PAD.right)
+const x = (saltShare: Fraction) => PAD.left + (saltShare / MOST_SALT) * (W - PAD.left - PAD.right)
 const y = (value: number) =>
   H - PAD.bottom - (Math.min(value, topPpm.value) / topPpm.value) * (H - PAD.top - PAD.bottom)
 const endShare = computed(() => Math.min(MOST_SALT, topPpm.value / (line.value.ppmPerPercent * 100)))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { SAID_SUGAR_SHARE } from '#core/rules/house'
 import { computed, ref } from 'vue'
 import { isNearlyPure } from '#core/agents/agent-kinds'
@@ -21,7 +22,7 @@ const through = ref(false)
 const division = computed(() => props.bench.mixScale.value?.readabilityG ?? 0.1)
 const plan = computed(() => props.bench.made.value)
 const agentLot = computed(() => props.bench.agentLot.value)
-const now = (massG: number | undefined) => (massG === undefined ? undefined : massG * props.bench.firstShare.value)
+const now = (massG: Grams | undefined) => (massG === undefined ? undefined : massG * props.bench.firstShare.value)
 const rows = computed(() => [
   ...(draft.value.method === 'salt_only'
     ? []

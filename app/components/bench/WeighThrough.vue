@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { computed, nextTick, ref, watch } from 'vue'
 import { mdiCheckBold } from '@mdi/js'
 import { useDisplay } from 'vuetify'
@@ -9,7 +10,7 @@ import { useNotation } from '~/composables/use-notation'
 import type { WeighLine } from './weigh-lines'
 
 /** One ingredient at a time, the grams as large as the screen allows; Enter goes to the next. */
-const props = defineProps<{ lines: WeighLine[]; readabilityG: number }>()
+const props = defineProps<{ lines: WeighLine[]; readabilityG: Grams }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ weighed: [key: string, typed: string] }>()
 const { grams } = useNotation()

@@ -1,3 +1,4 @@
+import type { Ppm } from '#core/units/quantities'
 import type { Purpose } from '#core/agents/agent-fault'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { AmountKind } from '#core/cure/seasoning'
@@ -35,7 +36,7 @@ export interface BenchDraft {
   saltShare: string
   sugarShare: string
   saltBasis: 'total' | 'added'
-  targetPpm: number
+  targetPpm: Ppm
   /** All salt through a nitrite curing salt. */
   fromAgentOnly: boolean
   agent: Weighed

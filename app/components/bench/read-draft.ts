@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { isWet } from '#core/cure/cure-method'
 import type { FormulateQuestion, Targets } from '#core/cure/formulate'
 import type { SeasoningWanted } from '#core/cure/seasoning'
@@ -72,18 +73,18 @@ export const readSides = (draft: BenchDraft): SideShares => ({
   fat: shareOf(draft.sides.fat) ?? 0,
   edges: shareOf(draft.sides.edges) ?? 0,
 })
-export const sidesOf = (massG: number, sides: SideShares) =>
+export const sidesOf = (massG: Grams, sides: SideShares) =>
   sides.flesh + sides.fat + sides.edges > 0 ? shareBySide(massG, sides) : null
 
 /** The question that the core answers, or null while something it needs is missing. */
 export function readQuestion(
   draft: BenchDraft,
   known: {
-    piecesG: number[]
+    piecesG: Grams[]
     agentLot: IngredientView | null
     sugarLot?: IngredientView | null
     ingredients: readonly IngredientView[]
-    readabilityG: number
+    readabilityG: Grams
   },
 ): FormulateQuestion | null {
   const targets = readTargets(draft)

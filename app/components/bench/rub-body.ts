@@ -1,3 +1,4 @@
+import type { Millimetres } from '#core/units/quantities'
 import { isWet } from '#core/cure/cure-method'
 import { piecesOfGroup, type BenchDraft } from './bench-draft'
 import { readSides } from './read-draft'
@@ -11,7 +12,7 @@ export interface Chosen {
   sugarCode: string
   fromAgentOnly: boolean
   /** Null when what is typed is no thickness: then the contract says so. */
-  thicknessMm: number | null
+  thicknessMm: Millimetres | null
   span: { readyFromDay: number; bestByDay: number }
 }
 

@@ -3,7 +3,7 @@ import { bulkAgent, takeOfMixG } from '#core/cure/bulk-mix'
 import { formulate } from '#core/cure/formulate'
 import { PLAIN } from '#core/cure/seasoning'
 import { parseDecimal } from '#core/units/parse-decimal'
-import { GRAMS_PER_KILOGRAM } from '#core/units/quantities'
+import { type Grams, GRAMS_PER_KILOGRAM } from '#core/units/quantities'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import type { IngredientView } from '#shared/contracts/store'
@@ -45,7 +45,7 @@ export interface MixLine {
   role: (typeof BASE)[number] | 'spice'
   lot: IngredientView
   lots: IngredientView[]
-  plannedG: number
+  plannedG: Grams
   draft: Weighed
 }
 

@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import type { BenchDraft } from './bench-draft'
 import type { Bench } from './use-bench'
 
@@ -5,7 +6,7 @@ export interface WeighLine {
   key: string
   name: string
   code: string | null
-  massG: number
+  massG: Grams
   weighed: string
   poison: boolean
 }
@@ -14,7 +15,7 @@ export interface WeighLine {
 export function weighLines(draft: BenchDraft, bench: Bench): WeighLine[] {
   const made = bench.made.value
   if (!made) return []
-  const now = (massG: number) => massG * bench.firstShare.value
+  const now = (massG: Grams) => massG * bench.firstShare.value
   const agent = bench.agentLot.value
   return [
     ...(agent

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
 import { computed } from 'vue'
 import { mdiCheck } from '@mdi/js'
 import { holdWords } from '#shared/messages/holds'
@@ -12,7 +13,7 @@ import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { useCureSteps } from './use-cure-steps'
 
-const props = defineProps<{ lot: LotSummary; nowMs: number; width: number; from: number; to: number }>()
+const props = defineProps<{ lot: LotSummary; nowMs: Milliseconds; width: number; from: number; to: number }>()
 const { as, meat, moment, limit } = useNotation()
 const { turn, drain, takeOut, saving, message, mayWrite } = useCureSteps(() => props.lot.code)
 const twine = computed(() => lotTwine(props.lot, props.nowMs))

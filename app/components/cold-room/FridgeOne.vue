@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { FRIDGE_CHECKS } from '#core/rules/house'
 import { computed } from 'vue'
 import { judgeFridge } from '#core/fridge/excursion'
@@ -16,7 +17,7 @@ import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
-const props = defineProps<{ fridge: FridgeView; nowMs: number }>()
+const props = defineProps<{ fridge: FridgeView; nowMs: Milliseconds }>()
 const floor = useFloor()
 const session = useSession()
 const { as, temperature, moment } = useNotation()
@@ -37,7 +38,7 @@ const TONES = { cold_enough: 'cold', warm: 'act', hold: 'act', too_cold: 'watch'
 const W = 168
 const H = 46
 const TOP_C = 10
-const y = (tempC: number) => H - 4 - (Math.min(Math.max(tempC, 0), TOP_C) / TOP_C) * (H - 8)
+const y = (tempC: Celsius) => H - 4 - (Math.min(Math.max(tempC, 0), TOP_C) / TOP_C) * (H - 8)
 const trace = computed(() => {
   const points = props.fridge.readings.slice(-28)
   const first = points[0]?.atMs ?? 0

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
 import type { FridgeView } from '#shared/contracts/lots'
 import FridgeOne from './FridgeOne.vue'
 
-defineProps<{ fridges: FridgeView[]; nowMs: number }>()
+defineProps<{ fridges: FridgeView[]; nowMs: Milliseconds }>()
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Celsius } from '#core/units/quantities'
 import type { InstrumentMark } from '#shared/contracts/instruments'
 import { STATE_WORDS } from '#shared/messages/instruments'
 import StateMark from './StateMark.vue'
@@ -7,7 +8,7 @@ import { useNotation } from '~/composables/use-notation'
 /**
  * Says so when a figure was read on an instrument that was not in order, and when a thermometer's offset was taken off.
  */
-defineProps<{ mark: InstrumentMark | null; offsetC?: number; readC?: number | null }>()
+defineProps<{ mark: InstrumentMark | null; offsetC?: Celsius; readC?: Celsius | null }>()
 const { offset, temperature } = useNotation()
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { computed, reactive, ref } from 'vue'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { LotView } from '#shared/contracts/lots'
@@ -33,7 +34,7 @@ const first = computed(() =>
     props.lot.ingredients.filter(part => part.role === role && part.application === 1).map(part => ({ ...part, role })),
   ),
 )
-const restG = (plannedG: number) => (plannedG * (1 - props.lot.firstShare!)) / props.lot.firstShare!
+const restG = (plannedG: Grams) => (plannedG * (1 - props.lot.firstShare!)) / props.lot.firstShare!
 const { draft, clear } = useDraft(`after-${props.lot.code}`, () => ({ agent: '', salt: '', sugar: '', weight: '' }))
 const form = reactive({ residual: '', laboratory: '', report: '', sampledOn: '' })
 const weighsBack = computed(() => props.lot.method === 'excess' || props.lot.method === 'wet_pick_up')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
 import LotCode from '~/components/common/LotCode.vue'
@@ -7,7 +8,7 @@ import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
 
-const props = defineProps<{ lot: LotView; nowMs: number }>()
+const props = defineProps<{ lot: LotView; nowMs: Milliseconds }>()
 const { moment, length } = useNotation()
 const box = ref<HTMLElement | null>(null)
 const width = useWidth(box, 900)

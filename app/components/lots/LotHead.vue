@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
 import { computed } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
 import { METHOD_WORDS } from '#shared/messages/verdict'
@@ -8,7 +9,7 @@ import { lotTwine } from '~/composables/use-lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { lotStage } from '~/composables/lot-stage'
 
-const props = defineProps<{ lot: LotView; nowMs: number }>()
+const props = defineProps<{ lot: LotView; nowMs: Milliseconds }>()
 const { meat, moment, limit } = useNotation()
 const stage = computed(() => lotStage(props.lot))
 const day = computed(() => lotTwine(props.lot, props.nowMs).day)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Celsius } from '#core/units/quantities'
 import { THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '#core/rules/house'
 import { computed, reactive, ref } from 'vue'
 import { checkInput, instrumentChangeInput, type CheckMethod, type InstrumentView } from '#shared/contracts/instruments'
@@ -21,7 +22,7 @@ const form = reactive({
   read: '',
   note: '',
 })
-const { save, saving, errorAt, message } = useSave<{ passed: boolean; offsetC: number }>(checkInput)
+const { save, saving, errorAt, message } = useSave<{ passed: boolean; offsetC: Celsius }>(checkInput)
 const change = useSave(instrumentChangeInput)
 const everyDays = ref(String(props.instrument.everyDays))
 const body = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Fraction } from '#core/units/quantities'
 import { mdiClose } from '@mdi/js'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { AGENT_TYPES, type AgentKind } from '#core/agents/agent-kinds'
@@ -19,7 +20,7 @@ import { useSave } from '~/composables/use-save'
 const props = defineProps<{ from: Recipe; code: string | null; nextNumber: number }>()
 const emit = defineEmits<{ saved: [code: string]; close: [] }>()
 const { say } = useNotice()
-const text = (share: number | null) => (share === null ? '' : percentText(share))
+const text = (share: Fraction | null) => (share === null ? '' : percentText(share))
 const { draft, clear } = useDraft(`recipe-${props.code ?? 'new'}`, () => ({
   name: props.from.name,
   cut: props.from.cut,

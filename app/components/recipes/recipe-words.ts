@@ -1,3 +1,4 @@
+import type { Fraction } from '#core/units/quantities'
 import { formatExact, type Notation } from '#core/units/format'
 import type { Recipe, RecipeSeasoning } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
@@ -27,7 +28,7 @@ const FIELD_WORDS: Record<RecipeChange['field'], string> = {
 }
 export const fieldWords = (field: RecipeChange['field']): string => FIELD_WORDS[field]
 
-const percent = (share: number, as: Notation) => `${formatExact(share * 100, as.decimal)} %`
+const percent = (share: Fraction, as: Notation) => `${formatExact(share * 100, as.decimal)} %`
 
 /** A recipe's value as people read it; null is "none". Values that differ read differently. */
 export function valueWords(field: RecipeChange['field'], value: unknown, as: Notation): string {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import type { BalanceParts, MassBalance } from '#core/slicing/mass-balance'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
-defineProps<{ greenG: number; parts: Omit<BalanceParts, 'greenG'>; balance: MassBalance }>()
+defineProps<{ greenG: Grams; parts: Omit<BalanceParts, 'greenG'>; balance: MassBalance }>()
 const { meat, percent } = useNotation()
 </script>
 

@@ -4,7 +4,7 @@ import { nextTick, ref } from 'vue'
 import { mdiClose, mdiFileUploadOutline } from '@mdi/js'
 import { localDay, localTime } from '#core/calendar/local-day'
 import { readMoment } from '#core/readings/read-moment'
-import { MS_PER_DAY } from '#core/units/quantities'
+import { type Celsius, type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
 import { runReadingsInput, type RunView } from '#shared/contracts/smoke'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -16,7 +16,7 @@ import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 /** Readings by hand, row after row with Enter, or from a logger's file; sent together. */
-const props = defineProps<{ run: RunView; phase: 'smoke' | 'cool'; nowMs: number }>()
+const props = defineProps<{ run: RunView; phase: 'smoke' | 'cool'; nowMs: Milliseconds }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { as, number, clock } = useNotation()
@@ -88,7 +88,7 @@ async function takeFile(event: Event): Promise<void> {
     refused.value = wordsFor(found.code, found.params, as.value)
     return
   }
-  const celsius = (tempC: number | null) => (tempC === null ? null : { typed: number(tempC, 2), unit: 'C' as const })
+  const celsius = (tempC: Celsius | null) => (tempC === null ? null : { typed: number(tempC, 2), unit: 'C' as const })
   await send(
     {
       phase: props.phase,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KILL_FROM_C, SALMONELLA_LOG } from '#core/rules/guideline'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { celsiusToFahrenheit } from '#core/units/quantities'
+import { type Celsius, celsiusToFahrenheit, type Milliseconds } from '#core/units/quantities'
 import type { RunView } from '#shared/contracts/smoke'
 import { useNotation } from '~/composables/use-notation'
 import { useSession } from '~/stores/session'
@@ -14,10 +14,10 @@ const root = ref<HTMLElement | null>(null)
 const failed = ref(false)
 /** More dots than these run together. */
 const MARKED_MOST = 150
-const shown = (tempC: number | null) =>
+const shown = (tempC: Celsius | null) =>
   tempC === null ? null : as.value.temperature === 'F' ? celsiusToFahrenheit(tempC) : tempC
 /** Plotly has no zones: the shop's clock is written out as if it were UTC. */
-const wall = (ms: number) =>
+const wall = (ms: Milliseconds) =>
   new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone, dateStyle: 'short', timeStyle: 'medium' }).format(ms)
 const ink = (name: string) => getComputedStyle(root.value!).getPropertyValue(name).trim()
 const hasReadings = computed(() => props.run.points.length > 0)

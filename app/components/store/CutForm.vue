@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import { computed, reactive } from 'vue'
 import { accountFor } from '#core/store/divide'
@@ -13,7 +14,7 @@ import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
 /** What was cut, what came of it, and what is not accounted for, while the knife is still in the hand. */
-const props = defineProps<{ lot: MeatView; pieceId: number | null; leftG: number }>()
+const props = defineProps<{ lot: MeatView; pieceId: number | null; leftG: Grams }>()
 const emit = defineEmits<{ saved: []; aside: [] }>()
 const { meat, percent } = useNotation()
 const recorded = useRecorded()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Celsius } from '#core/units/quantities'
 import { ARRIVAL_REFUSE_C, ARRIVAL_WARN_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { withoutOffset } from '#core/instruments/check-instrument'
@@ -16,7 +17,7 @@ import type { LineDraft } from './delivery-draft'
 const props = defineProps<{
   index: number
   only: boolean
-  offsetC: number
+  offsetC: Celsius
   errorAt: (path: string) => string | undefined
 }>()
 const line = defineModel<LineDraft>({ required: true })

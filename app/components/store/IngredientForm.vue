@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Fraction } from '#core/units/quantities'
 import { computed } from 'vue'
 import { AGENT_TYPES, agentType, type AgentKind } from '#core/agents/agent-kinds'
 import { parseAgentShare } from '#core/agents/parse-agent-share'
@@ -64,7 +65,7 @@ const understood = computed(() => {
 /** What the label of such an agent usually says; the certificate of this lot overrides it. */
 function chooseAgent(kind: Exclude<AgentKind, 'mix'>): void {
   const { usual } = agentType(kind)
-  const text = (share: number) => String(Math.round(share * 1e6) / 1e4)
+  const text = (share: Fraction) => String(Math.round(share * 1e6) / 1e4)
   draft.value.agentKind = kind
   draft.value.name = AGENT_WORDS[kind].name
   draft.value.certificate = {

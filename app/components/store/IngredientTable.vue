@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { ref } from 'vue'
 import { localDay } from '#core/calendar/local-day'
 import type { IngredientView } from '#shared/contracts/store'
@@ -21,7 +22,7 @@ const recorded = useRecorded()
 const { save, message } = useSave()
 const open = ref<string | null>(null)
 /** Curing salt is counted in grams whatever its amount. */
-const amount = (lot: IngredientView, massG: number) => (lot.kind === 'curing_salt' ? grams(massG) : meat(massG))
+const amount = (lot: IngredientView, massG: Grams) => (lot.kind === 'curing_salt' ? grams(massG) : meat(massG))
 const expired = (lot: IngredientView) => lot.bestBefore !== null && lot.bestBefore < localDay(nowMs.value, session.zone)
 async function openLot(lot: IngredientView): Promise<void> {
   const done = await save(`/api/ingredients/${lot.code}/opened`, {})

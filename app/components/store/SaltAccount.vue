@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams, Milliseconds } from '#core/units/quantities'
 import type { SaltLedgerView, SaltLineView } from '#shared/contracts/store'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
@@ -7,7 +8,7 @@ import { SALT_ANOMALY_WORDS } from '~/components/store/salt-words'
 import { useNotation } from '~/composables/use-notation'
 
 /** One lot of curing salt, ruled like an account. */
-defineProps<{ lot: SaltLedgerView['lots'][number]; nowMs: number }>()
+defineProps<{ lot: SaltLedgerView['lots'][number]; nowMs: Milliseconds }>()
 const emit = defineEmits<{ whole: [] }>()
 const { grams, moment } = useNotation()
 const KINDS = {
@@ -17,7 +18,7 @@ const KINDS = {
   discarded: 'thrown away',
   count: 'counted',
 }
-const signed = (massG: number) => `${massG > 0 ? '+' : ''}${grams(massG)}`
+const signed = (massG: Grams) => `${massG > 0 ? '+' : ''}${grams(massG)}`
 const found = (line: SaltLineView) =>
   line.differenceG === null ? '' : `${signed(line.differenceG)}, scales explain ± ${grams(line.allowedG!, 0.01)}`
 </script>

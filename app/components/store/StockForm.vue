@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Grams } from '#core/units/quantities'
 import { computed, reactive } from 'vue'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { stockMoveInput, type IngredientView, type StockMoveKind } from '#shared/contracts/store'
@@ -15,7 +16,7 @@ const emit = defineEmits<{ saved: [] }>()
 const { grams, meat } = useNotation()
 const recorded = useRecorded()
 const form = reactive({ kind: 'count' as StockMoveKind, amount: '', reason: '', scaleId: null as number | null })
-const { save, saving, errorAt, message } = useSave<{ differenceG: number | null; off: boolean }>(stockMoveInput)
+const { save, saving, errorAt, message } = useSave<{ differenceG: Grams | null; off: boolean }>(stockMoveInput)
 const WORDS = { count: 'Count', discarded: 'Thrown away', unassigned: 'Used without a lot' }
 const left = computed(() =>
   props.lot.kind === 'curing_salt' ? grams(Math.max(0, props.lot.leftG)) : meat(Math.max(0, props.lot.leftG)),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { judgeFridge } from '#core/fridge/excursion'
@@ -20,7 +21,7 @@ const props = defineProps<{
   instruments: InstrumentBrief[]
   store: StoreConcern
   freeBytes: number | null
-  nowMs: number
+  nowMs: Milliseconds
 }>()
 const { as, temperature, moment } = useNotation()
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))

@@ -1,10 +1,11 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { Transaction, type Sequelize } from 'sequelize'
 import { openTables } from '../store'
 import { EXPORT_FORMAT, EXPORT_VERSION, PORTABLE_TABLES } from './portable-tables'
 import { readRows } from './read-rows'
 
 /** The whole shop as JSON text, row by row, as it stood at one moment however long the reading takes. */
-export async function* exportShop(sequelize: Sequelize, nowMs: number): AsyncGenerator<string> {
+export async function* exportShop(sequelize: Sequelize, nowMs: Milliseconds): AsyncGenerator<string> {
   const transaction = await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ })
   try {
     const head = (await openTables(sequelize, transaction).bookHead.one({ id: 1 }))!

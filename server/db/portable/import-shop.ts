@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { Readable } from 'node:stream'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { z } from 'zod'
@@ -122,7 +123,7 @@ const isOutOfOrder = (error: unknown): boolean =>
  * whose chain does not hold, or whose rows are not what the book sealed, leaves the database as it was. A shop from
  * before there were seals is sealed as it stands.
  */
-export async function importShop(admin: Sequelize, source: Readable, nowMs: number): Promise<Imported> {
+export async function importShop(admin: Sequelize, source: Readable, nowMs: Milliseconds): Promise<Imported> {
   try {
     const done = await admin.transaction(transaction => fill(admin, source, transaction))
     const unsealed = await isUnsealed(admin)

@@ -1,7 +1,7 @@
 import type { Notation } from '#core/units/format'
 import type { RuleSet } from '#core/rules/rule-set'
 import type { AttemptKind, Role } from '#shared/contracts/people'
-import { bool, day, decimal, instant, int, json, nullable, text } from '../column'
+import { bool, day, decimal, instant, int, json, nullable, ppm, text } from '../column'
 import { outsideBook, tableSpec } from '../table-spec'
 
 export const shops = tableSpec(
@@ -10,9 +10,9 @@ export const shops = tableSpec(
     name: text(),
     zone: text(64),
     ruleSetId: text(32),
-    houseTargetPpm: decimal(8, 3),
-    houseFloorPpm: nullable(decimal(8, 3)),
-    houseMaxPpm: nullable(decimal(8, 3)),
+    houseTargetPpm: ppm(),
+    houseFloorPpm: nullable(ppm()),
+    houseMaxPpm: nullable(ppm()),
     labAlways: nullable(text(500)),
     turnEveryDays: decimal(3, 1),
     turnBy: text(5),

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
 import { walkChain } from '#core/book/walk-chain'
@@ -18,7 +19,7 @@ function rowsOf(
   writer: Writer,
   entries: readonly NewEvent[],
   from: { id: number; hash: string },
-  more: { clockBehindMs: number | null; touched: string | null },
+  more: { clockBehindMs: Milliseconds | null; touched: string | null },
 ) {
   let hash = from.hash
   return entries.map((entry, i) => {

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
 import type { InstrumentMark } from '#shared/contracts/instruments'
@@ -21,7 +22,7 @@ const INSTRUMENT_KEYS = [
 ]
 
 /** Instruments of a record that were not in order when it was made, each once. */
-function marksOf(markAt: MarkAt, atMs: number, bag: Bag): InstrumentMark[] {
+function marksOf(markAt: MarkAt, atMs: Milliseconds, bag: Bag): InstrumentMark[] {
   const ids = new Set(INSTRUMENT_KEYS.flatMap(key => (typeof bag[key] === 'number' ? [bag[key]] : [])))
   return [...ids].flatMap(id => markAt(id, atMs) ?? []).filter(mark => mark.state !== 'checked')
 }

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { z } from 'zod'
 import type { cardInput, CardView } from '#shared/contracts/cards'
 import type { RowOf } from '../../db/table-spec'
@@ -33,7 +34,7 @@ export async function cardView(tables: Tables, code: string): Promise<Answer<Car
 }
 
 /** Cards that wait to be rubbed, newest first. */
-export async function openCards(tables: Tables): Promise<{ code: string; atMs: number }[]> {
+export async function openCards(tables: Tables): Promise<{ code: string; atMs: Milliseconds }[]> {
   const cards = await tables.benchCards.find({ lotId: null }, { order: [['id', 'DESC']], limit: 50 })
   return cards.map(({ code, atMs }) => ({ code, atMs }))
 }

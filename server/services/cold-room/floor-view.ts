@@ -1,5 +1,5 @@
 import { groupBy } from '#core/lists/group-by'
-import { MS_PER_DAY } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
 import type { FirstThings, FloorView, RunSummary } from '#shared/contracts/cold-room'
 import type { FridgeView, LotSummary } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
@@ -27,7 +27,7 @@ async function firstThings(tables: Tables): Promise<FirstThings> {
 }
 
 /** Fridges with their readings of the last days. */
-async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: number): Promise<FridgeView[]> {
+async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: Milliseconds): Promise<FridgeView[]> {
   const fridges = await tables.fridges.find()
   const newest = groupBy(
     await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
@@ -99,7 +99,7 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
  * The floor as it stands: lots that somebody still has to do with, fridges and smoker runs. Today, the Cold room and
  * the Slicing table read it.
  */
-export async function floorView(tables: Tables, nowMs: number, dataFolder: string | null): Promise<FloorView> {
+export async function floorView(tables: Tables, nowMs: Milliseconds, dataFolder: string | null): Promise<FloorView> {
   const [shop, rows, markAt, instruments, store, first, free] = await Promise.all([
     shopView(tables),
     tables.lots.find({ finishedAtMs: null }, { order: [['id', 'ASC']] }),

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { FileView } from '#shared/contracts/files'
 import type { Tables } from '../../db/store'
 import { sha256 } from '../../digest/sha256'
@@ -15,7 +16,7 @@ const VIEWED = ['sha256', 'name', 'mime', 'bytes'] as const
 export async function keepFile(
   tables: Tables,
   file: { name: string; content: Buffer },
-  who: { byId: number; nowMs: number },
+  who: { byId: number; nowMs: Milliseconds },
 ): Promise<Answer<FileView>> {
   if (file.content.length === 0) return refuse('file_empty')
   const mime = sniffMime(file.content)

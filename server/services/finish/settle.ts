@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/store'
 import { ingredientSums } from '../store/ingredient-sums'
@@ -28,10 +29,10 @@ async function owners<K extends 'lotId' | 'meatLotId' | 'ingredientLotId'>(
 }
 
 /** Marks rows finished, or open again; what stands right already is left alone. */
-async function mark<R extends { id: number; finishedAtMs: number | null }>(
-  table: { update: (id: number, change: { finishedAtMs: number | null }) => Promise<void> },
+async function mark<R extends { id: number; finishedAtMs: Milliseconds | null }>(
+  table: { update: (id: number, change: { finishedAtMs: Milliseconds | null }) => Promise<void> },
   rows: readonly R[],
-  nowMs: number,
+  nowMs: Milliseconds,
   isFinished: (row: R) => boolean,
 ): Promise<void> {
   for (const row of rows) {
@@ -40,7 +41,7 @@ async function mark<R extends { id: number; finishedAtMs: number | null }>(
   }
 }
 
-async function settleLots(tables: Tables, nowMs: number): Promise<void> {
+async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const id = [...new Set([...tables.book.touchedIds('lots'), ...(await owners(tables, OF_LOT, 'lotId'))])]
   if (id.length === 0) return
   // Locked, and so what others have just written to them is seen as well.
@@ -64,7 +65,7 @@ async function settleLots(tables: Tables, nowMs: number): Promise<void> {
   )
 }
 
-async function settleMeat(tables: Tables, nowMs: number): Promise<void> {
+async function settleMeat(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const id = [...new Set([...tables.book.touchedIds('meatLots'), ...(await owners(tables, OF_MEAT, 'meatLotId'))])]
   if (id.length === 0) return
   const rows = await tables.meatLots.pick(['state', 'weightG', 'finishedAtMs'], { id }, { lock: true })
@@ -78,7 +79,7 @@ async function settleMeat(tables: Tables, nowMs: number): Promise<void> {
   )
 }
 
-async function settleIngredients(tables: Tables, nowMs: number): Promise<void> {
+async function settleIngredients(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const id = [
     ...new Set([
       ...tables.book.touchedIds('ingredientLots'),
@@ -110,7 +111,7 @@ async function countReadings(tables: Tables): Promise<void> {
  * Marks what the rows of this transaction finished, or opened again: lots packed and sent to the end, meat and
  * ingredients used up. Pages ask for what is open by that mark, however many years lie behind it.
  */
-export async function settle(tables: Tables, nowMs: number): Promise<void> {
+export async function settle(tables: Tables, nowMs: Milliseconds): Promise<void> {
   await countReadings(tables)
   await settleLots(tables, nowMs)
   await settleMeat(tables, nowMs)

@@ -1,3 +1,4 @@
+import type { Celsius } from '#core/units/quantities'
 import type { z } from 'zod'
 import { ICE_POINT_C, judgeScaleCheck, judgeThermometerCheck } from '#core/instruments/check-instrument'
 import type { CheckInput, fridgeInput, instrumentChangeInput, instrumentInput } from '#shared/contracts/instruments'
@@ -65,7 +66,7 @@ export async function recordCheck(
   ctx: WriteContext,
   id: number,
   input: CheckInput,
-): Promise<Answer<{ passed: boolean; offsetC: number }>> {
+): Promise<Answer<{ passed: boolean; offsetC: Celsius }>> {
   const one = await ctx.tables.instruments.one({ id }, { lock: true })
   if (!one) return refuse('no_such_instrument')
   const found = judge(one.kind, one.readability, input)

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { stateAt } from '#core/instruments/instrument-state'
 import { groupBy } from '#core/lists/group-by'
 import type { InstrumentBrief } from '#shared/contracts/cold-room'
@@ -7,10 +8,10 @@ import type { Tables } from '../../db/store'
 import { below, since } from '../../db/where'
 
 /** How an instrument stood at a moment; null when no instrument was named. */
-export type MarkAt = (instrumentId: number | null, atMs: number) => InstrumentMark | null
+export type MarkAt = (instrumentId: number | null, atMs: Milliseconds) => InstrumentMark | null
 
 /** Checks of all instruments that say how each stood from a moment on: those since, and the last one before. */
-async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: number) {
+async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: Milliseconds) {
   const columns = ['instrumentId', 'atMs', 'passed'] as const
   const [later, before] = await Promise.all([
     tables.instrumentChecks.pick(columns, { atMs: since(sinceMs) }),
@@ -29,7 +30,7 @@ async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: numbe
 }
 
 /** Reads the instruments once; the answer then works for any number of readings from a moment on. */
-export async function loadMarks(tables: Tables, sinceMs: number): Promise<MarkAt> {
+export async function loadMarks(tables: Tables, sinceMs: Milliseconds): Promise<MarkAt> {
   const instruments = await tables.instruments.pick(['name', 'everyDays'])
   const checks = await checksFrom(
     tables,
@@ -46,7 +47,7 @@ export async function loadMarks(tables: Tables, sinceMs: number): Promise<MarkAt
 }
 
 /** Instruments in use, as the floor chooses them. */
-export async function instrumentBriefs(tables: Tables, nowMs: number): Promise<InstrumentBrief[]> {
+export async function instrumentBriefs(tables: Tables, nowMs: Milliseconds): Promise<InstrumentBrief[]> {
   const instruments = await tables.instruments.find({ inUse: true }, { order: [['id', 'ASC']] })
   const checks = await checksFrom(
     tables,
@@ -64,7 +65,7 @@ export async function instrumentBriefs(tables: Tables, nowMs: number): Promise<I
 }
 
 /** Every instrument with its checks, newest first. */
-export async function instrumentViews(tables: Tables, nowMs: number): Promise<InstrumentView[]> {
+export async function instrumentViews(tables: Tables, nowMs: Milliseconds): Promise<InstrumentView[]> {
   const [instruments, checks, users] = await Promise.all([
     tables.instruments.find({}, { order: [['id', 'ASC']] }),
     tables.instrumentChecks.find({}, { order: [['id', 'DESC']] }),
@@ -96,7 +97,7 @@ export async function instrumentViews(tables: Tables, nowMs: number): Promise<In
 }
 
 /** Scales in use, with how they stand now. */
-export async function scaleViews(tables: Tables, nowMs: number): Promise<ScaleView[]> {
+export async function scaleViews(tables: Tables, nowMs: Milliseconds): Promise<ScaleView[]> {
   const scales = (await instrumentBriefs(tables, nowMs)).filter(one => one.kind === 'scale')
   const readability = new Map(
     (await tables.instruments.pick(['readability'], { kind: 'scale' })).map(one => [one.id, one.readability]),

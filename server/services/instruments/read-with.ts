@@ -1,10 +1,11 @@
+import type { Celsius } from '#core/units/quantities'
 import { withoutOffset } from '#core/instruments/check-instrument'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer, type FieldPath } from '../context'
 
 export interface Reading {
-  tempC: number
-  offsetC: number
+  tempC: Celsius
+  offsetC: Celsius
   thermometerId: number | null
 }
 
@@ -23,7 +24,7 @@ export async function offsetOf(
 export async function readWith(
   tables: Tables,
   thermometerId: number | null,
-  readC: number,
+  readC: Celsius,
   path: FieldPath,
 ): Promise<Answer<Reading>> {
   const offset = await offsetOf(tables, thermometerId, path)

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { localDay } from '#core/calendar/local-day'
 import type { BenchView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
@@ -9,7 +10,7 @@ import { rulesInForce } from '../rules/rule-sets'
 import { inStock } from '../store/store-view'
 
 /** All the Bench needs to work out a cure without asking again. */
-export async function benchView(tables: Tables, nowMs: number): Promise<BenchView> {
+export async function benchView(tables: Tables, nowMs: Milliseconds): Promise<BenchView> {
   const [shop, rules, store, scales, fridges, recipes, cards] = await Promise.all([
     shopView(tables),
     rulesInForce(tables),

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { lotListQuery, LotList, LotRow } from '#shared/contracts/lots'
 import { LOT_ROW, LOTS_PAGE } from '#shared/contracts/lots'
 import type { z } from 'zod'
@@ -51,7 +52,7 @@ async function finishedRows(tables: Tables, rows: readonly RowOf<typeof lotsTabl
 export async function lotList(
   tables: Tables,
   { before, find, open }: z.output<typeof lotListQuery>,
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<LotList> {
   const [from] = before === undefined ? [] : await tables.lots.pick([], { code: before }, { withVoided: true })
   const where = {

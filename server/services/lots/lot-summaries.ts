@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { groupBy } from '#core/lists/group-by'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
@@ -18,7 +19,7 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
 }
 
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
-export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: number): Promise<LotSummary[]> {
+export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const [pieces, turns, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),

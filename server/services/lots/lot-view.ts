@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { LotView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/store'
 import { eventsAbout } from '../book/event-views'
@@ -14,7 +15,7 @@ async function recipeOf(tables: Tables, revisionId: number) {
 }
 
 /** The whole life of a lot. */
-export async function lotView(tables: Tables, code: string, nowMs: number): Promise<Answer<LotView>> {
+export async function lotView(tables: Tables, code: string, nowMs: Milliseconds): Promise<Answer<LotView>> {
   const row = await tables.lots.one({ code })
   if (!row)
     return refuse((await tables.lots.count({ code }, { withVoided: true })) > 0 ? 'lot_voided' : 'no_such_lot', {

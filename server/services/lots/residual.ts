@@ -2,7 +2,7 @@ import { nitriteShare } from '#core/cure/agent'
 import { isWet } from '#core/cure/cure-method'
 import { asNaNO2 } from '#core/rules/limits'
 import { residualBound } from '#core/rules/residual-bound'
-import { PPM_PER_UNIT } from '#core/units/quantities'
+import { type Grams, PPM_PER_UNIT } from '#core/units/quantities'
 import type { ResidualView } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
 import type { Tables } from '../../db/store'
@@ -16,7 +16,7 @@ type LotRow = RowOf<typeof lots>
  * All nitrite that went in at its highest, grams as NaNO2; null where mass balance says nothing: nitrate, or an agent
  * nobody can name.
  */
-async function nitriteHighG(tables: Tables, lot: LotRow, greenG: number): Promise<number | null> {
+async function nitriteHighG(tables: Tables, lot: LotRow, greenG: Grams): Promise<number | null> {
   const parts = await tables.lotIngredients.find({ lotId: lot.id, role: 'agent' })
   const agents = await tables.ingredientLots.find({ id: parts.map(part => part.ingredientLotId) }, { withVoided: true })
   if (lot.judgement.lot === null || agents.some(agent => agent.nitrateFraction > 0 || agent.certificate === null))

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { OfficeView } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
 import type { Tables } from '../../db/store'
@@ -10,7 +11,7 @@ import { CSV_TABLES } from './take-along'
 /** Devices that are signed in: for the owner everybody's, for others their own. */
 async function deviceViews(
   tables: Tables,
-  reader: { person: SignedIn; sessionId: number; nowMs: number },
+  reader: { person: SignedIn; sessionId: number; nowMs: Milliseconds },
 ): Promise<DeviceView[]> {
   const { sessionId, nowMs } = reader
   const whose = reader.person.role === 'owner' ? {} : { userId: reader.person.id }
@@ -36,7 +37,7 @@ async function deviceViews(
 /** What the Office keeps: people, devices, scales, fridges, rules. */
 export async function officeView(
   tables: Tables,
-  reader: { person: SignedIn; sessionId: number; onTablet: boolean; nowMs: number },
+  reader: { person: SignedIn; sessionId: number; onTablet: boolean; nowMs: Milliseconds },
 ): Promise<OfficeView> {
   const [shop, rules, people, instruments, fridges, devices] = await Promise.all([
     shopView(tables),

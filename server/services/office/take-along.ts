@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { csvOf, CSV_TABLES } from '../../db/portable/csv'
 import { exportShop as exportFrom } from '../../db/portable/export-shop'
 import type { Store } from '../../db/store'
@@ -12,7 +13,7 @@ export { CSV_TABLES }
 /** That the whole shop went along stands in the book. */
 export async function recordExport(
   store: Store,
-  who: { actor: SignedIn; station: string; nowMs: number },
+  who: { actor: SignedIn; station: string; nowMs: Milliseconds },
 ): Promise<void> {
   const { zone } = await theShop(store.tables)
   await inBook(store, { ...who, zone, clockRight: true }, async ctx =>
@@ -21,7 +22,7 @@ export async function recordExport(
 }
 
 /** The whole shop as JSON, as it stands now. */
-export const exportShop = (store: Store, nowMs: number): AsyncGenerator<string> => exportFrom(store.slow, nowMs)
+export const exportShop = (store: Store, nowMs: Milliseconds): AsyncGenerator<string> => exportFrom(store.slow, nowMs)
 
 /** A table as CSV; tables of the running server are none. */
 export const csvTable = (store: Store, name: string): Answer<AsyncGenerator<string>> =>

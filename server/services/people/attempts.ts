@@ -1,4 +1,4 @@
-import { MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import type { AttemptKind } from '#shared/contracts/people'
 import { duplicateOf } from '../../db/duplicate'
 import type { Tables } from '../../db/store'
@@ -43,7 +43,7 @@ function budgets({ kind, signIn, address, device }: Attempt): Budget[] {
   ]
 }
 
-async function isClosed(tables: Tables, attempt: Attempt, nowMs: number, already: number): Promise<boolean> {
+async function isClosed(tables: Tables, attempt: Attempt, nowMs: Milliseconds, already: number): Promise<boolean> {
   for (const { who, most } of budgets(attempt)) {
     if (
       (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: since(nowMs - WINDOW_MS) }))
@@ -74,14 +74,14 @@ async function isClosed(tables: Tables, attempt: Attempt, nowMs: number, already
  * then nothing is written, so that tries on a closed door neither fill the table nor keep it closed. Else the number by
  * which a right one is marked.
  */
-export async function beginAttempt(tables: Tables, attempt: Attempt, nowMs: number): Promise<number | null> {
+export async function beginAttempt(tables: Tables, attempt: Attempt, nowMs: Milliseconds): Promise<number | null> {
   if (await isClosed(tables, attempt, nowMs, 0)) return null
   const id = await tables.signInAttempts.insert({ ...attempt, atMs: nowMs, succeeded: false })
   return (await isClosed(tables, attempt, nowMs, 1)) ? null : id
 }
 
 /** True after the wrong try that uses up its budget: the next one finds the door closed. */
-export async function isLastTry(tables: Tables, attempt: Attempt, nowMs: number): Promise<boolean> {
+export async function isLastTry(tables: Tables, attempt: Attempt, nowMs: Milliseconds): Promise<boolean> {
   const [{ who, most }] = budgets(attempt) as [Budget]
   return (
     (await tables.signInAttempts.count({ ...who, succeeded: false, atMs: since(nowMs - WINDOW_MS) }))

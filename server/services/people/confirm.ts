@@ -1,4 +1,4 @@
-import { MS_PER_MINUTE } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_MINUTE } from '#core/units/quantities'
 import type { Tables } from '../../db/store'
 import { refuse, type Answer } from '../context'
 import { beginAttempt, markRight, WINDOW_MINUTES } from './attempts'
@@ -13,7 +13,7 @@ export async function checkOwnPassword(
   tables: Tables,
   user: Pick<User, 'signIn' | 'passwordHash'>,
   password: string,
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<Answer<null>> {
   const attempt = await beginAttempt(tables, { kind: 'own', signIn: user.signIn, address: '', device: null }, nowMs)
   if (attempt === null) return refuse('password_closed', { minutes: WINDOW_MINUTES })
@@ -27,7 +27,7 @@ export async function confirmSession(
   tables: Tables,
   { session, user }: { session: Session; user: User },
   password: string,
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<Answer<object>> {
   if (session.shared) return refuse('own_sign_in_needed')
   const checked = await checkOwnPassword(tables, user, password, nowMs)
@@ -36,5 +36,5 @@ export async function confirmSession(
   return { ok: true, value: {} }
 }
 
-export const isConfirmed = (session: Session, nowMs: number): boolean =>
+export const isConfirmed = (session: Session, nowMs: Milliseconds): boolean =>
   session.confirmedUntilMs !== null && session.confirmedUntilMs > nowMs

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { z } from 'zod'
 import type { pinInput, signatureInput, StationView } from '#shared/contracts/people'
 import type { Store, Tables } from '../../db/store'
@@ -24,7 +25,7 @@ export async function signAtStation(
   at: OpenSession,
   input: z.output<typeof signatureInput>,
   address: string,
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<Answer<object>> {
   if (!at.session.shared) return refuse('not_shared')
   const { tables } = store

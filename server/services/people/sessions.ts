@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { sha256 } from '../../digest/sha256'
 import type { RowOf } from '../../db/table-spec'
 import type { sessions, users } from '../../db/tables/people'
@@ -30,7 +30,7 @@ export interface OpenSession {
 export async function startSession(
   tables: Tables,
   who: { userId: number; station: string; shared: boolean },
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<string> {
   const token = randomBytes(32).toString('base64url')
   await tables.sessions.insert({
@@ -44,7 +44,7 @@ export async function startSession(
 }
 
 /** The session of a token while it lasts and its account is open. */
-export async function openSession(tables: Tables, token: string, nowMs: number): Promise<OpenSession | null> {
+export async function openSession(tables: Tables, token: string, nowMs: Milliseconds): Promise<OpenSession | null> {
   const session = await tables.sessions.one({ tokenHash: sha256(token), endedAtMs: null })
   if (!session || session.endsAtMs <= nowMs) return null
   const seenMs = session.seenAtMs ?? session.startedAtMs
@@ -60,14 +60,14 @@ export async function openSession(tables: Tables, token: string, nowMs: number):
   return { session, user, signer: signs ? (people.find(person => person.id === session.signerId) ?? null) : null }
 }
 
-export const endSession = (tables: Tables, session: Session, nowMs: number): Promise<void> =>
+export const endSession = (tables: Tables, session: Session, nowMs: Milliseconds): Promise<void> =>
   tables.sessions.update(session.id, { endedAtMs: nowMs })
 
 /** Ends every sign-in of a person, but for the one that stays. */
 export async function endSessionsOf(
   tables: Tables,
   userId: number,
-  nowMs: number,
+  nowMs: Milliseconds,
   staysId: number | null = null,
 ): Promise<void> {
   for (const session of await tables.sessions.find({ userId, endedAtMs: null })) {
@@ -76,11 +76,11 @@ export async function endSessionsOf(
 }
 
 /** A record was signed: the signature lasts a little longer. */
-export const keepSigning = (tables: Tables, session: Session, nowMs: number): Promise<void> =>
+export const keepSigning = (tables: Tables, session: Session, nowMs: Milliseconds): Promise<void> =>
   tables.sessions.update(session.id, { signedUntilMs: nowMs + SIGNATURE_MS })
 
 /** Ends the session of a token, when it has one: a new sign-in on the same device leaves none behind. */
-export async function endToken(tables: Tables, token: string | undefined, nowMs: number): Promise<void> {
+export async function endToken(tables: Tables, token: string | undefined, nowMs: Milliseconds): Promise<void> {
   const session = token === undefined ? null : await tables.sessions.one({ tokenHash: sha256(token), endedAtMs: null })
   if (session) await endSession(tables, session, nowMs)
 }
@@ -101,7 +101,7 @@ export async function rememberDevice(
   tables: Tables,
   deviceToken: string,
   userId: number,
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<void> {
   const tokenHash = sha256(deviceToken)
   if (!(await tables.knownDevices.one({ tokenHash, userId })))

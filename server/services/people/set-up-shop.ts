@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { z } from 'zod'
 import { HOUSE_TARGET_PPM } from '#core/rules/house'
 import { limitsFor } from '#core/rules/limits'
@@ -36,7 +37,7 @@ const plain = (code: string): string => code.toUpperCase().replace(/[^A-Z0-9]/g,
  */
 export async function mayOpenShop(
   store: Store,
-  { code, wanted, address, nowMs }: { code: string; wanted: string | null; address: string; nowMs: number },
+  { code, wanted, address, nowMs }: { code: string; wanted: string | null; address: string; nowMs: Milliseconds },
 ): Promise<Answer<null>> {
   if ((await store.tables.shops.count()) > 0) return refuse('shop_exists')
   if (wanted === null) return refuse('setup_closed')
@@ -54,7 +55,7 @@ export async function mayOpenShop(
 export async function setUpShop(
   store: Store,
   input: z.output<typeof setupInput>,
-  nowMs: number,
+  nowMs: Milliseconds,
 ): Promise<Answer<SignedIn>> {
   const weak = refuseWeakPassword(
     input.owner.password,

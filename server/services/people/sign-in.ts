@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { SignedIn } from '#shared/contracts/people'
 import type { Store } from '../../db/store'
 import { inBook } from '../book/in-book'
@@ -27,7 +28,7 @@ export interface Door {
   address: string
   device: string | null
   station: string
-  nowMs: number
+  nowMs: Milliseconds
 }
 
 /** Work at the door, recorded in the name of the person who stands there. */

@@ -1,3 +1,4 @@
+import type { Milliseconds, Ppm } from '#core/units/quantities'
 import { STARTERS } from '#shared/recipes/starters'
 import type { Tables } from '../../db/store'
 import { nextCodes } from '../book/next-code'
@@ -5,7 +6,7 @@ import { nextCodes } from '../book/next-code'
 /** Fills a new shop's recipe book, none above the shop's own target; answers with the codes. */
 export async function addStarters(
   tables: Tables,
-  by: { id: number; nowMs: number; targetPpm: number },
+  by: { id: number; nowMs: Milliseconds; targetPpm: Ppm },
 ): Promise<string[]> {
   const codes = await nextCodes(tables, 'recipe', STARTERS.length)
   for (const [i, recipe] of STARTERS.entries()) {

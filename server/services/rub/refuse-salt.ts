@@ -1,3 +1,4 @@
+import type { Fraction } from '#core/units/quantities'
 import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE } from '#core/rules/house'
 import type { CuringAgent } from '#core/cure/agent'
 import type { Formulation } from '#core/cure/formulate'
@@ -14,7 +15,7 @@ import { massOf, type IngredientPart } from './rub-parts'
 export function refuseSalt(
   input: RubInput,
   parts: readonly IngredientPart[],
-  { plan, agent, share }: { plan: Formulation; agent: CuringAgent | null; share: number },
+  { plan, agent, share }: { plan: Formulation; agent: CuringAgent | null; share: Fraction },
 ): Refusal | null {
   const question = saltQuestion({
     method: input.method,

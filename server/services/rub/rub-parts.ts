@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
@@ -10,7 +11,7 @@ import { ingredientLeftG, meatLeftG } from '../store/stock'
 export interface IngredientPart {
   role: MixRole
   lot: RowOf<typeof ingredientLots>
-  weighedG: number
+  weighedG: Grams
   weighedTyped: string
   /** A seasoning's place in the input; null for the others. */
   seasoning: number | null
@@ -76,7 +77,7 @@ async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCo
 interface Asked {
   role: MixRole
   lotCode: string
-  weighed: { netG: number; typed: string }
+  weighed: { netG: Grams; typed: string }
   path: (string | number)[]
   seasoning: number | null
 }

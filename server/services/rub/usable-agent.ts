@@ -1,3 +1,4 @@
+import type { Ppm } from '#core/units/quantities'
 import { agentFault, type Purpose } from '#core/agents/agent-fault'
 import type { CuringAgent } from '#core/cure/agent'
 import { localDay } from '#core/calendar/local-day'
@@ -22,7 +23,7 @@ export async function spicedOn(tables: Tables, lot: IngredientLot, zone: string)
 export async function usableAgent(
   tables: Tables,
   lot: IngredientLot | undefined,
-  q: { nitrateMaxPpm: number; purpose: Purpose; today: string; jurisdiction: string; zone: string },
+  q: { nitrateMaxPpm: Ppm; purpose: Purpose; today: string; jurisdiction: string; zone: string },
 ): Promise<Answer<CuringAgent | null>> {
   const agent = lot ? agentOf(lot) : null
   if (!lot || !agent) return { ok: true, value: null }

@@ -1,3 +1,4 @@
+import type { Fraction } from '#core/units/quantities'
 import type { Formulation } from '#core/cure/formulate'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { RubInput } from '#shared/contracts/rub'
@@ -8,7 +9,7 @@ import type { Checked } from './check-rub'
 import { firstShareOf } from './judge-rub'
 import type { IngredientPart } from './rub-parts'
 
-const plannedG = (plan: Formulation, part: IngredientPart, share: number): number => {
+const plannedG = (plan: Formulation, part: IngredientPart, share: Fraction): number => {
   const whole = { agent: plan.agentG, salt: plan.saltG, sugar: plan.sugarG }
   return part.role === 'spice' ? plan.seasonings[part.seasoning!]!.massG : share * whole[part.role]
 }

@@ -5,7 +5,7 @@ import { coolingRuleFor } from '#core/cooling/cooling'
 import { leftCold } from '#core/smoke/come-up'
 import type { CoreReading } from '#core/smoke/core-reading'
 import { isCold, judgeHeats, type Heat, type HeatsJudged, type LotHeats } from '#core/smoke/heats'
-import { MS_PER_DAY } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
 import type { HeatRow } from '../../db/heat-reader'
 import type { Tables } from '../../db/store'
 import type { RowOf } from '../../db/table-spec'
@@ -27,7 +27,7 @@ const coresOf = (rows: readonly HeatRow[], phase: 'smoke' | 'cool'): CoreReading
   rows.flatMap(row => (row.phase === phase && row.coreC !== null ? [{ atMs: row.atMs, coreC: row.coreC }] : []))
 
 /** A run and its readings as the core takes them. */
-export const heatOf = (run: RunRow, readings: readonly HeatRow[], coldUntilMs: number | null = null): Heat => ({
+export const heatOf = (run: RunRow, readings: readonly HeatRow[], coldUntilMs: Milliseconds | null = null): Heat => ({
   code: run.code,
   startedAtMs: run.startedAtMs,
   pulledAtMs: run.pulledAtMs,
@@ -71,7 +71,7 @@ async function coldUntil(tables: Tables, lot: LotRow, run: RunRow): Promise<numb
 const FAR_MS = 1000 * 365 * MS_PER_DAY
 
 /** What the heats of a lot's pieces say about growth; kept once neither a reading nor the hour can change it. */
-export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: number): Promise<LotHeats> {
+export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: Milliseconds): Promise<LotHeats> {
   if (of.runs.length === 0) return { groups: [], coldRuns: [] }
   const cold = new Map(
     await Promise.all(of.runs.map(async run => [run.id, await coldUntil(tables, lot, run)] as const)),
@@ -102,7 +102,7 @@ export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: 
   if (kept?.inputs === inputs) return kept.judged
   const rows = await tables.heatRows(of.runs)
   const heats = new Map(of.runs.map(run => [run.id, heatOf(run, rows.get(run.id) ?? [], cold.get(run.id))]))
-  const judgedAt = (atMs: number): LotHeats => ({
+  const judgedAt = (atMs: Milliseconds): LotHeats => ({
     groups: groups.map(group =>
       judgeHeats({
         heats: group.map(run => heats.get(run.id)!),
@@ -138,7 +138,7 @@ async function keep(
 }
 
 /** Every group of a lot's pieces with what its heats say about growth. */
-export async function judgeLotHeats(tables: Tables, lot: LotRow, nowMs: number): Promise<HeatsJudged[]> {
+export async function judgeLotHeats(tables: Tables, lot: LotRow, nowMs: Milliseconds): Promise<HeatsJudged[]> {
   const pieces = await tables.pieces.pick([], { lotId: lot.id })
   const inRuns = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
   const inOrder = inRuns.length

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '#core/units/quantities'
+import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunReadingView, RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/store'
@@ -11,7 +11,7 @@ import { judgeLotHeats } from './heat-groups'
 import { readingsPage, runLine } from './run-readings'
 
 /** What a lot's heats say of this one; of several groups of pieces the worse. */
-async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1], code: string, nowMs: number) {
+async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1], code: string, nowMs: Milliseconds) {
   const groups = await judgeLotHeats(tables, lot, nowMs)
   const worst = <T>(found: T[], rank: (one: T) => number): T | null =>
     found.toSorted((a, b) => rank(b) - rank(a))[0] ?? null
@@ -30,7 +30,7 @@ async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1]
 const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 4 } as const
 
 /** One smoke with its readings and the lots in it. */
-export async function runView(tables: Tables, code: string, nowMs: number): Promise<Answer<RunView>> {
+export async function runView(tables: Tables, code: string, nowMs: Milliseconds): Promise<Answer<RunView>> {
   const run = await tables.runs.one({ code })
   if (!run) return refuse('no_such_run', { code })
   const [{ pieces, lots }, line, users, events, shop] = await Promise.all([

@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import { accountFor, pieceLabel } from '#core/store/divide'
@@ -24,7 +25,7 @@ export async function cutMeat(
   ctx: WriteContext,
   code: string,
   input: Input,
-): Promise<Answer<{ labels: string[]; unaccountedG: number }>> {
+): Promise<Answer<{ labels: string[]; unaccountedG: Grams }>> {
   const { tables } = ctx
   const meat = await tables.meatLots.one({ code }, { lock: true })
   if (!meat) return refuse('no_such_meat', { code })

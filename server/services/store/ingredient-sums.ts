@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import type { Tables } from '../../db/store'
 import { but } from '../../db/where'
 
@@ -8,10 +9,10 @@ import { but } from '../../db/where'
 export async function ingredientSums(tables: Tables, ids: readonly number[], locked = false) {
   const where = { ingredientLotId: ids }
   const asked = { sum: ['massG'], lock: locked } as const
-  const none = new Map<number, { sum: { massG: number } }>()
+  const none = new Map<number, { sum: { massG: Grams } }>()
   const [used, mixed, moved, counted]
     = ids.length === 0
-      ? [new Map<number, { sum: { weighedG: number } }>(), none, none, none]
+      ? [new Map<number, { sum: { weighedG: Grams } }>(), none, none, none]
       : await Promise.all([
           tables.lotIngredients.totals('ingredientLotId', { sum: ['weighedG'], where, lock: locked }),
           tables.mixParts.totals('ingredientLotId', { ...asked, where }),

@@ -3,7 +3,7 @@ import type { z } from 'zod'
 import { bulkAgent, type BulkPart } from '#core/cure/bulk-mix'
 import { ingoingNitritePpm } from '#core/cure/ingoing-nitrite'
 import { localDay } from '#core/calendar/local-day'
-import { GRAMS_PER_KILOGRAM } from '#core/units/quantities'
+import { type Grams, GRAMS_PER_KILOGRAM } from '#core/units/quantities'
 import type { bulkMixInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table-spec'
@@ -30,7 +30,7 @@ export async function makeMix(
   const today = localDay(ctx.nowMs, shop.zone)
   const scale = await scaleOf(tables, input.scaleId)
   if (!scale) return refuse('no_such_scale', {}, ['scaleId'])
-  const found: { lot: RowOf<typeof ingredientLots>; role: MixRole; massG: number; typed: string }[] = []
+  const found: { lot: RowOf<typeof ingredientLots>; role: MixRole; massG: Grams; typed: string }[] = []
   for (const [i, part] of input.parts.entries()) {
     const path = ['parts', i, 'lotCode']
     const lot = await tables.ingredientLots.one({ code: part.lotCode }, { lock: true })

@@ -1,3 +1,4 @@
+import type { Grams } from '#core/units/quantities'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import { saltLedger } from '#core/ledger/salt-ledger'
@@ -17,7 +18,7 @@ export async function moveStock(
   ctx: WriteContext,
   code: string,
   input: Input,
-): Promise<Answer<{ differenceG: number | null; off: boolean }>> {
+): Promise<Answer<{ differenceG: Grams | null; off: boolean }>> {
   const { tables } = ctx
   const lot = await tables.ingredientLots.one({ code }, { lock: true })
   if (!lot) return refuse('no_such_ingredient', { code })

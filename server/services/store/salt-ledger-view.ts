@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { COUNT_EVERY_MS } from '#core/rules/house'
 import { saltLedger } from '#core/ledger/salt-ledger'
 import type { SaltLedgerView } from '#shared/contracts/store'
@@ -42,7 +43,7 @@ async function saltsOf(tables: Tables, { before, code }: WhichAccounts) {
 /** Each gram of curing salt, in and out, tied to its lot, with the balance after each. */
 export async function saltLedgerView(
   tables: Tables,
-  nowMs: number,
+  nowMs: Milliseconds,
   which: WhichAccounts = {},
 ): Promise<SaltLedgerView> {
   const { salts, more } = await saltsOf(tables, which)

@@ -1,10 +1,11 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { COUNT_EVERY_MS } from '#core/rules/house'
 import type { StoreConcern } from '#shared/contracts/cold-room'
 import type { Tables } from '../../db/store'
 import { CLOCK_SLACK_MS } from '../book/append-events'
 
 /** Held meat, curing salt to be counted, and a clock that was set back. */
-export async function storeConcern(tables: Tables, nowMs: number): Promise<StoreConcern> {
+export async function storeConcern(tables: Tables, nowMs: Milliseconds): Promise<StoreConcern> {
   const [holds, salts, head] = await Promise.all([
     tables.holds.pick(['meatLotId', 'reason'], { lotId: null, disposition: null }),
     tables.ingredientLots.pick(['code', 'name', 'receivedAtMs'], { kind: 'curing_salt', finishedAtMs: null }),
@@ -17,7 +18,7 @@ export async function storeConcern(tables: Tables, nowMs: number): Promise<Store
       where: { kind: 'count', ingredientLotId: salts.map(salt => salt.id) },
     }),
   ])
-  const lastMs = (id: number, receivedAtMs: number) => Math.max(receivedAtMs, counts.get(id)?.max.atMs ?? 0)
+  const lastMs = (id: number, receivedAtMs: Milliseconds) => Math.max(receivedAtMs, counts.get(id)?.max.atMs ?? 0)
   const behindMs = (head?.lastAtMs ?? nowMs) - nowMs
   return {
     heldMeat: holds.flatMap(hold =>

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import { refuse, type Refusal, type WriteContext } from '../context'
@@ -8,7 +9,7 @@ import { checkRun } from '../smoke/check-run'
 
 /** A record as the book tells it. */
 export interface Told<K extends EventKind = EventKind> {
-  atMs: number
+  atMs: Milliseconds
   subjects: string[]
   typed: TypedOf<K>
   computed: ComputedOf<K>

@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import { UNDO_MS } from '#core/rules/house'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
@@ -25,7 +26,7 @@ async function builtUpon(tables: Tables, eventId: number, codes: readonly string
 async function undo<K extends EventKind>(
   ctx: WriteContext,
   kind: K,
-  row: { atMs: number; subjects: string; typed: string; computed: string },
+  row: { atMs: Milliseconds; subjects: string; typed: string; computed: string },
 ): Promise<Refusal | null> {
   const step: TakeBack<K> | undefined = takeBack[kind]
   if (!step) return refuse('cannot_void')

@@ -1,3 +1,4 @@
+import type { Grams, Ppm } from '#core/units/quantities'
 import {
   LEAST_SYRUP_SHARE,
   MOST_BLENDED_NITRITE_SHARE,
@@ -20,12 +21,12 @@ export const ENTRIES = {
   not_a_weight: () => 'This is not a weight. Write it like 1.98 kg, 1980, or 4 lb 6.5 oz.',
   not_positive: () => 'A weight must be more than 0.',
   ounces_over_16: (p: { ounces: number }) => `${p.ounces} oz is more than a pound. Ounces after pounds go up to 15.9.`,
-  tare_above_gross: (p: { tareG: number; grossG: number }, as: Notation) =>
+  tare_above_gross: (p: { tareG: Grams; grossG: Grams }, as: Notation) =>
     `The tub (${said.meat(p.tareG, as)}) weighs more than the whole (${said.meat(p.grossG, as)}). Write the full weight first, then minus the tub.`,
   tare_unit_missing: () => 'Write the unit of the tub\'s weight too, like 5 lb - 1 lb.',
-  too_light: (p: { netG: number }, as: Notation) =>
+  too_light: (p: { netG: Grams }, as: Notation) =>
     `${said.grams(p.netG, as)} is too light to be this. A bare number is grams: did you mean kg?`,
-  too_heavy: (p: { netG: number }, as: Notation) => `${said.meat(p.netG, as)} is too heavy to be this. A bare number is grams; check the unit.`,
+  too_heavy: (p: { netG: Grams }, as: Notation) => `${said.meat(p.netG, as)} is too heavy to be this. A bare number is grams; check the unit.`,
   not_a_length: () => 'This is not a thickness. Write it like 40 mm, 4 cm, or 1.6 in.',
   length_range: (p: { typed: string }) => `${p.typed} is no thickness of a piece of meat. Check the figure and the unit.`,
   temperature_range: (p: { typed: string }) =>
@@ -78,7 +79,7 @@ export const ENTRIES = {
   sides_empty: () => 'At least one side must get some of the mix.',
   too_many_seasonings: () => `More than ${MOST_SEASONINGS} seasonings. Mix some of them beforehand.`,
   mix_too_few: () => 'A mix has at least two ingredients.',
-  floor_above_max: (p: { floorPpm: number }, as: Notation) =>
+  floor_above_max: (p: { floorPpm: Ppm }, as: Notation) =>
     `The floor of ${said.ppm(p.floorPpm, as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
   min_above_max: () => 'The least is above the most. Check both.',
   basis_of_compound: () => 'Nitrate is counted as NaNO3, nitrite as NaNO2, as the ion or as residue.',

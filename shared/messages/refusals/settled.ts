@@ -1,3 +1,4 @@
+import type { Milliseconds } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
 import { said } from '../params'
 
@@ -15,8 +16,8 @@ export const SETTLED = {
   key_reused: () => 'This entry was sent before with other figures. Open the page again and look what is recorded.',
   shown_once: () => 'This was done, but its answer was lost on the way and is shown only once. Begin anew.',
   shop_exists: () => 'This shop is already set up. Sign in instead.',
-  clock_ahead: (p: { nowMs: number; zone: string; hours: number }, as: Notation) =>
+  clock_ahead: (p: { nowMs: Milliseconds; zone: string; hours: number }, as: Notation) =>
     `The shop's computer says it is ${said.moment(p.nowMs, p.zone, as)}. The last record is ${p.hours} hours older. Set the clock right, or say that it is right.`,
-  clock_off_database: (p: { nowMs: number; zone: string; hours: number }, as: Notation) =>
+  clock_off_database: (p: { nowMs: Milliseconds; zone: string; hours: number }, as: Notation) =>
     `This computer says it is ${said.moment(p.nowMs, p.zone, as)}; the one that keeps the records is ${p.hours} hours off. Set the wrong clock right, or say that this one is right.`,
 }

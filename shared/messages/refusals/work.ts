@@ -1,3 +1,4 @@
+import type { Celsius, Fraction, Grams, Ppm } from '#core/units/quantities'
 import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import type { Notation } from '#core/units/format'
 import type { HoldReason } from '../../contracts/holds'
@@ -6,7 +7,7 @@ import type { MeatState } from '../../contracts/store'
 import { said } from '../params'
 
 /** Ways back under a limit: `takeOffG` of curing salt, `addMeatG` of meat; 0 where there is none. */
-type Fix = { takeOffG: number; addMeatG: number }
+type Fix = { takeOffG: Grams; addMeatG: Grams }
 const verdictFix = (p: Fix, as: Notation): string => {
   const ways = [
     p.takeOffG > 0 ? `take off ${said.grams(p.takeOffG, as)} of curing salt` : '',
@@ -22,17 +23,17 @@ const verdictFix = (p: Fix, as: Notation): string => {
 /** What the shop's rules or the work refuse: what was wrong and the next step. */
 export const WORK = {
   invalid_input: (p: { count: number }) => `${p.count} entries need another look.`,
-  rub_above_limit: (p: Fix & { ppm: number; maxPpm: number; source: string }, as: Notation) =>
+  rub_above_limit: (p: Fix & { ppm: Ppm; maxPpm: Ppm; source: string }, as: Notation) =>
     `${said.ppmBeside(p.ppm, p.maxPpm, as)} is above the limit of ${said.ppm(p.maxPpm, as)} (${p.source}). ${verdictFix(p, as)}`,
-  rub_limit_not_shown: (p: Fix & { highPpm: number; maxPpm: number }, as: Notation) =>
+  rub_limit_not_shown: (p: Fix & { highPpm: Ppm; maxPpm: Ppm }, as: Notation) =>
     `This may be up to ${said.ppmBeside(p.highPpm, p.maxPpm, as)}, and the limit is ${said.ppm(p.maxPpm, as)}: the weighing cannot show it is inside. ${verdictFix(p, as)}`,
-  salt_only_too_weak: (p: { leastG: number; leastShare: number }, as: Notation) =>
+  salt_only_too_weak: (p: { leastG: Grams; leastShare: Fraction }, as: Notation) =>
     `Under ${said.percent(p.leastShare, as, 1)} salt and no nitrite is not a cure. Weigh at least ${said.grams(p.leastG, as)} of salt.`,
-  salt_already_exceeded: (p: { carriedG: number; wantedG: number; by: string }, as: Notation) =>
+  salt_already_exceeded: (p: { carriedG: Grams; wantedG: Grams; by: string }, as: Notation) =>
     `Curing salt and seasonings already bring ${said.grams(p.carriedG, as)} of salt, more than the ${said.grams(p.wantedG, as)} wanted; most comes with the ${p.by}. ${p.by === 'curing salt' ? 'Raise the salt or use a stronger curing salt.' : 'Take less of it, or raise the salt.'}`,
   nitrate_refused: (p: { name: string; jurisdiction: string }) =>
     `${p.name} holds nitrate, which the rules of ${p.jurisdiction} do not allow here. Use curing salt no. 1 or a nitrite curing salt.`,
-  nitrate_above_limit: (p: { ppm: number; maxPpm: number; source: string }, as: Notation) =>
+  nitrate_above_limit: (p: { ppm: Ppm; maxPpm: Ppm; source: string }, as: Notation) =>
     `${said.ppmBeside(p.ppm, p.maxPpm, as)} of nitrate is above the limit of ${said.ppm(p.maxPpm, as)} (${p.source}). Use curing salt no. 1, or less.`,
   agent_no_certificate: (p: { name: string }) =>
     `${p.name} has no certificate: without one nobody knows the ppm. Ask the supplier for it, or use curing salt no. 1.`,
@@ -48,20 +49,20 @@ export const WORK = {
     `${p.code} ${p.name} is iodised: it spoils flavour and colour. Use salt without iodine.`,
   ingredient_expired: (p: { code: string; name: string; bestBefore: string }, as: Notation) =>
     `${p.code} ${p.name} was best before ${said.date(p.bestBefore, as)}. Choose a lot that is in date.`,
-  salt_missing: (p: { saltG: number }, as: Notation) =>
+  salt_missing: (p: { saltG: Grams }, as: Notation) =>
     `This cure needs ${said.grams(p.saltG, as)} of salt beside the curing salt. Weigh it and enter it.`,
-  brine_too_strong: (p: { mostShare: number }, as: Notation) =>
+  brine_too_strong: (p: { mostShare: Fraction }, as: Notation) =>
     `No brine holds that much salt: it is full at ${said.percent(p.mostShare, as, 1)}. Take more water, or less salt.`,
   weighed_back_all: () => 'What is weighed back is as much as went on. Check the weight and the tub.',
-  salt_slip: (p: { share: number; plannedShare: number; least: number; most: number }, as: Notation) =>
+  salt_slip: (p: { share: Fraction; plannedShare: Fraction; least: number; most: number }, as: Notation) =>
     `This comes to ${said.percent(p.share, as)} salt in all; the plan is ${said.percent(p.plannedShare, as)}. No measured cure lies outside ${said.percent(p.least, as)} to ${said.percent(p.most, as)}: check the unit and the point, and weigh the salt again.`,
-  salt_off: (p: { share: number; plannedShare: number }, as: Notation) =>
+  salt_off: (p: { share: Fraction; plannedShare: Fraction }, as: Notation) =>
     `This comes to ${said.percent(p.share, as)} salt in all, and the plan is ${said.percent(p.plannedShare, as)}: off by more than a fifth. If it is meant, type the salt's weight a second time.`,
   recipe_unchanged: (p: { number: number }) => `Nothing is different from revision ${p.number}. No new one was written.`,
   second_other_agent: (p: { code: string }) =>
     `The first application was made with ${p.code}. Use the same curing salt for the second.`,
   nothing_to_weigh_back: (p: { code: string }) => `${p.code} was cured by a method that weighs nothing back.`,
-  after_brine_weight: (p: { netG: number; greenG: number }, as: Notation) =>
+  after_brine_weight: (p: { netG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.netG, as)} out of the brine does not fit ${said.meat(p.greenG, as)} that went in. Check the scale and the tub.`,
   residual_lab_always: (p: { code: string }) =>
     `Your authority wants a laboratory result for every lot: ${p.code} has none yet. Record it on the lot's page.`,
@@ -71,14 +72,14 @@ export const WORK = {
     `The rules of ${p.jurisdiction} limit what is left in the product and the set has no figure for it: ${p.code} needs a laboratory result. Record it on the lot's page.`,
   residual_not_finished: (p: { code: string }) =>
     `${p.code} has no finished weight yet: without it nobody can say what is left in the product. Weigh it ready to slice, or record a laboratory result.`,
-  residual_over: (p: { boundPpm: number; maxPpm: number; code: string }, as: Notation) =>
+  residual_over: (p: { boundPpm: Ppm; maxPpm: Ppm; code: string }, as: Notation) =>
     `By its weights ${p.code} may hold up to ${said.ppmBeside(p.boundPpm, p.maxPpm, as)} in the product, and ${said.ppm(p.maxPpm, as)} is allowed. A laboratory result shows what it really holds; record it on the lot's page.`,
   rules_shipped: () => 'The sets that came with the program are not edited. Copy one into a set of your own.',
   mix_of_mix: (p: { code: string }) => `${p.code} is itself a mix. Make mixes from what came in.`,
   mix_lot_twice: (p: { code: string }) => `${p.code} is in this mix twice. Enter its whole weight once.`,
   mix_two_agents: () => 'Two curing salts in one mix cannot be kept apart. Use one.',
   mix_without_agent: () => 'There is no curing salt in this mix. Add it, or weigh salt and sugar at the bench.',
-  mix_misses: (p: { ppm: number; wantedPpm: number; kg: number }, as: Notation) =>
+  mix_misses: (p: { ppm: Ppm; wantedPpm: Ppm; kg: number }, as: Notation) =>
     `For ${p.kg} kg this mix gives ${said.ppmBeside(p.ppm, p.wantedPpm, as)}, not ${said.ppm(p.wantedPpm, as)}. Check the weights.`,
   no_rule: (p: { cut: string }) => `The rule set says nothing about ${p.cut}. Ask your inspector before you cure it.`,
   wrong_ingredient: (p: { code: string; name: string }) =>
@@ -86,26 +87,26 @@ export const WORK = {
   cut_mismatch: (p: { code: string; cut: string }) =>
     `${p.code} is ${p.cut}: another cut has another limit. Choose meat of one cut.`,
   rind_mismatch: (p: { code: string }) => `${p.code} came without rind. Set the lot to rind off.`,
-  meat_used_up: (p: { leftG: number; code: string; wantedG: number }, as: Notation) =>
+  meat_used_up: (p: { leftG: Grams; code: string; wantedG: Grams }, as: Notation) =>
     `Only ${said.meat(p.leftG, as)} of ${p.code} is left, and the pieces weigh ${said.meat(p.wantedG, as)}. Check the meat and the unit.`,
-  ingredient_used_up: (p: { leftG: number; code: string }, as: Notation) =>
+  ingredient_used_up: (p: { leftG: Grams; code: string }, as: Notation) =>
     `Only ${said.grams(p.leftG, as)} of ${p.code} is left. Choose another lot or check the weight.`,
   wrong_check: () =>
     'This check is not for this instrument: a scale takes a check weight, a thermometer ice water or a reference.',
   name_taken: (p: { name: string }) => `${p.name} is taken. Choose another name.`,
-  arrival_too_warm: (p: { tempC: number }, as: Notation) =>
+  arrival_too_warm: (p: { tempC: Celsius }, as: Notation) =>
     `${said.temperature(p.tempC, as)} is too warm to take in. Send it back, or hold it and say why.`,
   meat_not_in: (p: { code: string; state: MeatState }) =>
     `${p.code} is ${p.state === 'held' ? 'held until the owner decides' : p.state === 'refused' ? 'not here: it was sent back' : 'marked to be destroyed'}. Choose other meat.`,
   piece_gone: (p: { label: string }) => `Piece ${p.label} was cut up or is in a lot already. Load the page again.`,
-  piece_heavier: (p: { label: string; cutG: number; wantedG: number }, as: Notation) =>
+  piece_heavier: (p: { label: string; cutG: Grams; wantedG: Grams }, as: Notation) =>
     `Piece ${p.label} weighed ${said.meat(p.cutG, as)} when it was cut, and now ${said.meat(p.wantedG, as)}. Check the scale and the tub.`,
-  cut_too_much: (p: { outG: number; fromG: number }, as: Notation) =>
+  cut_too_much: (p: { outG: Grams; fromG: Grams }, as: Notation) =>
     `The parts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.fromG, as)} that was cut. Check the weights.`,
-  cut_unaccounted: (p: { unaccountedG: number }, as: Notation) =>
+  cut_unaccounted: (p: { unaccountedG: Grams }, as: Notation) =>
     `${said.meat(p.unaccountedG, as)} is not accounted for, over ${said.limit(UNACCOUNTED_SHARE)}. Enter trim, bone and rind, or say in the note where it went.`,
   count_needs_scale: () => 'Say which scale it was counted on: it decides how far the count may be off.',
-  count_off: (p: { countedG: number; bookG: number; differenceG: number; allowedG: number }, as: Notation) =>
+  count_off: (p: { countedG: Grams; bookG: Grams; differenceG: Grams; allowedG: Grams }, as: Notation) =>
     `Counted ${said.grams(p.countedG, as)}, the book says ${said.grams(p.bookG, as)}: off by ${said.grams(p.differenceG, as)}, and the scales explain ${said.grams(p.allowedG, as)}. Count again, or say what happened.`,
   file_empty: () => 'The file is empty. Choose another.',
   file_kind: () => 'This is no picture (JPEG, PNG, WebP) and no PDF. Take a photo, or save it as PDF.',
@@ -118,14 +119,14 @@ export const WORK = {
     `${p.code} is held (${holdWords(p.reason, as)}). It goes nowhere until the owner decides on its page.`,
   lot_destroyed: (p: { code: string }) => `${p.code} was marked to be destroyed. It goes nowhere.`,
   not_pulled: (p: { code: string }) => `${p.code} is still in the smoke. Pull it before cooling is recorded.`,
-  no_core_reading: (p: { code: string; belowC: number }, as: Notation) =>
+  no_core_reading: (p: { code: string; belowC: Celsius }, as: Notation) =>
     `${p.code} has no core reading. Measure the core before you pull. Only a smoke that aims for ${said.temperature(p.belowC, as)} or less needs none.`,
   in_the_future: (p: { row: number }) => `Row ${p.row} lies in the future. Check its date and the time zone.`,
   before_the_start: (p: { row: number }) => `Row ${p.row} lies before the run began. Check its date and the time zone.`,
   reading_twice: (p: { row: number }) =>
     `Row ${p.row} has the time of a reading that is already there. Leave it out or correct that one.`,
   ready_weight_missing: () => 'Weigh the slabs before slicing: without it nobody knows the yield.',
-  packs_over_weight: (p: { outG: number; readyG: number }, as: Notation) =>
+  packs_over_weight: (p: { outG: Grams; readyG: Grams }, as: Notation) =>
     `Packs and offcuts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.readyG, as)} that was ready to slice. Check the weights.`,
   already_sent: (p: { code: string }) => `${p.code} was sent already. Take it off the list.`,
   rules_not_confirmed: () =>
