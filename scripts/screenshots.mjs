@@ -50,9 +50,10 @@ async function openDelivery(page) {
 }
 
 async function openOrchard(page) {
-  await page.evaluate(() =>
-    [...document.querySelectorAll('.name')].find(one => one.textContent.includes('Orchard')).click(),
-  )
+  await page.evaluate(() => {
+    const named = [...document.querySelectorAll('.name')].filter(one => one instanceof HTMLElement)
+    named.find(one => one.textContent.includes('Orchard')).click()
+  })
 }
 
 async function toTheBook(page) {
@@ -137,7 +138,7 @@ await main(async () => {
         await page.goto(app.address + view.path, { waitUntil: 'networkidle0' })
         await new Promise(resolve => setTimeout(resolve, 700))
         await view.before?.(page)
-        await page.evaluate(() => document.activeElement?.blur())
+        await page.evaluate(() => /** @type {HTMLElement | null} */ (document.activeElement)?.blur())
         await new Promise(resolve => setTimeout(resolve, 500))
         await page.screenshot({ path: at('docs', 'screenshots', `${view.file}.png`) })
       })

@@ -33,6 +33,7 @@ async function suite(project, env = {}) {
 await main(async () => {
   console.log('Veldmoor, all tests')
   const reports = mkdtempSync(join(tmpdir(), 'veldmoor-test-'))
+  /** @type {Awaited<ReturnType<typeof startMariadb>> | null} */
   let database = null
   const totals = { passed: 0, failed: 0 }
   const count = (result) => {

@@ -102,7 +102,7 @@ describe('formulating by each method', () => {
             )
             // Half a division of the scale, through each method's own dilution.
             expect(Math.abs(got.ppm - nitritePpm)).toBeLessThan(
-              ((0.02 * 62_500) / plan.greenWeightG) * (method === 'wet_pick_up' ? 1 : 1) + 0.01,
+              (0.02 * 62_500) / plan.greenWeightG + 0.01,
             )
             expect(plan.totalSaltShare).toBeCloseTo(0.025, 3)
           },

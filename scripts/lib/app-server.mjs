@@ -17,7 +17,7 @@ export async function startApp({
   user = null,
   pidFile = null,
   env = {},
-  onLine = () => {},
+  onLine = /** @type {(line: string) => void} */ (() => {}),
 }) {
   const child = spawn(process.execPath, [entry], {
     detached: true,

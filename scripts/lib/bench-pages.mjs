@@ -179,10 +179,9 @@ async function measure(entry, lots) {
     const best = await bestStatement(owner, thread.name)
     const alone = memoryMb(app.pid)
     const busy = await clicking(app.address, pages)
-    for (const row of rows) row.busy = busy.get(row.name)
     const peak = memoryMb(app.pid, 'VmHWM')
     who.close()
-    return { lots, rows, best, alone, peak }
+    return { lots, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
   }
   finally {
     await owner?.end()

@@ -16,4 +16,5 @@ export const checks = [
   },
   { name: 'types', run: () => npx('vue-tsc', '-b', '--noEmit') },
   { name: 'types of core', run: () => npx('tsc', '-p', 'core') },
+  { name: 'types of scripts', run: () => npx('tsc', '-p', 'scripts') },
 ]

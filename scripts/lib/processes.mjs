@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, linkSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import net from 'node:net'
 
 const sleep = ms => new Promise(resolve => setTimeout(resolve, ms))
@@ -51,10 +51,42 @@ export async function stopLeftover(pidPath, mark) {
  * over.
  */
 export function takeLock(path, mark) {
-  const holder = livingPid(path, mark)
-  if (holder !== null && holder !== process.pid) return holder
-  writeFileSync(path, String(process.pid))
-  return null
+  const [mine, aside] = [`${path}.${process.pid}`, `${path}.${process.pid}.old`]
+  writeFileSync(mine, String(process.pid))
+  try {
+    for (;;) {
+      // A link comes into being whole or not at all, and for one of any number who want it.
+      if (isLinked(mine, path)) return null
+      const holder = livingPid(path, mark)
+      if (holder !== null) return holder === process.pid ? null : holder
+      // A dead one's. Whoever moves it away has not got the lock yet: all begin again.
+      moveAway(path, aside)
+      // What was moved was taken meanwhile by one who lives: it is given back.
+      if (livingPid(aside, mark) !== null) isLinked(aside, path)
+      rmSync(aside, { force: true })
+    }
+  }
+  finally {
+    rmSync(mine, { force: true })
+  }
+}
+const isLinked = (from, to) => {
+  try {
+    linkSync(from, to)
+    return true
+  }
+  catch (error) {
+    if (error.code === 'EEXIST') return false
+    throw error
+  }
+}
+const moveAway = (from, to) => {
+  try {
+    renameSync(from, to)
+  }
+  catch (error) {
+    if (error.code !== 'ENOENT') throw error
+  }
 }
 
 export function freePort() {
@@ -62,7 +94,7 @@ export function freePort() {
     const server = net.createServer()
     server.on('error', reject)
     server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address()
+      const { port } = /** @type {net.AddressInfo} */ (server.address())
       server.close(() => resolve(port))
     })
   })

@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'no
 import net from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { freePort, isAlive, livingPid, portIsTaken, stopLeftover, stopPid, takeLock, until } from './processes.mjs'
 
@@ -70,6 +71,23 @@ describe('a lock', () => {
     expect(takeLock(file, MARK)).toBeNull()
     expect(takeLock(file, MARK)).toBeNull()
     expect(readFileSync(file, 'utf8')).toBe(String(process.pid))
+  })
+  it('is won by one of many who find a dead one\'s at the same moment', async () => {
+    writeFileSync(file, String(await dead()))
+    const url = pathToFileURL(join(import.meta.dirname, 'processes.mjs')).href
+    const startMs = Date.now() + 1500
+    const program = `import { takeLock } from ${JSON.stringify(url)}
+while (Date.now() < ${startMs});
+console.log(takeLock(${JSON.stringify(file)}, ${JSON.stringify(MARK)}))
+process.stdin.resume()`
+    const racers = Array.from({ length: 6 }, () => spawn(process.execPath, ['--input-type=module', '-e', program, MARK]))
+    const answers = await Promise.all(
+      racers.map(racer => new Promise<string>(done => racer.stdout.once('data', text => done(String(text).trim())))),
+    )
+    const won = racers.filter((_, i) => answers[i] === 'null')
+    expect(won).toHaveLength(1)
+    expect(new Set(answers)).toEqual(new Set(['null', String(won[0]!.pid)]))
+    for (const racer of racers) racer.kill('SIGKILL')
   })
 })
 

@@ -3,6 +3,11 @@ import { spawn } from 'node:child_process'
 /**
  * Runs a command to its end. Shows its output as it comes, or keeps it and shows it only on failure. `input` goes to
  * its standard input.
+ *
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @param {{ cwd?: string, env?: Record<string, string | undefined>, show?: boolean, input?: string | Buffer | null }} [how]
+ * @returns {Promise<string>} what it printed; nothing when it was shown
  */
 export function run(command, args, { cwd, env, show = false, input = null } = {}) {
   return new Promise((resolve, reject) => {

@@ -114,7 +114,8 @@ describe('the Bench, part by part', () => {
       await until(page(), () => document.activeElement?.closest('.through') !== null)
       await page().keyboard.type(weight)
       await page().keyboard.press('Enter')
-      await new Promise(resolve => setTimeout(resolve, 150))
+      // The next line to weigh is asked for, or there is none.
+      await until(page(), () => !(document.activeElement as HTMLInputElement | null)?.value)
     }
     await says(page(), 'As weighed')
   })

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { axeByDayAndNight } from '../support/axe'
-import { openBrowser, says, type, type Visit } from '../support/browser'
+import { atRest, openBrowser, says, type, type Visit } from '../support/browser'
 import { openTestShop, OWNER, type TestShop } from '../support/shop'
 
 const PAGES = [
@@ -50,7 +50,7 @@ describe('every page of a shop in which nothing happened yet', () => {
         await visit.page.setViewport({ width, height })
         await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
         await visit.page.waitForSelector('h1')
-        await new Promise(resolve => setTimeout(resolve, 300))
+        await atRest(visit.page)
         expect(
           await visit.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
           device,

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { axeByDayAndNight } from '../support/axe'
-import { openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { atRest, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 const ROOMS = [
@@ -64,7 +64,7 @@ const open = async (path: string) => {
 /** How far the page reaches over its side, once it has taken the size. */
 const sideways = async (width: number, height: number) => {
   await visit.page.setViewport({ width, height })
-  await new Promise(resolve => setTimeout(resolve, 300))
+  await atRest(visit.page)
   return visit.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
 }
 

@@ -6,6 +6,7 @@ import { grantRights, mayChangeBook, ONLY_GROWS } from '../../server/db/rights'
 import { walkBook } from '../support/book'
 import type { Client } from '../support/client'
 import { celsius, meat, rub, stock, type Stock } from '../support/goods'
+import { isAtWork } from '../support/running'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -148,6 +149,9 @@ it('a record that is thrown back by a deadlock at its last step leaves nothing b
     password: url.password,
     database: url.pathname.slice(1),
   })
+  /** How many the database server has broken up since it was started. */
+  const deadlocks = async () =>
+    Number((await shop.sql<{ Value: string }>('SHOW GLOBAL STATUS LIKE \'Innodb_deadlocks\''))[0]!.Value)
   await shop.sql('CREATE TABLE heavy (id INT PRIMARY KEY, n INT)')
   await shop.sql(`INSERT INTO heavy VALUES ${Array.from({ length: 500 }, (_, i) => `(${i}, 0)`).join(',')}`)
   const before = await last()
@@ -156,11 +160,13 @@ it('a record that is thrown back by a deadlock at its last step leaves nothing b
     await other.query('START TRANSACTION')
     await other.query('UPDATE heavy SET n = 1')
     await other.query('SELECT id FROM events WHERE id > ? FOR UPDATE', [before])
+    const seen = await deadlocks()
     const sent = maker.post('/api/fridges/1/readings', { temperature: celsius('3') })
-    await new Promise(done => setTimeout(done, 500))
+    expect(await isAtWork(shop.databaseUrl, 'INSERT INTO `events`%')).toBe(true)
     await other.query('SELECT * FROM book_head FOR UPDATE')
     await other.query('COMMIT')
     expect(await sent).toMatchObject({ status: 200, body: { eventId: before + 1 } })
+    expect(await deadlocks()).toBeGreaterThan(seen)
   }
   finally {
     await other.end()

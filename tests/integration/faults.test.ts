@@ -7,12 +7,13 @@ import * as mariadb from 'mariadb'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { startApp } from '../../scripts/lib/app-server.mjs'
 import { startMariadb } from '../../scripts/lib/mariadb.mjs'
-import { freePort } from '../../scripts/lib/processes.mjs'
+import { freePort, isAlive, until } from '../../scripts/lib/processes.mjs'
 import { prepareDatabase } from '../../server/db/prepare'
 import { walkBook } from '../support/book'
 import { Client } from '../support/client'
 import { setting } from '../support/database'
 import { celsius } from '../support/goods'
+import { holding, isAtWork } from '../support/running'
 import { OWNER, setUp, SETUP_CODE } from '../support/shop'
 
 const RECORDS = 1000
@@ -128,16 +129,18 @@ describe('a thousand records by eight clients', () => {
   it('survive the application being killed', async () => {
     const port = Number(new URL(app.address).port)
     const acknowledged = await pour(async () => {
-      process.kill(app.pid!, 'SIGKILL')
-      await sleep(200)
+      const { pid } = app
+      process.kill(pid!, 'SIGKILL')
+      await until(() => !isAlive(pid), 10_000)
       app = await open(port)
     })
     await expectWhole(acknowledged)
   }, 240_000)
   it('survive MariaDB being killed', async () => {
     const acknowledged = await pour(async () => {
-      process.kill(database.pid!, 'SIGKILL')
-      await sleep(200)
+      const { pid } = database
+      process.kill(pid!, 'SIGKILL')
+      await until(() => !isAlive(pid), 10_000)
       database = await startMariadb(folder, { port: database.port })
     })
     await expectWhole(acknowledged)
@@ -216,17 +219,19 @@ it('a line that drops between the record and its answer leaves one record, whate
   const { hostname, port } = new URL(app.address)
   const body = JSON.stringify({ temperature: celsius('3') })
   const key = randomUUID()
-  // The request goes out whole, and the line is cut before anything comes back.
-  await new Promise<void>((done) => {
+  // The request goes out whole, and the line is cut while its record waits for the head of the book.
+  const cut = holding(database.adminUrl, 'SELECT * FROM book_head FOR UPDATE', async () => {
     const socket = net.connect(Number(port), hostname, () => {
-      socket.end(
+      socket.write(
         `POST /api/fridges/1/readings HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: ${app.address}\r\nCookie: ${client.cookie}\r\nIdempotency-Key: ${key}\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body}`,
-        () => socket.destroy(),
       )
     })
-    socket.on('close', () => done())
+    expect(await isAtWork(database.url, '%book_head%FOR UPDATE')).toBe(true)
+    await new Promise(done => socket.destroy().on('close', done))
   })
-  await sleep(300)
+  await cut
+  const recorded = async () => (await rows('SELECT id FROM fridge_readings')).length === 1
+  expect(await until(recorded, 10_000)).toBe(true)
   const replies = await Promise.all(
     [1, 2, 3, 4, 5].map(() =>
       client.post('/api/fridges/1/readings', { temperature: celsius('3') }, { 'idempotency-key': key }),

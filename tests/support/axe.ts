@@ -1,6 +1,6 @@
 import axe from 'axe-core'
 import type { Page } from 'puppeteer-core'
-import { press } from './browser'
+import { atRest, press } from './browser'
 
 /** All of WCAG 2.2 AA, or the colours alone. */
 async function violations(page: Page, runOnly: string[] | { type: 'rule'; values: string[] }): Promise<string[]> {
@@ -22,7 +22,7 @@ export async function axeByDayAndNight(page: Page): Promise<string[]> {
   await page.evaluate(axe.source)
   const byDay = await violations(page, ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
   await press(page, 'Night colours')
-  await new Promise(resolve => setTimeout(resolve, 300))
+  await atRest(page)
   const byNight = await violations(page, { type: 'rule', values: ['color-contrast'] })
   await press(page, 'Day colours')
   return [...byDay, ...byNight]

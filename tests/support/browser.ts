@@ -59,6 +59,18 @@ export const until = <A extends unknown[]>(page: Page, test: (...args: A) => unk
   page.waitForFunction(test as never, { polling: 100 }, ...(args as never[]))
 
 /** The field with that label, by its accessible name. */
+/** The page has drawn what it was told: frames have passed, fonts are there, and nothing moves any more. */
+export const atRest = (page: Page) =>
+  page.evaluate(async () => {
+    await document.fonts.ready
+    const frame = () => new Promise(requestAnimationFrame)
+    for (const endMs = performance.now() + 5000; performance.now() < endMs;) {
+      await frame()
+      await frame()
+      if (document.getAnimations().every(one => one.playState !== 'running')) return
+    }
+  })
+
 export const field = (page: Page, label: string) => page.locator(`::-p-aria([name="${label}"])`)
 
 /** Types into a labelled field, in place of what was there. */

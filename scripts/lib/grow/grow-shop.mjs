@@ -96,7 +96,15 @@ const readings = (owner, run, count) =>
  * and seals hold. `readingsARun` go into each smoke of two lots, `longRun` into one of the last. The same seed gives
  * the same shop.
  */
-export async function growShop({ adminUrl, url, lots, readingsARun, longRun = 0, seed = 1, say = () => {} }) {
+export async function growShop({
+  adminUrl,
+  url,
+  lots,
+  readingsARun,
+  longRun = 0,
+  seed = 1,
+  say = /** @type {(line: string) => void} */ (() => {}),
+}) {
   const [{ openStore }, { loadDemo }, { connect }, { sealRows }, { guardBook, unguardBook }] = await Promise.all(
     [
       'server/db/store.ts',
