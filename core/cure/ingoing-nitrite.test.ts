@@ -2,9 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { expectRelative } from '../fixtures/expect-relative'
 import reference from '../fixtures/reference.json'
-import { addedSaltG } from './added-salt'
+import { addedSaltG } from '../fixtures/added-salt'
 import { asSodiumNitrite, CURING_SALT_NO_1, MOLAR_MASS, nitriteShare, type NitriteCompound } from './agent'
-import { agentForPpm, ingoingNitritePpm, wetEquilibriumPpm, type AgentWeighed } from './ingoing-nitrite'
+import { agentForPpm, wetEquilibriumPpm } from '../fixtures/ingoing'
+import { ingoingNitritePpm, type AgentWeighed } from './ingoing-nitrite'
 import { ppmInterval } from './ppm-interval'
 
 describe('ingoing nitrite', () => {

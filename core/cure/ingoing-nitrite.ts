@@ -1,4 +1,4 @@
-import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
+import { PPM_PER_UNIT, type Grams, type Ppm } from '../units/quantities'
 import { nitriteShare, type CuringAgent } from './agent'
 
 export interface AgentWeighed extends Pick<CuringAgent, 'nitriteFraction' | 'nitriteAs'> {
@@ -15,17 +15,3 @@ export function ingoingNitritePpm(greenWeightG: Grams, agents: readonly AgentWei
   const nitriteG = agents.reduce((sum, agent) => sum + agent.massG * nitriteShare(agent), 0)
   return (PPM_PER_UNIT * nitriteG) / greenWeightG
 }
-
-/**
- * Wet cure left until even: nitrite shared between meat and brine (Handbook, immersion, method one).
- * greenWeightG + brineG more than 0.
- */
-export const wetEquilibriumPpm = (greenWeightG: Grams, brineG: Grams, agents: readonly AgentWeighed[]): Ppm =>
-  ingoingNitritePpm(greenWeightG + brineG, agents)
-
-/**
- * Backwards: grams of agent for a wanted ppm. `share` is the agent's nitrite as NaNO2, more than 0 to 1.
- * Inverse of ingoingNitritePpm for one agent.
- */
-export const agentForPpm = (ppm: Ppm, greenWeightG: Grams, share: Fraction): Grams =>
-  (ppm * greenWeightG) / (PPM_PER_UNIT * share)

@@ -1,5 +1,5 @@
 import { KILL_FROM_C, LONGEST_GAP_MS, SALMONELLA_AT_150F_S, SALMONELLA_LOG, SALMONELLA_Z_F } from '../rules/guideline'
-import { type Celsius, fahrenheitToCelsius } from '../units/quantities'
+import { fahrenheitToCelsius } from '../units/quantities'
 import type { CoreReading } from './core-reading'
 import { creditAlong, type ExponentialRate } from './exponential-credit'
 
@@ -15,9 +15,6 @@ const SALMONELLA: ExponentialRate = {
   longestGapMs: LONGEST_GAP_MS,
 }
 
-/** Seconds at a constant core temperature for 6.5 log, at or above 54.4 °C: 67 s x 10^((150 - T°F)/10). */
-export const secondsFor65Log = (coreC: Celsius): number => SALMONELLA_AT_150F_S * 10 ** ((SALMONELLA.atC - coreC) / Z_C)
-
 /**
  * Salmonella reduction in log10, running, one value a reading; uncapped. Credited only at or above 130 °F (54.4 °C)
  * and not over gaps longer than 30 min. Reproduces the 6.5 log table of the FSIS cooking guideline
@@ -29,7 +26,7 @@ export const salmonellaLog = (readings: readonly CoreReading[]): number[] => cre
 export const lethalityReached = (readings: readonly CoreReading[]): boolean =>
   (salmonellaLog(readings).at(-1) ?? 0) >= SALMONELLA_LOG || readings.some(reading => reading.coreC >= INSTANT_KILL_C)
 
-const P70: ExponentialRate = {
+export const P70: ExponentialRate = {
   perSecond: 1 / 60,
   atC: 70,
   zC: 7.5,
@@ -37,9 +34,9 @@ const P70: ExponentialRate = {
   longestGapMs: LONGEST_GAP_MS,
 }
 
-/** Minutes at 70 °C that the heating is worth (z 7.5 °C), running; UK and EU practice asks for 2. */
-export const p70Minutes = (readings: readonly CoreReading[]): number[] => creditAlong(readings, P70)
-
-/** The same where something is claimed by it: nothing under 60 °C counts. */
+/**
+ * Minutes at 70 °C that the heating is worth (z 7.5 °C), running, where something is claimed by it: nothing under 60 °C
+ * counts. UK and EU practice asks for 2.
+ */
 export const p70Claimed = (readings: readonly CoreReading[]): number[] => creditAlong(readings, { ...P70, fromC: 60 })
 export const P70_WANTED_MIN = 2

@@ -7,7 +7,8 @@ import reference from '../fixtures/reference.json'
 import { fahrenheitToCelsius, MS_PER_HOUR, MS_PER_MINUTE } from '../units/quantities'
 import { comeUp, leftCold } from './come-up'
 import { judgeHeats, type Heat, type HeatsQuestion } from './heats'
-import { lethalityReached, p70Minutes, salmonellaLog, secondsFor65Log } from './salmonella-credit'
+import { p70Minutes, secondsFor65Log } from '../fixtures/lethality'
+import { lethalityReached, salmonellaLog } from './salmonella-credit'
 import { outcomeOf } from './outcome'
 
 const at = (points: readonly { minute: number; coreC: number }[]) =>
