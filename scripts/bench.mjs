@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { benchBeam } from './lib/bench-beam.mjs'
 import { benchBook } from './lib/bench-book.mjs'
 import { benchPages } from './lib/bench-pages.mjs'
+import { benchCluster } from './lib/cluster/bench-cluster.mjs'
 import { prepareTypes } from './lib/build.mjs'
 import { watchNeighbours } from './lib/neighbours.mjs'
 import { ROOT } from './lib/paths.mjs'
@@ -12,6 +13,8 @@ import { run } from './lib/run.mjs'
 import { Advice, main } from './lib/steps.mjs'
 
 const BENCHES = { core: benchCore, book: benchBook, beam: benchBeam, pages: benchPages }
+/** Takes packages that no shop on one machine needs: only when it is named. */
+const BY_NAME = { cluster: benchCluster }
 
 /** The core's own work. */
 async function benchCore() {
@@ -35,13 +38,14 @@ async function benchCore() {
 /** All of them, or those named: `npm run bench -- pages`. Medians, with the machine that they were taken on. */
 await main(async () => {
   const named = process.argv.slice(2)
-  const unknown = named.find(name => !(name in BENCHES))
-  if (unknown) throw new Advice(`There is no bench “${unknown}”. They are: ${Object.keys(BENCHES).join(', ')}.`)
+  const unknown = named.find(name => !(name in { ...BENCHES, ...BY_NAME }))
+  if (unknown) throw new Advice(`There is no bench “${unknown}”. They are: ${Object.keys({ ...BENCHES, ...BY_NAME }).join(', ')}.`)
   await ensureNodePackages()
   await prepareTypes()
   await ensureMariadb()
   console.log(`${os.cpus()[0].model}, ${os.cpus().length} cores, Node.js ${process.version}`)
-  for (const [name, bench] of Object.entries(BENCHES)) {
+  const all = named.length === 0 ? BENCHES : { ...BENCHES, ...BY_NAME }
+  for (const [name, bench] of Object.entries(all)) {
     if (named.length > 0 && !named.includes(name)) continue
     const taken = watchNeighbours()
     await bench()

@@ -31,7 +31,10 @@ export type ReadHeats = (
 
 export interface Store {
   tables: Tables
-  /** Runs in one transaction; rolls back on a throw. A deadlock is tried again, the others' work being short. */
+  /**
+   * Runs in one transaction; rolls back on a throw. What is thrown back because of others, also at COMMIT, is tried
+   * again for some seconds with growing rests: the others' work is short.
+   */
   transaction: <T>(work: (tables: Tables) => Promise<T>) => Promise<T>
   sequelize: Sequelize
   /** Lines of their own for what takes long: exports and walks. They never take those that pages wait for. */
@@ -39,7 +42,10 @@ export interface Store {
   close: () => Promise<void>
 }
 
-const DEADLOCK_TRIES = 4
+/** Together some three seconds: after that somebody is told. House. */
+const DEADLOCK_TRIES = 30
+const SHORTEST_REST_MS = 5
+const LONGEST_REST_MS = 250
 const SLOW_LINES = 2
 
 /** Every table by its name in the database. */
@@ -80,9 +86,22 @@ function bindAll(sequelize: Sequelize, binders: Binders, transaction?: Transacti
   })
 }
 
-const isDeadlock = (error: unknown): boolean => {
-  const code = (error as { parent?: { code?: string } }).parent?.code
-  return code === 'ER_LOCK_DEADLOCK' || code === 'ER_CHECKREAD'
+/** Two that fell over each other come back at different moments, and further apart each time. */
+const rest = (attempt: number): Promise<void> =>
+  new Promise(done => setTimeout(done, Math.random() * Math.min(LONGEST_REST_MS, SHORTEST_REST_MS * 2 ** attempt)))
+
+/** Numbers of a record's own rows: taken already, or their record gone, only where another node wrote meanwhile. */
+const TAKEN = new Set(['ER_DUP_ENTRY', 'ER_NO_REFERENCED_ROW_2'])
+const OF_THE_BOOK = /^INSERT INTO `event(s|_rows|_subjects)`/
+
+/**
+ * Thrown back because of others: by a deadlock, or on a cluster whose nodes all write, where the later of two is told
+ * at COMMIT by the same number, or finds before it that the end of the book is another's by now.
+ */
+export const isThrownBack = (error: unknown): boolean => {
+  const { parent, sql } = error as { parent?: { code?: string }; sql?: string }
+  const code = parent?.code ?? ''
+  return code === 'ER_LOCK_DEADLOCK' || code === 'ER_CHECKREAD' || (TAKEN.has(code) && OF_THE_BOOK.test(sql ?? ''))
 }
 
 const defineAll = (sequelize: Sequelize): Binders =>
@@ -115,7 +134,8 @@ export function openStore(url: string, poolSize = 4): Store {
           return await sequelize.transaction(transaction => work(bindAll(sequelize, binders, transaction)))
         }
         catch (error) {
-          if (!isDeadlock(error) || attempt >= DEADLOCK_TRIES) throw error
+          if (!isThrownBack(error) || attempt >= DEADLOCK_TRIES) throw error
+          await rest(attempt)
         }
       }
     },
