@@ -2,11 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { expectRelative } from '../fixtures/expect-relative'
 import reference from '../fixtures/reference.json'
-import { addedSaltG } from '../fixtures/added-salt'
 import { asSodiumNitrite, CURING_SALT_NO_1, MOLAR_MASS, nitriteShare, type NitriteCompound } from './agent'
 import { agentForPpm, wetEquilibriumPpm } from '../fixtures/ingoing'
 import { ingoingNitritePpm, type AgentWeighed } from './ingoing-nitrite'
-import { ppmInterval } from './ppm-interval'
 
 describe('ingoing nitrite', () => {
   it.each(reference.ingoing_nitrite)('reference: $greenWeightG g', ({ greenWeightG, agents, ppm }) =>
@@ -54,56 +52,5 @@ describe('ingoing nitrite', () => {
   it('refuses a green weight that is none', () => {
     expect(() => ingoingNitritePpm(0, [])).toThrow(RangeError)
     expect(() => ingoingNitritePpm(Number.NaN, [])).toThrow(RangeError)
-  })
-})
-
-describe('added salt', () => {
-  it.each(reference.added_salt)('reference: $greenWeightG g', ({ addedSaltG: wanted, totalSaltFraction, ...c }) =>
-    expectRelative(addedSaltG({ ...c, targetShare: totalSaltFraction }), wanted),
-  )
-  it('1,840 g at 2.4 % total with 4.4 g of no. 1 takes 40.035 g', () =>
-    expect(addedSaltG({ greenWeightG: 1840, targetShare: 0.024, agentG: 4.4, agentSaltFraction: 0.9375 })).toBeCloseTo(
-      40.035,
-      9,
-    ))
-})
-
-describe('what the ppm can be', () => {
-  it.each(reference.ppm_interval)('reference: $greenWeightG g with $agentG g', (c) => {
-    const found = ppmInterval(
-      { massG: c.agentG, readabilityG: c.agentReadabilityG, readings: 1 },
-      { massG: c.greenWeightG, readabilityG: c.meatReadabilityG, readings: 1 },
-      c.nitriteFraction,
-      c.labelTolerance,
-    )
-    expectRelative(found.lowPpm, c.lowPpm)
-    expectRelative(found.highPpm, c.highPpm)
-  })
-  it('a 1 g scale showing 4 g on 1,840 g to 5 g: 118.7 to 153.1 ppm', () => {
-    const found = ppmInterval(
-      { massG: 4, readabilityG: 1, readings: 1 },
-      { massG: 1840, readabilityG: 5, readings: 1 },
-      0.0625,
-      0,
-    )
-    expect(found.lowPpm).toBeCloseTo(118.7, 1)
-    expect(found.highPpm).toBeCloseTo(153.1, 1)
-  })
-  it('k = 2 agrees with the spread of simulated readings', () => {
-    const agent = { massG: 4.4, readabilityG: 0.1, readings: 1 }
-    const meat = { massG: 1840, readabilityG: 5, readings: 2 }
-    const found = ppmInterval(agent, meat, 0.0625, 0.0025)
-    let seed = 12345
-    const uniform = () => (seed = (seed * 1664525 + 1013904223) % 2 ** 32) / 2 ** 32 - 0.5
-    const draws = Array.from({ length: 40_000 }, () => {
-      const trueAgentG = agent.massG + uniform() * agent.readabilityG
-      const trueMeatG = meat.massG + uniform() * meat.readabilityG + uniform() * meat.readabilityG
-      return (1e6 * trueAgentG * (0.0625 + 2 * 0.0025 * uniform())) / trueMeatG
-    })
-    const mean = draws.reduce((a, b) => a + b, 0) / draws.length
-    const sd = Math.sqrt(draws.reduce((a, b) => a + (b - mean) ** 2, 0) / (draws.length - 1))
-    expect(found.expandedPpm / (2 * sd)).toBeGreaterThan(0.97)
-    expect(found.expandedPpm / (2 * sd)).toBeLessThan(1.03)
-    expect(draws.every(ppm => ppm >= found.lowPpm && ppm <= found.highPpm)).toBe(true)
   })
 })

@@ -1,8 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { MS_PER_DAY } from '../units/quantities'
 import { judgeScaleCheck, judgeThermometerCheck, withoutOffset } from './check-instrument'
-import { stateAt } from './instrument-state'
 
 describe('a scale against its check weight', () => {
   // OIML R 76-1, class III, in service: 1 d up to 500 d, 2 d up to 2,000 d, 3 d above.
@@ -66,21 +64,4 @@ describe('a thermometer in ice water', () => {
       ),
     )
   })
-})
-
-describe('when a check is due', () => {
-  const check = (day: number, passed = true) => ({ atMs: day * MS_PER_DAY, passed })
-  it.each([
-    [[], 5, 'never'],
-    [[check(1)], 5, 'checked'],
-    [[check(1)], 31, 'checked'],
-    [[check(1)], 32, 'overdue'],
-    [[check(1), check(20)], 32, 'checked'],
-    [[check(20), check(1)], 32, 'checked'],
-    [[check(1), check(5, false)], 6, 'failed'],
-    [[check(1), check(5, false), check(6)], 7, 'checked'],
-    [[check(9)], 5, 'never'],
-  ] as const)('checks %j on day %d: %s', (checks, day, state) =>
-    expect(stateAt(checks, 30, day * MS_PER_DAY).state).toBe(state),
-  )
 })
