@@ -5,6 +5,7 @@ import {
   type Celsius,
   type Fraction,
   type Grams,
+  type Millimetres,
   type Milliseconds,
   type Ppm,
 } from '../units/quantities'
@@ -50,6 +51,9 @@ export const MIX_NEAR_SHARE: Fraction = 0.05
 /** Pieces of a lot, and seasonings beside salt and sugar. */
 export const MOST_PIECES = 400
 export const MOST_SEASONINGS = 12
+
+/** Thickness of a piece that nobody measured yet. */
+export const USUAL_THICKNESS_MM: Millimetres = 40
 
 // Cold, °C.
 

@@ -1,23 +1,12 @@
 import * as mariadb from 'mariadb'
 import { until } from '../../scripts/lib/processes.mjs'
 
-const connected = (databaseUrl: string) => {
-  const url = new URL(databaseUrl)
-  return mariadb.createConnection({
-    host: url.hostname,
-    port: Number(url.port),
-    user: url.username,
-    password: url.password,
-    database: url.pathname.slice(1),
-  })
-}
-
 /**
  * Waits until a statement of the application stands at work in its database: behind a lock that a test holds it stays
  * there. Asked by the application's own user, who sees its own statements. False after ten seconds.
  */
 export async function isAtWork(databaseUrl: string, like: string): Promise<boolean> {
-  const one = await connected(databaseUrl)
+  const one = await mariadb.createConnection(databaseUrl)
   try {
     return await until(async () => {
       const found = await one.query(
@@ -34,7 +23,7 @@ export async function isAtWork(databaseUrl: string, like: string): Promise<boole
 
 /** Keeps a lock that a statement takes until `work` is done. */
 export async function holding<T>(databaseUrl: string, lock: string, work: () => Promise<T>): Promise<T> {
-  const one = await connected(databaseUrl)
+  const one = await mariadb.createConnection(databaseUrl)
   try {
     await one.query('START TRANSACTION')
     await one.query(lock)

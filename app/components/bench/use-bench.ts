@@ -1,5 +1,6 @@
 import { computed, ref, type Ref } from 'vue'
 import { suggestedSpan } from '#core/curing/day-rules'
+import { USUAL_THICKNESS_MM } from '#core/rules/house'
 import { parseLength } from '#core/units/parse-length'
 import { THICKNESS_RANGE_MM } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
@@ -8,9 +9,6 @@ import { rubBody } from './rub-body'
 import { useChoices } from './use-choices'
 import { usePlan } from './use-plan'
 import { useWeighed } from './use-weighed'
-
-/** Thickness of a piece that nobody measured yet. House. */
-const USUAL_MM = 40
 
 /** Everything the Bench works out from what is typed; all of it by the core, none of it here. */
 export function useBench(
@@ -29,7 +27,7 @@ export function useBench(
     })
     return parsed.ok ? parsed.value : null
   })
-  const span = computed(() => suggestedSpan(thicknessMm.value ?? USUAL_MM))
+  const span = computed(() => suggestedSpan(thicknessMm.value ?? USUAL_THICKNESS_MM))
   const body = computed(() =>
     rubBody(draft.value, {
       meatScaleId: choices.meatScale.value?.id ?? 0,

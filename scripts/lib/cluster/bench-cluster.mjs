@@ -19,15 +19,7 @@ const say = (name, text) => console.log(`  ${name.padEnd(58)} ${text}`)
 /** What the database holds of what was acknowledged. */
 async function compare(adminUrl, load, before) {
   const mariadb = await import('mariadb')
-  const url = new URL(adminUrl)
-  const owner = await mariadb.createConnection({
-    host: url.hostname,
-    port: Number(url.port),
-    user: url.username,
-    password: url.password,
-    database: url.pathname.slice(1),
-    bigIntAsNumber: true,
-  })
+  const owner = await mariadb.createConnection(adminUrl)
   try {
     const events = await owner.query('SELECT id FROM events WHERE kind = ? AND id > ?', ['fridge_read', before])
     const there = new Set(events.map(row => row.id))

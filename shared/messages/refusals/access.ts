@@ -2,8 +2,8 @@
 export const ACCESS = {
   file_too_large: (p: { bytes: number }) => `The file is larger than ${p.bytes / 1e6} MB. Take a smaller photo.`,
   key_missing: () => 'The entry came without its key. Load the page again.',
-  cross_site: () => 'This came from another site and was refused.',
-  not_json: () => 'What was sent could not be read.',
+  cross_site: () => 'This came from another site and was refused. Open the shop by its own address.',
+  not_json: () => 'What was sent could not be read. Load the page again.',
   not_json_type: () => 'What was sent does not say that it is JSON. Load the page again.',
   too_deep: () => 'What was sent lies too deep inside itself to be read. Load the page again.',
   too_large: (p: { bytes: number }) =>

@@ -5,14 +5,14 @@ import { said } from '../params'
 /** What was asked for is so already, or stands against what is so: nothing needs doing again. */
 export const SETTLED = {
   card_used: (p: { code: string }) => `${p.code} was rubbed already and stays as it is. Lay a new card.`,
-  no_second_due: (p: { code: string }) => `${p.code} waits for no second application.`,
-  already_open: (p: { code: string }) => `${p.code} is open already.`,
+  no_second_due: (p: { code: string }) => `${p.code} waits for no second application. Its page shows what went on.`,
+  already_open: (p: { code: string }) => `${p.code} is open already. Nothing is left to do.`,
   turned_just_now: (p: { who: string; code: string; minutes: number }) =>
     `${p.who} turned ${p.code} ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`}: that turn counts. No second one was added.`,
-  cure_over: (p: { code: string }) => `${p.code} is out of the cure already.`,
-  already_pulled: (p: { code: string }) => `${p.code} was pulled already.`,
+  cure_over: (p: { code: string }) => `${p.code} is out of the cure already. Its page shows since when.`,
+  already_pulled: (p: { code: string }) => `${p.code} was pulled already. Its page shows when and by whom.`,
   already_decided: () => 'This hold was decided already. Open the lot again to see how.',
-  already_voided: () => 'This record was voided already.',
+  already_voided: () => 'This record was voided already. Load the page again to see by whom.',
   key_reused: () => 'This entry was sent before with other figures. Open the page again and look what is recorded.',
   shown_once: () => 'This was done, but its answer was lost on the way and is shown only once. Begin anew.',
   shop_exists: () => 'This shop is already set up. Sign in instead.',
