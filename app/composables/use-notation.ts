@@ -13,7 +13,7 @@ import {
 } from '#core/units/format'
 import { formatDate, formatDateInYear } from '#core/units/format-date'
 import { useSession } from '~/stores/session'
-import { clockWords, momentWords } from '~/composables/date-words'
+import { clockWords, momentWords } from '~/words/date-words'
 
 /** Figures and dates in the signed-in person's way of writing. */
 export function useNotation() {

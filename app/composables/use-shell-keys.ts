@@ -1,6 +1,6 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { navigateTo } from '#imports'
-import { ROOMS } from '~/composables/rooms'
+import { ROOMS } from '~/logic/rooms'
 import { useNotice } from '~/composables/use-notice'
 
 const SECOND_KEY_MS = 1500

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { navigateTo } from '#imports'
 import { recipeFile, RECIPE_FORMAT, RECIPE_VERSION, type Recipe, type RecipeView } from '#shared/contracts/recipes'
 import { faultsOf } from '#shared/contracts/issues'
-import type { Problem } from '#shared/contracts/problem'
 import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import { STARTERS } from '#shared/recipes/starters'
-import { read } from '~/api/client'
 import { applyRecipe } from '~/components/bench/apply-recipe'
 import { emptyBench } from '~/components/bench/bench-draft'
 import LoadProblem from '~/components/common/LoadProblem.vue'
@@ -16,6 +14,7 @@ import SaveProblem from '~/components/common/SaveProblem.vue'
 import RecipeEdit from '~/components/recipes/RecipeEdit.vue'
 import RecipeSheet from '~/components/recipes/RecipeSheet.vue'
 import { useDraft } from '~/composables/use-draft'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
@@ -25,8 +24,7 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const { as } = useNotation()
 const recorded = useRecorded()
-const recipes = ref<RecipeView[] | null>(null)
-const lost = ref<Problem | null>(null)
+const { view: recipes, problem, load, ask } = useLoaded<RecipeView[]>('/api/recipes')
 const code = ref<string | null>(null)
 const editing = ref<{ from: Recipe; code: string | null } | null>(null)
 const withRetired = ref(false)
@@ -37,11 +35,6 @@ const shown = computed(() => (recipes.value ?? []).filter(one => withRetired.val
 const open = computed(() => shown.value.find(one => one.code === code.value) ?? shown.value[0] ?? null)
 const latest = computed(() => open.value?.revisions[0] ?? null)
 
-async function load(): Promise<void> {
-  const reply = await read<RecipeView[]>('/api/recipes')
-  if (reply.ok) recipes.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
 function show(which: string): void {
   code.value = which
   editing.value = null
@@ -86,18 +79,14 @@ async function retire(): Promise<void> {
   if (await save(`/api/recipes/${open.value!.code}/retired`, { retired: !open.value!.retired }, 'PUT')) await load()
 }
 async function toBench(): Promise<void> {
-  const view = await read<BenchView>('/api/bench')
-  if (!view.ok) {
-    lost.value = view.problem
-    return
-  }
+  const view = await ask<BenchView>('/api/bench')
+  if (!view) return
   bench.draft.value = applyRecipe(bench.draft.value, open.value!, latest.value!.id, {
-    ingredients: view.value.ingredients,
-    today: view.value.today,
+    ingredients: view.ingredients,
+    today: view.today,
   })
   await navigateTo('/bench')
 }
-onMounted(load)
 </script>
 
 <template>
@@ -133,7 +122,7 @@ onMounted(load)
     </PageHead>
     <p v-if="fault" class="caution grave" role="alert">{{ fault }} Nothing was taken over.</p>
     <SaveProblem :message="message" />
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!recipes" class="empty">Turning the pages…</p>
     <div v-else-if="!recipes.length" class="empty">
       <p>No recipe yet.</p>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRoute } from '#imports'
 import type { LotView } from '#shared/contracts/lots'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import SendPacks from '~/components/slicing/SendPacks.vue'
 import SliceForm from '~/components/slicing/SliceForm.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
@@ -16,7 +16,11 @@ const floor = useFloor()
 const session = useSession()
 const { meat } = useNotation()
 const chosen = ref<string>(String(route.query.lot ?? ''))
-const lot = ref<LotView | null>(null)
+const {
+  view: lot,
+  problem,
+  load: loadLot,
+} = useLoaded<LotView>(() => (chosen.value ? `/api/lots/${encodeURIComponent(chosen.value)}` : null))
 const open = computed(() =>
   floor.lots.filter(
     l =>
@@ -28,20 +32,13 @@ const open = computed(() =>
 )
 const toSend = computed(() => floor.lots.filter(l => l.unsent > 0))
 
-async function loadLot(): Promise<void> {
-  if (!chosen.value) return
-  const reply = await read<LotView>(`/api/lots/${chosen.value}`)
-  lot.value = reply.ok ? reply.value : null
-}
 async function done(): Promise<void> {
   await Promise.all([floor.load(), loadLot()])
 }
 onMounted(async () => {
   await floor.load()
   if (!chosen.value) chosen.value = open.value[0]?.code ?? ''
-  await loadLot()
 })
-watch(chosen, loadLot)
 </script>
 
 <template>
@@ -70,6 +67,7 @@ watch(chosen, loadLot)
             <span class="code">{{ l.code }}</span>&nbsp; {{ l.cut }}, {{ meat(l.greenG) }}
           </VBtn>
         </div>
+        <LoadProblem v-if="problem" :problem="problem" @again="loadLot" />
         <SliceForm v-if="lot && session.mayWrite" :key="lot.code" :lot="lot" @saved="done" />
       </template>
       <SendPacks v-if="toSend.length && session.mayWrite" :lots="toSend" @sent="done" />

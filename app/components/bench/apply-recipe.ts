@@ -1,6 +1,6 @@
 import type { Recipe, RecipeView } from '#shared/contracts/recipes'
 import type { IngredientView } from '#shared/contracts/store'
-import { percentText } from '~/composables/percent-text'
+import { percentText } from '~/words/percent-text'
 import type { BenchDraft, SeasoningDraft } from './bench-draft'
 
 /** The lot of the store a recipe's seasoning means: by its name, in date, with the most left. */

@@ -9,7 +9,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import CureTwine from '~/components/twine/CureTwine.vue'
-import { lotTwine } from '~/composables/use-lot-twine'
+import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { useCureSteps } from './use-cure-steps'
 

@@ -7,7 +7,7 @@ import RecordDetail from './RecordDetail.vue'
 import StateMark from './StateMark.vue'
 import VoidButton from './VoidButton.vue'
 import { formatSpan } from '#core/units/format-span'
-import { eventWords } from '~/composables/event-words'
+import { eventWords } from '~/words/event-words'
 import { useNotation } from '~/composables/use-notation'
 
 /**

@@ -1,24 +1,20 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
-import type { Problem } from '#shared/contracts/problem'
+import { computed } from 'vue'
 import type { EventView } from '#shared/contracts/events'
-import { problemWords, read } from '~/api/client'
-import { exactWords } from '~/composables/date-words'
-import { figuresOf } from '~/composables/record-figures'
+import { problemWords } from '~/api/client'
+import { exactWords } from '~/words/date-words'
+import { figuresOf } from '~/logic/record-figures'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** One record whole, as the book keeps it: what its sentence leaves out, for someone who asks. */
 const props = defineProps<{ event: EventView }>()
 const { as } = useNotation()
 /** A very long one comes when it is opened. */
-const typed = ref<unknown>(props.event.typed)
-const lost = ref<Problem | null>(null)
-onMounted(async () => {
-  if (props.event.longBytes === undefined) return
-  const reply = await read<{ typed: unknown }>(`/api/events/${props.event.id}/typed`)
-  if (reply.ok) typed.value = reply.value.typed
-  else lost.value = reply.problem
-})
+const { view: long, problem } = useLoaded<{ typed: unknown }>(() =>
+  props.event.longBytes === undefined ? null : `/api/events/${props.event.id}/typed`,
+)
+const typed = computed(() => long.value?.typed ?? props.event.typed)
 const parts = computed(() =>
   [
     { name: 'As typed', figures: figuresOf(typed.value) },
@@ -33,7 +29,7 @@ const parts = computed(() =>
       {{ exactWords(event.atMs, event.zone) }}. {{ event.who }}, on {{ event.station }}. Computed by version
       {{ event.arithmetic }} of the arithmetic.
     </p>
-    <p v-if="lost" class="caution grave">{{ problemWords(lost, as) }}</p>
+    <p v-if="problem" class="caution grave">{{ problemWords(problem, as) }}</p>
     <div v-for="part in parts" :key="part.name">
       <h3>{{ part.name }}</h3>
       <dl>

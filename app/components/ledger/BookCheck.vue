@@ -1,24 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { BookCheckView } from '#shared/contracts/events'
-import type { Problem } from '#shared/contracts/problem'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import { findingWords } from '#shared/messages/findings'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** The whole chain and every row of the shop, walked while you wait: unbroken, or all that is not what it was. */
 const { number } = useNotation()
-const checking = ref(false)
-const check = ref<BookCheckView | null>(null)
-const lost = ref<Problem | null>(null)
-async function walk(): Promise<void> {
-  checking.value = true
-  const reply = await read<BookCheckView>('/api/book/check')
-  checking.value = false
-  check.value = reply.ok ? reply.value : null
-  lost.value = reply.ok ? null : reply.problem
-}
+const { view: check, problem, loading: checking, load: walk } = useLoaded<BookCheckView>('/api/book/check', {
+  whenAsked: true,
+})
 const sound = computed(() => check.value?.broken === null)
 const SHOWN = 40
 </script>
@@ -33,7 +25,7 @@ const SHOWN = 40
       Each record is sealed with the one before it. With it are sealed the rows of the shop that it wrote. What was
       changed, taken out or put in shows here, all of it.
     </p>
-    <LoadProblem v-if="lost" :problem="lost" @again="walk" />
+    <LoadProblem v-if="problem" :problem="problem" @again="walk" />
     <div v-if="check" role="status" class="stack-tight">
       <p v-if="sound" class="caution good">
         <strong>Unbroken.</strong> {{ number(check.records, 0) }} records walked and {{ number(check.rows, 0) }} rows

@@ -3,7 +3,7 @@ import type { LotRow } from '#shared/contracts/lots'
 import BeamSmall from '~/components/beam/BeamSmall.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
-import { lotStage } from '~/composables/lot-stage'
+import { lotStage } from '~/logic/lot-stage'
 import { useNotation } from '~/composables/use-notation'
 
 /** Lots, newest first. */

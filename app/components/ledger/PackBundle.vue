@@ -1,24 +1,19 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { Problem } from '#shared/contracts/problem'
 import type { PackLine, ThreadNodeView } from '#shared/contracts/thread'
-import { problemWords, read } from '~/api/client'
+import { problemWords } from '~/api/client'
 import LotCode from '~/components/common/LotCode.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** A bundle of packs of one lot, opened to its packs when somebody asks. */
 const props = defineProps<{ bundle: ThreadNodeView; to: string | null }>()
 const { as, meat } = useNotation()
-const packs = ref<PackLine[] | null>(null)
-const problem = ref<Problem | null>(null)
 const [lot, party] = props.bundle.code.split(' ')
+const of = new URLSearchParams({ lot: lot!, ...(party === 'unsent' ? {} : { party: party!.replace('party-', '') }) })
+const { view: packs, problem, load } = useLoaded<PackLine[]>(`/api/thread/packs?${of}`, { whenAsked: true })
 
 async function open(event: Event): Promise<void> {
-  if (!(event.target as HTMLDetailsElement).open || packs.value) return
-  const of = new URLSearchParams({ lot: lot!, ...(party === 'unsent' ? {} : { party: party!.replace('party-', '') }) })
-  const reply = await read<PackLine[]>(`/api/thread/packs?${of}`)
-  if (reply.ok) packs.value = reply.value
-  problem.value = reply.ok ? null : reply.problem
+  if ((event.target as HTMLDetailsElement).open && !packs.value) await load()
 }
 </script>
 

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
 import LotCode from '~/components/common/LotCode.vue'
 import CureTwine from '~/components/twine/CureTwine.vue'
-import { lotTwine } from '~/composables/use-lot-twine'
+import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
 

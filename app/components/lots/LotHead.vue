@@ -5,9 +5,9 @@ import type { LotView } from '#shared/contracts/lots'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import StateMark from '~/components/common/StateMark.vue'
 import CodeBars from '~/components/common/CodeBars.vue'
-import { lotTwine } from '~/composables/use-lot-twine'
+import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
-import { lotStage } from '~/composables/lot-stage'
+import { lotStage } from '~/logic/lot-stage'
 
 const props = defineProps<{ lot: LotView; nowMs: Milliseconds }>()
 const { meat, moment, limit } = useNotation()

@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { ref } from 'vue'
 import type { DoorView } from '#shared/contracts/people'
-import type { Problem } from '#shared/contracts/problem'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** Who knocked: for the owner's eyes, the newest first. */
 const { moment } = useNotation()
-const tries = ref<DoorView[] | null>(null)
-const lost = ref<Problem | null>(null)
+const { view: tries, problem, load } = useLoaded<DoorView[]>('/api/office/door')
 const all = ref(false)
 const FEW = 8
 const KINDS: Record<DoorView['kind'], string> = {
@@ -24,18 +22,12 @@ const KINDS: Record<DoorView['kind'], string> = {
 }
 const outcome = ({ kind, succeeded }: DoorView) =>
   kind === 'name_closed' ? 'closed' : kind === 'shop_exported' ? 'done' : succeeded ? 'right' : 'wrong'
-async function load(): Promise<void> {
-  const reply = await read<DoorView[]>('/api/office/door')
-  tries.value = reply.ok ? reply.value : null
-  lost.value = reply.ok ? null : reply.problem
-}
-onMounted(load)
 </script>
 
 <template>
   <section class="stack-tight" aria-labelledby="door-head">
     <h2 id="door-head">At the door</h2>
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!tries" class="empty">Looking at the door…</p>
     <p v-else-if="!tries.length" class="empty">Nobody has knocked yet.</p>
     <template v-else>

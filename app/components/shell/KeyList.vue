@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ROOMS } from '~/composables/rooms'
+import { ROOMS } from '~/logic/rooms'
 
 const shown = defineModel<boolean>({ required: true })
 const KEYS = [

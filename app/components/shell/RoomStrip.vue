@@ -2,7 +2,7 @@
 import { computed, nextTick, watch } from 'vue'
 import { useRoute } from '#imports'
 import { NuxtLink } from '#components'
-import { ROOMS } from '~/composables/rooms'
+import { ROOMS } from '~/logic/rooms'
 
 /** The shop's floor plan: rooms in a row, a door between each two that meat passes through. */
 const route = useRoute()

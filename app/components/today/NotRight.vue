@@ -11,9 +11,9 @@ import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
-import { freeWords } from '~/composables/free-words'
+import { freeWords } from '~/words/free-words'
 import { formatSpan } from '#core/units/format-span'
-import { lotTwine } from '~/composables/use-lot-twine'
+import { lotTwine } from '~/logic/lot-twine'
 
 const props = defineProps<{
   lots: LotSummary[]

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
 import type { BenchView } from '#shared/contracts/lots'
 import { rubInput } from '#shared/contracts/rub'
-import type { Problem } from '#shared/contracts/problem'
 import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
-import { read } from '~/api/client'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
 import { emptyBench } from '~/components/bench/bench-draft'
@@ -23,6 +21,7 @@ import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
@@ -31,8 +30,7 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const { as, meat } = useNotation()
 const recorded = useRecorded()
-const view = ref<BenchView | null>(null)
-const lost = ref<Problem | null>(null)
+const { view, problem, load } = useLoaded<BenchView>('/api/bench')
 const { draft, clear } = useDraft('bench', emptyBench)
 const lengthUnit = computed(() => (as.value.mass === 'us' ? ('in' as const) : ('mm' as const)))
 const bench = useBench(draft, view, lengthUnit)
@@ -63,11 +61,6 @@ const planFault = computed(() =>
 )
 const meaning = computed(() => shown.value?.meaning ?? (saltOnly.value ? 'none' : 'exact'))
 
-async function load(): Promise<void> {
-  const reply = await read<BenchView>('/api/bench')
-  if (reply.ok) view.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
 async function rub(): Promise<void> {
   const made = await save('/api/lots', body.value)
   if (!made) return
@@ -78,7 +71,6 @@ async function rub(): Promise<void> {
 onMounted(() => {
   // The empty Bench begins at 40 mm, in the person's own unit.
   if (lengthUnit.value === 'in' && draft.value.thickness === emptyBench().thickness) draft.value.thickness = '1.6'
-  return load()
 })
 watch(
   () => view.value?.shop.houseTargetPpm,
@@ -93,7 +85,7 @@ watch(
     <PageHead title="Bench" sub="Green weight first: trimmed, before any cure. Then weigh what it says.">
       <VBtn v-if="draft.pieces.length" variant="outlined" class="floor" @click="clear">Clear the bench</VBtn>
     </PageHead>
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Laying out the bench…</p>
     <p v-else-if="!session.mayWrite" class="empty">
       The Bench is for makers. Lots that were rubbed are in the Ledger, with their verdicts.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed } from 'vue'
 import { navigateTo } from '#imports'
 import { CURING_SALT_NO_1 } from '#core/cure/agent'
 import { formulate } from '#core/cure/formulate'
@@ -11,10 +11,8 @@ import { parseSpoons, SPOON_SYSTEMS, type SpoonSystem } from '#core/spoons/parse
 import { parseWeight } from '#core/units/parse-weight'
 import { DELIVERY_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
-import type { Problem } from '#shared/contracts/problem'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
-import { read } from '~/api/client'
-import { percentText } from '~/composables/percent-text'
+import { percentText } from '~/words/percent-text'
 import { emptyBench } from '~/components/bench/bench-draft'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
@@ -22,11 +20,11 @@ import WeightField from '~/components/common/WeightField.vue'
 import SpoonLines from '~/components/spoons/SpoonLines.vue'
 import SpoonVerdict from '~/components/spoons/SpoonVerdict.vue'
 import { useDraft } from '~/composables/use-draft'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 const { as, grams, percent, meat, ppm } = useNotation()
-const view = ref<BenchView | null>(null)
-const lost = ref<Problem | null>(null)
+const { view, problem, load } = useLoaded<BenchView>('/api/bench')
 const { draft } = useDraft('spoons', () => ({
   system: 'us' as SpoonSystem,
   meat: '2.4 kg',
@@ -145,12 +143,6 @@ async function toBench(): Promise<void> {
   }
   await navigateTo('/bench')
 }
-async function load(): Promise<void> {
-  const reply = await read<BenchView>('/api/bench')
-  if (reply.ok) view.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
-onMounted(load)
 </script>
 
 <template>
@@ -159,7 +151,7 @@ onMounted(load)
       title="Spoon check"
       sub="A recipe in cups and spoons: what it can mean on this meat, and the same by weight."
     />
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Looking for the measuring spoons…</p>
     <div v-else class="spoons">
       <section class="stack" aria-labelledby="spoon-recipe">

@@ -1,21 +1,28 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { navigateTo, useRoute } from '#imports'
 import { readCode } from '#core/trace/code'
-import type { Problem } from '#shared/contracts/problem'
 import type { ThreadView } from '#shared/contracts/thread'
-import { problemWords, read } from '~/api/client'
+import { problemWords } from '~/api/client'
 import PageHead from '~/components/common/PageHead.vue'
 import LedgerViews from '~/components/ledger/LedgerViews.vue'
 import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useSession } from '~/stores/session'
 
 const route = useRoute()
 const session = useSession()
 const typed = ref(String(route.query.code ?? ''))
-const thread = ref<ThreadView | null>(null)
-const problem = ref<Problem | null>(null)
 const notCode = ref(false)
+const { view: thread, problem } = useLoaded<ThreadView>(() =>
+  route.query.code ? `/api/thread/${encodeURIComponent(String(route.query.code))}` : null,
+)
+watch(
+  () => route.query.code,
+  (code) => {
+    if (code) typed.value = String(code)
+  },
+)
 const words = computed(() =>
   notCode.value
     ? `“${typed.value.slice(0, 40)}” is not a code. Codes look like L-0042: M meat, N ingredient, L lot, S smoke, P pack.`
@@ -30,18 +37,6 @@ async function find(): Promise<void> {
   problem.value = null
   if (found) await navigateTo(`/ledger?code=${found.code}`)
 }
-async function show(): Promise<void> {
-  const code = String(route.query.code ?? '')
-  thread.value = null
-  problem.value = null
-  if (!code) return
-  typed.value = code
-  const reply = await read<ThreadView>(`/api/thread/${encodeURIComponent(code)}`)
-  if (reply.ok) thread.value = reply.value
-  else problem.value = reply.problem
-}
-onMounted(show)
-watch(() => route.query.code, show)
 </script>
 
 <template>

@@ -1,11 +1,9 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from '#imports'
 import { mdiPrinterOutline } from '@mdi/js'
 import { massBalance, type OffcutKind } from '#core/slicing/mass-balance'
 import type { LotView } from '#shared/contracts/lots'
-import type { Problem } from '#shared/contracts/problem'
-import { read } from '~/api/client'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
 import HoldList from '~/components/common/HoldList.vue'
@@ -19,29 +17,22 @@ import LotPacks from '~/components/lots/LotPacks.vue'
 import LotWeights from '~/components/lots/LotWeights.vue'
 import BalanceTable from '~/components/slicing/BalanceTable.vue'
 import { useClock } from '~/composables/use-clock'
+import { useLoaded } from '~/composables/use-loaded'
 
 const route = useRoute()
 const nowMs = useClock()
-const lot = ref<LotView | null>(null)
-const lost = ref<Problem | null>(null)
+const { view: lot, problem, load } = useLoaded<LotView>(() => `/api/lots/${encodeURIComponent(String(route.params.code))}`)
 const parts = computed(() => {
   const offcutsG: Partial<Record<OffcutKind, number>> = {}
   for (const offcut of lot.value?.offcuts ?? []) offcutsG[offcut.kind] = (offcutsG[offcut.kind] ?? 0) + offcut.massG
   return { packsG: lot.value?.packsG ?? 0, readyG: lot.value?.readyG ?? null, offcutsG }
 })
-async function load(): Promise<void> {
-  const reply = await read<LotView>(`/api/lots/${encodeURIComponent(String(route.params.code))}`)
-  if (reply.ok) lot.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
 const print = () => window.print()
-onMounted(load)
-watch(() => route.params.code, load)
 </script>
 
 <template>
   <div>
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!lot" class="empty">Reading the book…</p>
     <article v-else class="stack life">
       <LotHead :lot="lot" :now-ms="nowMs">

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed } from 'vue'
 import type { OfficeView } from '#shared/contracts/office'
-import type { Problem } from '#shared/contracts/problem'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import DeviceList from '~/components/office/DeviceList.vue'
@@ -15,19 +13,13 @@ import PeopleList from '~/components/office/PeopleList.vue'
 import TakeAlong from '~/components/office/TakeAlong.vue'
 import FridgeList from '~/components/office/FridgeList.vue'
 import InstrumentList from '~/components/office/InstrumentList.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
 const shared = computed(() => session.view?.station?.shared ?? false)
 const mine = computed(() => view.value?.people.find(person => person.id === session.user?.id))
-const view = ref<OfficeView | null>(null)
-const lost = ref<Problem | null>(null)
-async function load(): Promise<void> {
-  const reply = await read<OfficeView>('/api/office')
-  if (reply.ok) view.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
-onMounted(load)
+const { view, problem, load } = useLoaded<OfficeView>('/api/office')
 </script>
 
 <template>
@@ -36,7 +28,7 @@ onMounted(load)
       title="Office"
       :sub="view ? `${view.shop.name}, on the clock of ${view.shop.zone.replace('_', ' ')}` : ''"
     />
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Opening the drawer…</p>
     <div v-else class="office">
       <MyNotation v-if="!shared" />

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
-import type { Problem } from '#shared/contracts/problem'
+import { computed, ref } from 'vue'
 import type { RulesView } from '#shared/contracts/rules'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -10,6 +8,7 @@ import ConfirmSet from '~/components/rules/ConfirmSet.vue'
 import HouseLimits from '~/components/rules/HouseLimits.vue'
 import OwnRules from '~/components/rules/OwnRules.vue'
 import RuleTable from '~/components/rules/RuleTable.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useNotice } from '~/composables/use-notice'
 import { useSession } from '~/stores/session'
@@ -17,18 +16,12 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const { dateInYear } = useNotation()
 const { say } = useNotice()
-const view = ref<RulesView | null>(null)
-const lost = ref<Problem | null>(null)
+const { view, problem, load } = useLoaded<RulesView>('/api/rules')
 const chosen = ref<string | null>(null)
 const editing = ref<'copy' | 'change' | null>(null)
 const set = computed(
   () => view.value?.sets.find(one => (chosen.value ? one.rules.id === chosen.value : one.inForce)) ?? null,
 )
-async function load(): Promise<void> {
-  const reply = await read<RulesView>('/api/rules')
-  if (reply.ok) view.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
 function show(id: string): void {
   chosen.value = id
   editing.value = null
@@ -39,13 +32,12 @@ async function written(id: string): Promise<void> {
   show(id)
   say('Written. Confirm it against the authority\'s text before it is used.')
 }
-onMounted(load)
 </script>
 
 <template>
   <div>
     <PageHead title="Rules" sub="What the law allows, row by row, and what this shop asks beyond it." />
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view || !set" class="empty">Opening the drawer…</p>
     <div v-else class="stack">
       <HouseLimits v-if="session.isOwner" :view="view" @saved="load" />

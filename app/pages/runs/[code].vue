@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from '#imports'
-import type { Problem } from '#shared/contracts/problem'
 import type { RunView } from '#shared/contracts/smoke'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import PageHead from '~/components/common/PageHead.vue'
@@ -15,6 +13,7 @@ import ReadingTable from '~/components/smokehouse/ReadingTable.vue'
 import RunFigures from '~/components/smokehouse/RunFigures.vue'
 import SmokeLine from '~/components/smokehouse/SmokeLine.vue'
 import { useClock } from '~/composables/use-clock'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
@@ -26,32 +25,24 @@ const nowMs = useClock()
 const { moment, temperature, limit } = useNotation()
 const recorded = useRecorded()
 const { save, saving, message } = useSave()
-const run = ref<RunView | null>(null)
-const lost = ref<Problem | null>(null)
+const { view: run, problem, load } = useLoaded<RunView>(() => `/api/runs/${encodeURIComponent(String(route.params.code))}`)
 const sub = computed(() =>
   run.value
     ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; target core ${temperature(run.value.targetCoreC)}`
     : '',
 )
 
-async function load(): Promise<void> {
-  const reply = await read<RunView>(`/api/runs/${route.params.code}`)
-  if (reply.ok) run.value = reply.value
-  lost.value = reply.ok ? null : reply.problem
-}
 async function pull(): Promise<void> {
   const done = await save(`/api/runs/${run.value!.code}/pull`, {})
   if (!done) return
   recorded(`${run.value!.code} is pulled. Now the cooling counts.`, done.eventId, load)
   await load()
 }
-onMounted(load)
-watch(() => route.params.code, load)
 </script>
 
 <template>
   <div>
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!run" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <PageHead title="Smoke" :code="run.code" :sub="sub">

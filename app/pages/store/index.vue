@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from '#imports'
-import type { Problem } from '#shared/contracts/problem'
 import type { IngredientView, MeatView, StoreView } from '#shared/contracts/store'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import IngredientForm from '~/components/store/IngredientForm.vue'
@@ -11,11 +9,11 @@ import IngredientTable from '~/components/store/IngredientTable.vue'
 import DeliveryForm from '~/components/store/DeliveryForm.vue'
 import PartyList from '~/components/store/PartyList.vue'
 import MeatTable from '~/components/store/MeatTable.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { usePages } from '~/composables/use-pages'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
-const view = ref<StoreView | null>(null)
 /** All that came in; more of it is asked for a page at a time. */
 const allMeat = usePages<MeatView>(before => `/api/store/meat?before=${before}`)
 const allIngredients = usePages<IngredientView>(before => `/api/store/ingredients?before=${before}`)
@@ -23,27 +21,22 @@ const newestFirst = <R extends { code: string }>(rows: R[]): R[] =>
   [...new Map(rows.map(row => [row.code, row])).values()].toSorted(
     (a, b) => b.code.length - a.code.length || (a.code < b.code ? 1 : -1),
   )
+const { view, problem, load } = useLoaded<StoreView>('/api/store', {
+  taken: ({ newest }) => {
+    allMeat.begin(newest.meat)
+    allIngredients.begin(newest.ingredients)
+  },
+})
 const meat = computed(() => newestFirst([...(view.value?.meat ?? []), ...allMeat.rows.value]))
 const ingredients = computed(() => newestFirst([...(view.value?.ingredients ?? []), ...allIngredients.rows.value]))
-const lost = ref<Problem | null>(null)
 const route = useRoute()
 const RECEIVE = ['meat', 'ingredient'] as const
 /** Today's first steps lead straight to the form. */
 const open = ref<(typeof RECEIVE)[number] | null>(RECEIVE.find(what => what === route.query.receive) ?? null)
-async function load(): Promise<void> {
-  const reply = await read<StoreView>('/api/store')
-  if (reply.ok) {
-    view.value = reply.value
-    allMeat.begin(reply.value.newest.meat)
-    allIngredients.begin(reply.value.newest.ingredients)
-  }
-  lost.value = reply.ok ? null : reply.problem
-}
 async function done(): Promise<void> {
   open.value = null
   await load()
 }
-onMounted(load)
 </script>
 
 <template>
@@ -65,7 +58,7 @@ onMounted(load)
         </VBtn>
       </template>
     </PageHead>
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <DeliveryForm v-if="open === 'meat'" :suppliers="view.suppliers" @saved="done" />

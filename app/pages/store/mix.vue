@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import { MOST_SEASONINGS } from '#core/rules/house'
-import { computed, onMounted, ref } from 'vue'
+import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { mdiClose } from '@mdi/js'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
-import type { Problem } from '#shared/contracts/problem'
 import { bulkMixInput } from '#shared/contracts/rub'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
-import { read } from '~/api/client'
 import { shareOf } from '~/components/bench/read-draft'
 import { emptyMix, useBulkMix, type MixLine } from '~/components/bench/use-bulk-mix'
 import DateField from '~/components/common/DateField.vue'
@@ -18,6 +16,7 @@ import PageHead from '~/components/common/PageHead.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useDraft } from '~/composables/use-draft'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
@@ -27,9 +26,12 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const { as, meat, grams, percent } = useNotation()
 const recorded = useRecorded()
-const view = ref<BenchView | null>(null)
-const lost = ref<Problem | null>(null)
 const { draft, clear } = useDraft('mix', emptyMix)
+const { view, problem, load } = useLoaded<BenchView>('/api/bench', {
+  taken: ({ shop }) => {
+    draft.value.ppm ||= String(shop.houseTargetPpm)
+  },
+})
 const { save, saving, errorAt, message } = useSave<{ code: string }>(bulkMixInput)
 const NAMES = { agent: 'Curing salt', salt: 'Salt', sugar: 'Sugar' }
 const { scales, scale, made, plan, lines, takePerKgG, spices, hasAgent } = useBulkMix(draft, view)
@@ -40,14 +42,6 @@ const planFault = computed(() =>
 const shareFault = (typed: string) =>
   typed.trim() && shareOf(typed) === null ? 'Not a share of the meat. It stays as typed; write it like 2.5.' : undefined
 const nameOf = (line: MixLine) => (line.role === 'spice' ? line.lot.name : NAMES[line.role])
-async function load(): Promise<void> {
-  const reply = await read<BenchView>('/api/bench')
-  if (reply.ok) {
-    view.value = reply.value
-    draft.value.ppm ||= String(reply.value.shop.houseTargetPpm)
-  }
-  lost.value = reply.ok ? null : reply.problem
-}
 async function make(): Promise<void> {
   const done = await save('/api/mixes', {
     name: draft.value.name,
@@ -62,7 +56,6 @@ async function make(): Promise<void> {
   recorded(`${done.code} is mixed and on the shelf.`, done.eventId, load)
   await navigateTo('/store')
 }
-onMounted(load)
 </script>
 
 <template>
@@ -71,7 +64,7 @@ onMounted(load)
       title="Bulk mix"
       sub="Weighed once for many kilograms, then dispensed by weight. Stir well: an uneven mix burns here and leaves grey there."
     />
-    <LoadProblem v-if="lost" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Clearing the big bowl…</p>
     <p v-else-if="!session.mayWrite" class="empty">
       Mixes are made by makers. They stand in the Store with what went in.

@@ -1,42 +1,31 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed } from 'vue'
 import { mdiPrinterOutline } from '@mdi/js'
-import type { Problem } from '#shared/contracts/problem'
 import type { SaltLedgerView } from '#shared/contracts/store'
-import { read } from '~/api/client'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { SALT_ANOMALY_WORDS } from '~/components/store/salt-words'
 import SaltAccount from '~/components/store/SaltAccount.vue'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 const { moment } = useNotation()
-const view = ref<SaltLedgerView | null>(null)
-const lost = ref<Problem | null>(null)
+const { view, problem, load, ask } = useLoaded<SaltLedgerView>('/api/salt-ledger')
 const wrong = computed(
   () => view.value?.lots.flatMap(lot => lot.lines.filter(line => line.anomaly).map(line => ({ lot, line }))) ?? [],
 )
-async function ask(query: string): Promise<SaltLedgerView | null> {
-  const reply = await read<SaltLedgerView>(`/api/salt-ledger${query}`)
-  lost.value = reply.ok ? null : reply.problem
-  return reply.ok ? reply.value : null
-}
-async function load(): Promise<void> {
-  view.value = (await ask('')) ?? view.value
-}
 async function older(): Promise<void> {
-  const found = await ask(`?before=${view.value!.lots.at(-1)!.code}`)
+  const found = await ask(`/api/salt-ledger?before=${view.value!.lots.at(-1)!.code}`)
   if (found) view.value = { ...found, lots: [...view.value!.lots, ...found.lots] }
 }
 /** One account from its first line on. */
 async function whole(code: string): Promise<void> {
-  const found = await ask(`?code=${code}`)
+  const found = await ask(`/api/salt-ledger?code=${code}`)
   if (found)
     view.value = { ...view.value!, lots: view.value!.lots.map(lot => (lot.code === code ? found.lots[0]! : lot)) }
 }
 const print = () => window.print()
-onMounted(load)
 </script>
 
 <template>
@@ -44,7 +33,7 @@ onMounted(load)
     <PageHead title="Curing-salt ledger" sub="Each gram in and out, tied to its lot; counted every month.">
       <VBtn variant="outlined" class="floor" to="/store">Back to the Store</VBtn><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn>
     </PageHead>
-    <LoadProblem v-if="lost && !view" :problem="lost" @again="load" />
+    <LoadProblem v-if="problem && !view" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
     <div v-else class="stack">
       <p class="caution">
