@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Grams } from '#core/units/quantities'
 import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
@@ -25,3 +26,11 @@ export const dispatchInput = z.strictObject({
   sentOn: isoDate(),
   packCodes: z.array(code()).min(1, named('no_packs')).max(MOST_PACKS),
 })
+
+/** A pack that lies in the shop. */
+export interface UnsentPack {
+  code: string
+  kind: string
+  netG: Grams
+  packedOn: string
+}

@@ -211,10 +211,16 @@ describe('the Slicing table', () => {
     await maker.post('/api/corrections', { what: 'pack_weight', id: pack.id, value: '280', reason: 'bag not tared' })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.packsG).toBe(280)
     await owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder' })
+    const inFridge = async () =>
+      (await maker.get('/api/packs/unsent')).body.filter((one: { code: string }) => one.code === pack.code)
+    expect(await inFridge()).toEqual([{ code: pack.code, kind: 'ends', netG: 280, packedOn: '2026-11-23' }])
     expect(
       await maker.post('/api/dispatches', { customer: 'C', sentOn: '2026-11-23', packCodes: [pack.code, 'P-9999'] }),
     ).toMatchObject({ body: { code: 'no_such_pack' } })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.unsent).toBe(1)
+    const sent = { customer: 'C', sentOn: '2026-11-23', packCodes: [pack.code] }
+    expect((await maker.post('/api/dispatches', sent)).status).toBe(200)
+    expect(await inFridge()).toEqual([])
   })
 })
 

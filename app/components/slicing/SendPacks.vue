@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { localDay } from '#core/calendar/local-day'
-import type { LotSummary, LotView } from '#shared/contracts/lots'
-import { dispatchInput } from '#shared/contracts/slicing'
-import { read } from '~/api/client'
+import type { LotSummary } from '#shared/contracts/lots'
+import { dispatchInput, type UnsentPack } from '#shared/contracts/slicing'
+import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
+import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
@@ -21,13 +22,10 @@ const { meat, date } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft('send', () => ({ customer: '', codes: [] as string[] }))
 const { save, saving, errorAt, message } = useSave<{ packs: number }>(dispatchInput)
-const packs = ref<LotView['packList']>([])
+const { view, problem, load } = useLoaded<UnsentPack[]>('/api/packs/unsent')
+const packs = computed(() => view.value ?? [])
 const all = computed(() => packs.value.length > 0 && packs.value.every(pack => draft.value.codes.includes(pack.code)))
 
-async function load(): Promise<void> {
-  const replies = await Promise.all(props.lots.map(lot => read<LotView>(`/api/lots/${lot.code}`)))
-  packs.value = replies.flatMap(reply => (reply.ok ? reply.value.packList.filter(pack => pack.customer === null) : []))
-}
 const toggle = (code: string) => {
   draft.value.codes = draft.value.codes.includes(code)
     ? draft.value.codes.filter(other => other !== code)
@@ -44,13 +42,13 @@ async function sendOut(): Promise<void> {
   clear()
   emit('sent')
 }
-onMounted(load)
 watch(() => props.lots, load)
 </script>
 
 <template>
   <section id="send" class="stack" aria-labelledby="send-head">
     <h2 id="send-head">Packs in the fridge</h2>
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <div class="row">
       <VBtn class="floor" variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">
         {{

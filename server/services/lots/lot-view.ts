@@ -39,7 +39,9 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
   ])
   const markAt = await loadMarks(tables, row.rubbedAtMs)
   const residual = await residualOf(tables, row)
-  const customers = await tables.parties.find({ id: dispatches.map(dispatch => dispatch.customerId) })
+  const customers = await tables.parties.pick(['name'], { id: dispatches.map(dispatch => dispatch.customerId) })
+  const dispatchOf = new Map(dispatches.map(dispatch => [dispatch.id, dispatch]))
+  const customerOf = new Map(customers.map(customer => [customer.id, customer]))
   return {
     ok: true,
     value: {
@@ -86,8 +88,8 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
       ),
       holds: holdViews(holds, users),
       packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, packedAtMs, scaleId, dispatchId }) => {
-        const dispatch = dispatches.find(sent => sent.id === dispatchId)
-        const customer = customers.find(party => party.id === dispatch?.customerId)
+        const dispatch = dispatchId === null ? undefined : dispatchOf.get(dispatchId)
+        const customer = dispatch && customerOf.get(dispatch.customerId)
         return {
           id,
           code: packCode,
