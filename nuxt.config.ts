@@ -47,6 +47,12 @@ export default defineNuxtConfig({
     build: { chunkSizeWarningLimit: 1600 },
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  postcss: {
+    plugins: {
+      '@csstools/postcss-global-data': { files: [here('./app/style/widths.css')] },
+      'postcss-custom-media': {},
+    },
+  },
   telemetry: false,
   hooks: {
     // Nothing ahead of its time: a tablet on a weak line fetches a room when it goes there.

@@ -74,7 +74,7 @@ main {
 .skip:focus {
   left: 0;
 }
-@media (max-width: 700px) {
+@media (--narrow) {
   main {
     padding: 0.9rem 0.9rem 5rem;
   }

@@ -87,7 +87,7 @@ onMounted(floor.load)
   display: flex;
   flex-direction: column;
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .cold-room > .strip {
     order: 2;
     margin-top: 1.6rem;
@@ -106,7 +106,7 @@ onMounted(floor.load)
   z-index: 2;
   border-bottom: 2px solid var(--peat);
 }
-@media (max-width: 900px) {
+@media (--tablet) {
   .cure-grid {
     grid-template-columns: minmax(0, 1fr);
     gap: 0.4rem;

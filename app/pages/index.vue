@@ -67,7 +67,7 @@ onMounted(floor.load)
   grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
   gap: 2.5rem;
 }
-@media (max-width: 900px) {
+@media (--tablet) {
   .today {
     grid-template-columns: minmax(0, 1fr);
     gap: 1.6rem;

@@ -98,17 +98,15 @@ async function toBench(): Promise<void> {
       <template v-if="session.mayWrite && recipes">
         <VBtn
           data-key="n"
-          class="floor"
           color="primary"
           @click="editing = { from: { ...STARTERS[0]!, name: '', note: null }, code: null }"
         >
           New recipe
         </VBtn>
-        <label class="file floor">Take in a file<input type="file" accept="application/json,.json" class="visually-hidden" @change="fromFile" /></label>
+        <label class="file big-target">Take in a file<input type="file" accept="application/json,.json" class="visually-hidden" @change="fromFile" /></label>
       </template>
       <VBtn
         v-if="recipes?.length"
-        class="floor"
         variant="outlined"
         @click="
           toFile(
@@ -128,7 +126,6 @@ async function toBench(): Promise<void> {
       <p>No recipe yet.</p>
       <VBtn
         v-if="session.mayWrite"
-        class="floor"
         color="primary"
         @click="take({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: STARTERS })"
       >
@@ -173,12 +170,11 @@ async function toBench(): Promise<void> {
             </h2>
             <div class="row no-print">
               <template v-if="session.mayWrite">
-                <VBtn class="floor" color="primary" @click="toBench">Lay it on the Bench</VBtn>
-                <VBtn class="floor" variant="outlined" @click="editing = { from: latest.recipe, code: open.code }">
+                <VBtn color="primary" @click="toBench">Lay it on the Bench</VBtn>
+                <VBtn variant="outlined" @click="editing = { from: latest.recipe, code: open.code }">
                   Revise
                 </VBtn>
                 <VBtn
-                  class="floor"
                   variant="outlined"
                   @click="
                     editing = {
@@ -189,13 +185,13 @@ async function toBench(): Promise<void> {
                 >
                   Duplicate
                 </VBtn>
-                <VBtn class="floor" variant="text" @click="retire">
+                <VBtn variant="text" @click="retire">
                   {{
                     open.retired ? 'Take out again' : 'Put away'
                   }}
                 </VBtn>
               </template>
-              <VBtn class="floor" variant="text" @click="toFile([latest.recipe], `${open.code}.json`)">To a file</VBtn>
+              <VBtn variant="text" @click="toFile([latest.recipe], `${open.code}.json`)">To a file</VBtn>
             </div>
           </div>
           <RecipeSheet :recipe="open" />
@@ -244,7 +240,7 @@ async function toBench(): Promise<void> {
   outline: 3px solid var(--heather);
   outline-offset: 2px;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .book {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -129,7 +129,7 @@ onMounted(() => {
       <div v-for="way in WAYS" :key="way.key" class="way">
         <span :id="`way-${way.key}`">{{ way.name }}</span>
         <VBtnToggle v-model="form.notation[way.key]" mandatory variant="outlined" :aria-labelledby="`way-${way.key}`">
-          <VBtn v-for="[value, words] in way.choices" :key="value" :value="value" class="floor">
+          <VBtn v-for="[value, words] in way.choices" :key="value" :value="value">
             {{
               words
             }}
@@ -165,7 +165,7 @@ onMounted(() => {
       :error-messages="errorAt('owner.password')"
     />
     <SaveProblem :message="message" />
-    <VBtn type="submit" color="primary" class="floor" :loading="saving">Open the shop</VBtn>
+    <VBtn type="submit" color="primary" :loading="saving">Open the shop</VBtn>
   </form>
 </template>
 
@@ -184,7 +184,7 @@ onMounted(() => {
   gap: 0.25rem;
   color: var(--soft);
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .ways {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -89,7 +89,7 @@ async function enter(): Promise<void> {
       :calm="problem?.code === 'code_needed'"
       :lead="problem?.code === 'code_needed' ? 'One thing more.' : 'Not signed in.'"
     />
-    <VBtn type="submit" color="primary" class="floor" :loading="saving">Sign in</VBtn>
+    <VBtn type="submit" color="primary" :loading="saving">Sign in</VBtn>
     <div v-if="session.view?.demoSignIns" class="caution calm">
       <strong>Demo shop.</strong> Sign in as
       <span v-for="(person, i) in session.view.demoSignIns" :key="person.signIn">{{ i ? ', ' : ' '

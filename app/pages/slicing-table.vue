@@ -58,7 +58,6 @@ onMounted(async () => {
           <VBtn
             v-for="l in open"
             :key="l.code"
-            class="floor"
             :variant="l.code === chosen ? 'flat' : 'outlined'"
             :color="l.code === chosen ? 'secondary' : undefined"
             :aria-pressed="l.code === chosen"

@@ -44,7 +44,6 @@ onMounted(floor.load)
       <VBtn
         v-if="session.mayWrite"
         data-key="n"
-        class="floor"
         :color="starting ? undefined : 'primary'"
         :variant="starting ? 'outlined' : 'flat'"
         @click="starting = !starting"

@@ -42,6 +42,8 @@ export default defineNuxtPlugin((nuxt) => {
           },
         },
       },
+      // Those of style/widths.css, each the first width that is not of its kind any more.
+      display: { thresholds: { xs: 0, sm: 621, md: 761, lg: 961, xl: 1920, xxl: 2560 } },
       defaults: {
         VBtn: { variant: 'flat', rounded: 'sm', ripple: false },
         VTextField: { variant: 'filled', hideDetails: 'auto', color: 'primary' },

@@ -80,7 +80,7 @@ describe('every room', () => {
     for (const path of ['/cold-room', '/smokehouse', '/runs/S-0003', '/store']) {
       await open(path)
       const small = await visit.page.$$eval(
-        'main button.floor, .room-strip a',
+        'main .v-btn:not(.slim, .v-btn--icon, .v-btn--size-small), .room-strip a',
         (buttons, least) =>
           buttons.map(b => b.getBoundingClientRect()).filter(box => box.width > 0 && box.height < least).length,
         LEAST_TARGET_PX,

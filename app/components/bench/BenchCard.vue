@@ -212,7 +212,7 @@ h1 {
   gap: 0.3rem;
   font-weight: 500;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   header,
   .cols,
   .halves {

@@ -98,12 +98,12 @@ async function lay(): Promise<void> {
       @update:model-value="take($event)"
     />
     <div class="row">
-      <VBtn variant="outlined" class="floor" :disabled="!draft.pieces.length" :loading="saving" @click="lay">
+      <VBtn variant="outlined" :disabled="!draft.pieces.length" :loading="saving" @click="lay">
         {{
           draft.cardCode ? `Keep ${draft.cardCode}` : 'Keep as a card'
         }}
       </VBtn>
-      <VBtn v-if="draft.cardCode" variant="text" class="floor" :to="`/bench/card/${draft.cardCode}`">
+      <VBtn v-if="draft.cardCode" variant="text" :to="`/bench/card/${draft.cardCode}`">
         Card to print
       </VBtn>
     </div>
@@ -130,7 +130,7 @@ async function lay(): Promise<void> {
   gap: 1.4rem;
   margin-top: -0.6rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .start {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -97,7 +97,7 @@ const bestBy = computed({
   grid-template-columns: repeat(4, 1fr);
   gap: 0.6rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .fields {
     grid-template-columns: 1fr 1fr;
   }

@@ -68,7 +68,7 @@ async function add(): Promise<void> {
     <h2 id="meat-head">Meat</h2>
     <VSelect v-model="draft.meatCode" :items="choices" label="Meat from the store" :error-messages="errorAt('cut')" />
     <VBtnToggle v-if="draft.cut === 'belly'" v-model="draft.rind" mandatory variant="outlined" aria-label="Rind">
-      <VBtn value="off" class="floor">Rind off</VBtn><VBtn value="on" class="floor">Rind on</VBtn>
+      <VBtn value="off">Rind off</VBtn><VBtn value="on">Rind on</VBtn>
     </VBtnToggle>
     <MethodChoice v-model="draft" :bench="bench" />
     <h2>Pieces</h2>
@@ -76,7 +76,6 @@ async function add(): Promise<void> {
       <VBtn
         v-for="piece in cutPieces"
         :key="piece.id"
-        class="floor"
         variant="outlined"
         @click="draft.pieces.push({ meatCode: draft.meatCode, weight: piece.typed, meatPieceId: piece.id })"
       >
@@ -92,7 +91,7 @@ async function add(): Promise<void> {
         @enter="add"
         @update:model-value="refused = ''"
       />
-      <VBtn class="floor" color="primary" @click="add">Add</VBtn>
+      <VBtn color="primary" @click="add">Add</VBtn>
     </div>
     <p class="small soft">1.98 kg, 1980, 4 lb 6.5 oz, or with its tub: 2450 - 470. Enter adds it.</p>
     <p v-if="errorAt('pieces')" class="caution grave" role="alert">{{ errorAt('pieces') }}</p>

@@ -87,7 +87,7 @@ const share = computed(() => props.bench.agentLot.value?.agent?.nitriteFraction 
         aria-label="What went wrong"
         @update:model-value="typed = ''"
       >
-        <VBtn v-for="k in KINDS" :key="k.value" :value="k.value" class="floor">{{ k.title }}</VBtn>
+        <VBtn v-for="k in KINDS" :key="k.value" :value="k.value">{{ k.title }}</VBtn>
       </VBtnToggle>
       <div class="ask">
         <WeightField
@@ -147,7 +147,7 @@ ul {
   margin: 0.2rem 0;
   padding-left: 1.1rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .ask {
     grid-template-columns: 1fr;
   }

@@ -57,7 +57,7 @@ const choices = computed(() => [
   grid-template-columns: 1fr 1fr;
   gap: 0.6rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .fields {
     grid-template-columns: 1fr;
   }

@@ -67,7 +67,7 @@ const setBag = (piece: PieceDraft, typed: string) => {
             <VBtn
               v-if="grouped"
               variant="outlined"
-              class="floor mark"
+              class="mark"
               :aria-label="`Flavour of piece ${i + 1}: ${piece.group ?? 'A'}. Press for the next`"
               @click="draft.pieces[i]!.group = nextFlavour(piece, draft.seasonings)"
             >
@@ -144,9 +144,9 @@ const setBag = (piece: PieceDraft, typed: string) => {
         variant="outlined"
         aria-label="How the mix is shared"
       >
-        <VBtn value="by_weight" class="floor">By weight</VBtn><VBtn value="equal_scoops" class="floor">Equal scoops</VBtn>
+        <VBtn value="by_weight">By weight</VBtn><VBtn value="equal_scoops">Equal scoops</VBtn>
       </VBtnToggle>
-      <VBtn variant="text" class="floor" @click="toggleBags">{{ inBags ? 'No bags' : 'In bags' }}</VBtn>
+      <VBtn variant="text" @click="toggleBags">{{ inBags ? 'No bags' : 'In bags' }}</VBtn>
     </div>
     <p v-if="uneven" class="caution">
       This is what each piece would get from equal scoops: the light ones more curing salt

@@ -128,7 +128,7 @@ const ppmText = (value: string) => {
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 0.6rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .fields {
     grid-template-columns: 1fr 1fr;
   }

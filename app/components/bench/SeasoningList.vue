@@ -58,7 +58,7 @@ const brings = (code: string) => {
   <section aria-labelledby="season-head" class="stack-tight">
     <div class="ruled-head">
       <h2 id="season-head">Seasonings</h2>
-      <VBtn v-if="draft.seasonings.length < MOST_SEASONINGS" variant="outlined" class="floor" @click="add">
+      <VBtn v-if="draft.seasonings.length < MOST_SEASONINGS" variant="outlined" @click="add">
         Add a seasoning
       </VBtn>
     </div>
@@ -139,7 +139,7 @@ const brings = (code: string) => {
   grid-column: 1 / -1;
   margin-top: -0.4rem;
 }
-@media (max-width: 720px) {
+@media (--narrow) {
   .line {
     grid-template-columns: 1fr 1fr;
   }

@@ -103,12 +103,12 @@ function middle(): void {
         }}
       </p>
       <div class="row">
-        <VBtn variant="outlined" class="floor" :aria-pressed="draft.fromAgentOnly" @click="follow">
+        <VBtn variant="outlined" :aria-pressed="draft.fromAgentOnly" @click="follow">
           {{
             draft.fromAgentOnly ? 'Add plain salt beside it' : 'All salt through it'
           }}
         </VBtn>
-        <VBtn v-if="line.window" variant="text" class="floor" @click="middle">Middle of the window</VBtn>
+        <VBtn v-if="line.window" variant="text" @click="middle">Middle of the window</VBtn>
       </div>
     </div>
   </div>
@@ -155,7 +155,7 @@ text {
 .left {
   text-anchor: end;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .tie {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -74,7 +74,7 @@ function nextField(role: string): void {
   <section aria-labelledby="weigh-head" class="stack-tight">
     <div class="ruled-head">
       <h2 id="weigh-head">Weigh{{ bench.firstShare.value < 1 ? ', first application' : '' }}</h2>
-      <VBtn v-if="lines.length" variant="outlined" class="floor" @click="through = true">One by one, large</VBtn>
+      <VBtn v-if="lines.length" variant="outlined" @click="through = true">One by one, large</VBtn>
     </div>
     <WeighThrough
       v-model="through"
@@ -213,7 +213,7 @@ td {
   grid-template-columns: 1fr 1fr;
   gap: 0.6rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .scales {
     grid-template-columns: 1fr;
   }

@@ -14,7 +14,7 @@ const props = defineProps<{ lines: WeighLine[]; readabilityG: Grams }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ weighed: [key: string, typed: string] }>()
 const { grams } = useNotation()
-const { smAndDown } = useDisplay()
+const { mdAndDown } = useDisplay()
 const at = ref(0)
 const line = computed(() => props.lines[at.value])
 /** How far the weighed figure is from the planned one, in words; empty until there is one. */
@@ -48,7 +48,7 @@ watch(open, (isOpen) => {
 </script>
 
 <template>
-  <VDialog v-model="open" max-width="680" :fullscreen="smAndDown" aria-label="Weigh one by one">
+  <VDialog v-model="open" max-width="680" :fullscreen="mdAndDown" aria-label="Weigh one by one">
     <div v-if="line" ref="box" class="through paper">
       <p class="soft">
         {{ at + 1 }} of {{ lines.length
@@ -73,9 +73,9 @@ watch(open, (isOpen) => {
       />
       <p class="apart" role="status">{{ apart }}</p>
       <div class="row spread">
-        <VBtn variant="outlined" class="floor" :disabled="at === 0" @click="go(at - 1)">Back</VBtn>
-        <VBtn variant="text" class="floor" @click="open = false">Close</VBtn>
-        <VBtn color="primary" class="floor" @click="next">{{ at + 1 < lines.length ? 'Next' : 'All weighed' }}</VBtn>
+        <VBtn variant="outlined" :disabled="at === 0" @click="go(at - 1)">Back</VBtn>
+        <VBtn variant="text" @click="open = false">Close</VBtn>
+        <VBtn color="primary" @click="next">{{ at + 1 < lines.length ? 'Next' : 'All weighed' }}</VBtn>
       </div>
       <ol class="all" aria-label="All that is weighed">
         <li v-for="(one, i) in lines" :key="one.key">

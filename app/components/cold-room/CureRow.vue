@@ -62,7 +62,7 @@ const turnedToday = computed(
     <div v-if="mayWrite" class="acts">
       <VBtn
         data-key="r"
-        class="floor main"
+        class="main"
         :color="twine.open ? 'primary' : undefined"
         :variant="twine.open ? 'flat' : 'outlined'"
         :prepend-icon="turnedToday ? mdiCheck : undefined"
@@ -71,9 +71,8 @@ const turnedToday = computed(
       >
         Turned, all pieces
       </VBtn>
-      <VBtn class="floor" variant="outlined" :disabled="saving" @click="drain">Drained</VBtn>
+      <VBtn variant="outlined" :disabled="saving" @click="drain">Drained</VBtn>
       <VBtn
-        class="floor"
         :variant="ready ? 'flat' : 'outlined'"
         :color="ready ? 'secondary' : undefined"
         :disabled="saving"
@@ -125,10 +124,10 @@ const turnedToday = computed(
 .acts .main {
   grid-column: 1 / -1;
 }
-.acts .floor {
+.acts .v-btn {
   padding: 0 0.4rem;
 }
-@media (max-width: 900px) {
+@media (--tablet) {
   .acts {
     grid-template-columns: 2fr 1fr 1fr;
   }
@@ -146,7 +145,7 @@ const turnedToday = computed(
     padding-top: 0.35rem;
   }
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .acts {
     grid-template-columns: 1fr 1fr;
   }

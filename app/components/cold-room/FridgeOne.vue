@@ -83,7 +83,7 @@ async function record(): Promise<void> {
     </svg>
     <form v-if="session.mayWrite" class="entry" @submit.prevent="record">
       <TemperatureField v-model="draft.typed" label="Reads now" :error="errorAt('temperature')" @enter="record" />
-      <VBtn type="submit" class="floor" variant="outlined" :loading="saving">Record</VBtn>
+      <VBtn type="submit" variant="outlined" :loading="saving">Record</VBtn>
     </form>
     <SaveProblem class="wide" :message="message" />
   </div>
@@ -134,7 +134,7 @@ polyline {
   stroke: var(--ember);
   stroke-dasharray: 3 3;
 }
-@media (max-width: 520px) {
+@media (--phone) {
   svg {
     display: none;
   }

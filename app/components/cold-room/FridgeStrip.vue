@@ -19,7 +19,7 @@ defineProps<{ fridges: FridgeView[]; nowMs: Milliseconds }>()
   gap: 0.6rem 2.5rem;
   margin-bottom: 1.4rem;
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .fridges {
     grid-template-columns: minmax(0, 1fr);
   }

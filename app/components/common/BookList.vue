@@ -40,9 +40,9 @@ function toggleAll(): void {
     <div class="ruled-head">
       <h2 id="book-head">The book</h2>
       <div class="row no-print">
-        <VBtn v-if="fridgeCount" variant="text" @click="withFridge = !withFridge">
+        <VBtn v-if="fridgeCount" class="slim" variant="text" @click="withFridge = !withFridge">
           {{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} fridge readings
-        </VBtn><VBtn v-if="events.length && !withSubjects" variant="text" @click="toggleAll">
+        </VBtn><VBtn v-if="events.length && !withSubjects" class="slim" variant="text" @click="toggleAll">
           {{
             allOpen ? 'Sentences only' : 'Every figure of each record'
           }}
@@ -140,7 +140,7 @@ abbr {
   font-weight: 600;
 }
 /* On a phone a record is a slip: number, time and who on one line, what and about beneath, nothing beside the edge. */
-@media (max-width: 620px) {
+@media (--phone) {
   table,
   tbody,
   tr,

@@ -30,7 +30,6 @@ async function chosen(event: Event): Promise<void> {
       @change="chosen"
     />
     <VBtn
-      class="floor"
       variant="outlined"
       :prepend-icon="props.photo ? mdiCameraOutline : mdiFileDocumentOutline"
       :loading="sending"

@@ -40,7 +40,6 @@ async function decide(id: number): Promise<void> {
         <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn
           v-if="!hold.disposition && session.isOwner"
-          class="floor"
           variant="outlined"
           @click="deciding = deciding === hold.id ? null : hold.id"
         >
@@ -54,7 +53,7 @@ async function decide(id: number): Promise<void> {
       <form v-if="deciding === hold.id" class="stack-tight decide" @submit.prevent="decide(hold.id)">
         <p class="caution">Only with good reason, in writing. When in doubt ask your inspector, or destroy it.</p>
         <VBtnToggle v-model="form.disposition" mandatory variant="outlined" aria-label="Decision">
-          <VBtn v-for="d in DISPOSITIONS" :key="d" :value="d" class="floor">{{ WORDS[d] }}</VBtn>
+          <VBtn v-for="d in DISPOSITIONS" :key="d" :value="d">{{ WORDS[d] }}</VBtn>
         </VBtnToggle>
         <VTextField
           v-model="form.text"
@@ -64,7 +63,7 @@ async function decide(id: number): Promise<void> {
         />
         <SaveProblem :message="message" />
         <div>
-          <VBtn type="submit" color="primary" class="floor" :loading="saving">
+          <VBtn type="submit" color="primary" :loading="saving">
             {{ WORDS[form.disposition] }} the {{ props.what }}
           </VBtn>
         </div>

@@ -13,6 +13,6 @@ const words = computed(() => problemWords(props.problem, session.notation))
 <template>
   <div class="stack-tight empty" role="alert">
     <p>{{ words }}</p>
-    <div><VBtn variant="outlined" @click="emit('again')">Try again</VBtn></div>
+    <div><VBtn class="slim" variant="outlined" @click="emit('again')">Try again</VBtn></div>
   </div>
 </template>

@@ -19,7 +19,7 @@ const SHOWN = 40
   <section class="stack-tight check" aria-labelledby="check-head">
     <div class="ruled-head">
       <h2 id="check-head">Is the book whole?</h2>
-      <VBtn class="floor no-print" variant="outlined" :loading="checking" @click="walk">Walk the whole chain</VBtn>
+      <VBtn class="no-print" variant="outlined" :loading="checking" @click="walk">Walk the whole chain</VBtn>
     </div>
     <p class="soft">
       Each record is sealed with the one before it. With it are sealed the rows of the shop that it wrote. What was

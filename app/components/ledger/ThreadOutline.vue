@@ -66,7 +66,7 @@ const { meat } = useNotation()
   gap: 1.4rem 2.5rem;
   align-items: start;
 }
-@media (max-width: 900px) {
+@media (--tablet) {
   .outline {
     grid-template-columns: minmax(0, 1fr);
   }

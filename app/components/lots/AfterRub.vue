@@ -104,7 +104,7 @@ async function result(): Promise<void> {
         <p class="caution">Curing salt is poisonous. The same lot as the first half: no. 1 is not no. 2.</p>
         <SaveProblem :message="second.message.value" />
         <div>
-          <VBtn type="submit" class="floor" color="primary" :loading="second.saving.value">The second half is on</VBtn>
+          <VBtn type="submit" color="primary" :loading="second.saving.value">The second half is on</VBtn>
         </div>
       </template>
     </form>
@@ -138,7 +138,7 @@ async function result(): Promise<void> {
         </div>
         <SaveProblem :message="after.message.value" />
         <div>
-          <VBtn type="submit" class="floor" variant="outlined" :loading="after.saving.value">Record the weight</VBtn>
+          <VBtn type="submit" variant="outlined" :loading="after.saving.value">Record the weight</VBtn>
         </div>
       </template>
     </form>
@@ -167,7 +167,7 @@ async function result(): Promise<void> {
         </div>
         <SaveProblem :message="lab.message.value" />
         <div>
-          <VBtn type="submit" class="floor" variant="outlined" :loading="lab.saving.value">Record the result</VBtn>
+          <VBtn type="submit" variant="outlined" :loading="lab.saving.value">Record the result</VBtn>
         </div>
       </template>
     </form>
@@ -184,7 +184,7 @@ async function result(): Promise<void> {
   margin: 0;
   padding-left: 1.1rem;
 }
-@media (max-width: 720px) {
+@media (--narrow) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

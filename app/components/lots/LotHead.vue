@@ -42,7 +42,7 @@ const day = computed(() => lotTwine(props.lot, props.nowMs).day)
     </div>
     <CodeBars :code="lot.code" />
     <div class="row no-print acts">
-      <slot /><VBtn variant="outlined" class="floor" :to="`/ledger?code=${lot.code}`">Thread</VBtn>
+      <slot /><VBtn variant="outlined" :to="`/ledger?code=${lot.code}`">Thread</VBtn>
     </div>
   </header>
 </template>
@@ -66,7 +66,7 @@ h1 {
   gap: 0.4rem;
   justify-items: start;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .head {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -117,7 +117,7 @@ const nameOf = (part: LotView['ingredients'][number]) => (part.role === 'spice' 
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 2.5rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .two {
     grid-template-columns: minmax(0, 1fr);
     gap: 1.2rem;

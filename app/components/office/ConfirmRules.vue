@@ -21,6 +21,6 @@ const { ppm, dateInYear } = useNotation()
       Target {{ ppm(shop.houseTargetPpm)
       }}<template v-if="shop.house.floorPpm !== null">, own floor {{ ppm(shop.house.floorPpm) }}</template><template v-if="shop.house.maxPpm !== null">, own limit {{ ppm(shop.house.maxPpm) }}</template>. Nothing goes out before the owner has confirmed the set against the authority's text.
     </p>
-    <div><VBtn class="floor" variant="outlined" to="/office/rules">Rules, limits, confirmation</VBtn></div>
+    <div><VBtn variant="outlined" to="/office/rules">Rules, limits, confirmation</VBtn></div>
   </section>
 </template>

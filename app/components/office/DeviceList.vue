@@ -43,6 +43,7 @@ async function end(device: DeviceView): Promise<void> {
             <td>
               <span v-if="device.thisOne" class="soft">this one</span><VBtn
                 v-else
+                class="slim"
                 variant="outlined"
                 :loading="saving"
                 :aria-label="`Sign out ${device.station}, ${device.who}`"

@@ -58,7 +58,7 @@ const outcome = ({ kind, succeeded }: DoorView) =>
         </table>
       </div>
       <div v-if="tries.length > FEW">
-        <VBtn variant="text" @click="all = !all">{{ all ? 'Fewer' : `The last ${tries.length}` }}</VBtn>
+        <VBtn class="slim" variant="text" @click="all = !all">{{ all ? 'Fewer' : `The last ${tries.length}` }}</VBtn>
       </div>
     </template>
   </section>

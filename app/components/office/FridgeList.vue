@@ -54,7 +54,7 @@ async function keep(): Promise<void> {
           </td>
           <td>{{ nameOf(fridge.thermometerId) }}</td>
           <td v-if="session.isOwner" class="num">
-            <VBtn variant="outlined" :aria-label="`Change ${fridge.name}`" @click="begin(fridge.id, fridge)">
+            <VBtn class="slim" variant="outlined" :aria-label="`Change ${fridge.name}`" @click="begin(fridge.id, fridge)">
               Change
             </VBtn>
           </td>
@@ -62,7 +62,7 @@ async function keep(): Promise<void> {
       </tbody>
     </table>
     <div v-if="session.isOwner">
-      <VBtn class="floor" variant="outlined" @click="begin(0, { name: '', thermometerId: null })">Add a fridge</VBtn>
+      <VBtn variant="outlined" @click="begin(0, { name: '', thermometerId: null })">Add a fridge</VBtn>
     </div>
     <form v-if="open !== null" class="slip fields" @submit.prevent="keep">
       <VTextField v-model="form.name" label="Fridge" :error-messages="errorAt('name')" />
@@ -72,7 +72,7 @@ async function keep(): Promise<void> {
         label="Read on"
         :error-messages="errorAt('thermometerId')"
       />
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">Keep</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Keep</VBtn>
       <SaveProblem class="full" :message="message" />
     </form>
   </section>
@@ -88,7 +88,7 @@ async function keep(): Promise<void> {
 .full {
   grid-column: 1 / -1;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .fields {
     grid-template-columns: 1fr;
   }

@@ -47,7 +47,7 @@ async function add(): Promise<void> {
       inputmode="numeric"
       :error-messages="errorAt('everyDays')"
     />
-    <VBtn type="submit" class="floor" color="primary" :loading="saving">Add</VBtn>
+    <VBtn type="submit" color="primary" :loading="saving">Add</VBtn>
     <SaveProblem class="full" :message="message" />
   </form>
 </template>
@@ -62,7 +62,7 @@ async function add(): Promise<void> {
 .full {
   grid-column: 1 / -1;
 }
-@media (max-width: 760px) {
+@media (--narrow) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

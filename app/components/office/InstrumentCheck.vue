@@ -68,7 +68,7 @@ async function keep(inUse: boolean): Promise<void> {
         class="full"
         aria-label="Checked against"
       >
-        <VBtn value="ice_point" class="floor">Ice water</VBtn><VBtn value="reference" class="floor">Reference thermometer</VBtn>
+        <VBtn value="ice_point">Ice water</VBtn><VBtn value="reference">Reference thermometer</VBtn>
       </VBtnToggle>
       <VTextField
         v-if="form.method !== 'ice_point'"
@@ -86,7 +86,7 @@ async function keep(inUse: boolean): Promise<void> {
         :error-messages="errorAt('read')"
       />
       <VTextField v-model="form.note" label="Note" maxlength="500" />
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">Record the check</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Record the check</VBtn>
       <p class="full small soft">
         <template v-if="isScale">
           Put the check weight on the empty, level scale. It may be off by one division up to 500 divisions, two up to
@@ -111,8 +111,8 @@ async function keep(inUse: boolean): Promise<void> {
         inputmode="numeric"
         :error-messages="change.errorAt('everyDays')"
       />
-      <VBtn class="floor" variant="outlined" @click="keep(instrument.inUse)">Keep</VBtn>
-      <VBtn class="floor" variant="outlined" @click="keep(!instrument.inUse)">
+      <VBtn variant="outlined" @click="keep(instrument.inUse)">Keep</VBtn>
+      <VBtn variant="outlined" @click="keep(!instrument.inUse)">
         {{
           instrument.inUse ? 'Take out of use' : 'Take into use'
         }}
@@ -137,7 +137,7 @@ async function keep(inUse: boolean): Promise<void> {
 .days {
   max-width: 11rem;
 }
-@media (max-width: 760px) {
+@media (--narrow) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -64,6 +64,7 @@ function done(): void {
               <td>{{ one.dueMs === null ? 'now' : moment(one.dueMs) }}</td>
               <td class="num">
                 <VBtn
+                  class="slim"
                   variant="outlined"
                   :aria-expanded="open === one.id"
                   @click="open = open === one.id ? null : one.id"
@@ -116,7 +117,7 @@ function done(): void {
     </div>
     <template v-if="session.isOwner">
       <div>
-        <VBtn class="floor" variant="outlined" @click="adding = !adding">
+        <VBtn variant="outlined" @click="adding = !adding">
           {{
             adding ? 'Put aside' : 'Add an instrument'
           }}

@@ -50,7 +50,7 @@ async function choosePin(): Promise<void> {
         autocomplete="off"
         :error-messages="pinSave.errorAt('pin')"
       />
-      <VBtn type="submit" class="floor" variant="outlined" :loading="pinSave.saving.value">
+      <VBtn type="submit" variant="outlined" :loading="pinSave.saving.value">
         {{
           props.hasPin ? 'Change the PIN' : 'Choose the PIN'
         }}
@@ -72,7 +72,7 @@ async function choosePin(): Promise<void> {
         autocomplete="new-password"
         :error-messages="passSave.errorAt('next')"
       />
-      <VBtn type="submit" class="floor" variant="outlined" :loading="passSave.saving.value">Change it</VBtn>
+      <VBtn type="submit" variant="outlined" :loading="passSave.saving.value">Change it</VBtn>
       <SaveProblem class="wide" :message="passSave.message.value" />
     </form>
   </section>
@@ -88,7 +88,7 @@ async function choosePin(): Promise<void> {
 .wide {
   grid-column: 1 / -1;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .fields {
     grid-template-columns: 1fr;
   }

@@ -60,7 +60,7 @@ async function choose(): Promise<void> {
     <div v-for="choice in CHOICES" :key="choice.key" class="line">
       <span :id="`n-${choice.key}`">{{ choice.label }}</span>
       <VBtnToggle v-model="mine[choice.key]" mandatory variant="outlined" :aria-labelledby="`n-${choice.key}`">
-        <VBtn v-for="[value, words] in choice.options" :key="value" :value="value" class="floor">
+        <VBtn v-for="[value, words] in choice.options" :key="value" :value="value">
           {{
             words
           }}
@@ -71,7 +71,7 @@ async function choose(): Promise<void> {
       So: <strong>{{ sample }}</strong>. Cure ingredients stay in grams: ounces are too coarse for curing salt.
     </p>
     <p v-if="failed" class="caution grave" role="alert">This could not be kept. Try again.</p>
-    <div><VBtn class="floor" color="primary" @click="choose">Write them so</VBtn></div>
+    <div><VBtn color="primary" @click="choose">Write them so</VBtn></div>
   </section>
 </template>
 
@@ -81,7 +81,7 @@ async function choose(): Promise<void> {
   grid-template-columns: 8rem minmax(0, 1fr);
   align-items: center;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .line {
     grid-template-columns: minmax(0, 1fr);
     gap: 0.2rem;

@@ -66,6 +66,7 @@ async function add(): Promise<void> {
               <td>{{ p.hasPin ? 'chosen' : '–' }}</td>
               <td v-if="session.isOwner">
                 <VBtn
+                  class="slim"
                   variant="outlined"
                   :aria-expanded="editing === p.id"
                   @click="editing = editing === p.id ? null : p.id"
@@ -84,7 +85,7 @@ async function add(): Promise<void> {
     </div>
     <template v-if="session.isOwner">
       <div>
-        <VBtn class="floor" variant="outlined" @click="adding = !adding">
+        <VBtn variant="outlined" @click="adding = !adding">
           {{
             adding ? 'Put aside' : 'Add a person'
           }}
@@ -108,7 +109,7 @@ async function add(): Promise<void> {
           :error-messages="errorAt('password')"
         />
         <VSelect v-model="form.role" :items="[...ROLES]" label="Role" />
-        <VBtn type="submit" class="floor" color="primary" :loading="saving">Add</VBtn>
+        <VBtn type="submit" color="primary" :loading="saving">Add</VBtn>
         <SaveProblem :message="message" />
       </form>
     </template>

@@ -38,7 +38,7 @@ async function give(): Promise<void> {
         hide-details="auto"
         :error-messages="change.errorAt('active')"
       />
-      <VBtn type="submit" class="floor" variant="outlined" :loading="change.saving.value">Keep the change</VBtn>
+      <VBtn type="submit" variant="outlined" :loading="change.saving.value">Keep the change</VBtn>
       <SaveProblem class="wide" :message="change.message.value" />
     </form>
     <form class="fields" @submit.prevent="give">
@@ -49,7 +49,7 @@ async function give(): Promise<void> {
         autocomplete="new-password"
         :error-messages="reset.errorAt('password')"
       />
-      <VBtn type="submit" class="floor" variant="outlined" :loading="reset.saving.value">Give a new password</VBtn>
+      <VBtn type="submit" variant="outlined" :loading="reset.saving.value">Give a new password</VBtn>
       <SaveProblem class="wide" :message="reset.message.value" />
     </form>
   </div>

@@ -55,7 +55,7 @@ async function drop(): Promise<void> {
       <ul class="codes">
         <li v-for="code in codes" :key="code" class="code">{{ code }}</li>
       </ul>
-      <div><VBtn class="floor" variant="outlined" @click="codes = []">They are written down</VBtn></div>
+      <div><VBtn variant="outlined" @click="codes = []">They are written down</VBtn></div>
     </div>
     <form v-if="offer" class="offer" @submit.prevent="confirm">
       <img :src="picture" alt="Picture for the authenticator; the same secret stands beside it" />
@@ -73,17 +73,17 @@ async function drop(): Promise<void> {
           :error-messages="keep.errorAt('code')"
         />
         <SaveProblem :message="keep.message.value" />
-        <VBtn type="submit" class="floor" color="primary" :loading="keep.saving.value">Ask for it from now on</VBtn>
+        <VBtn type="submit" color="primary" :loading="keep.saving.value">Ask for it from now on</VBtn>
       </div>
     </form>
     <SaveProblem :message="begin.message.value || off.message.value" />
     <div v-if="!offer" class="row">
-      <VBtn class="floor" variant="outlined" :loading="begin.saving.value" @click="start">
+      <VBtn variant="outlined" :loading="begin.saving.value" @click="start">
         {{
           set ? 'Use another phone' : 'Set it up'
         }}
       </VBtn>
-      <VBtn v-if="set" class="floor" variant="text" :loading="off.saving.value" @click="drop">Do without it</VBtn>
+      <VBtn v-if="set" variant="text" :loading="off.saving.value" @click="drop">Do without it</VBtn>
     </div>
   </section>
 </template>
@@ -110,7 +110,7 @@ async function drop(): Promise<void> {
   padding: 0;
   columns: 2 14rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .offer {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -23,7 +23,7 @@ async function take(): Promise<void> {
         passwords are checked against. That it was taken stands in the book.
       </p>
       <div>
-        <VBtn class="floor" variant="outlined" :prepend-icon="mdiDownload" @click="take">The whole shop, JSON</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiDownload" @click="take">The whole shop, JSON</VBtn>
         <a ref="link" href="/api/export/shop" download class="visually-hidden" tabindex="-1" aria-hidden="true">The file</a>
       </div>
     </template>

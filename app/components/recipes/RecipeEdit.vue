@@ -237,7 +237,6 @@ async function write(): Promise<void> {
     <div>
       <VBtn
         variant="outlined"
-        class="floor"
         @click="
           draft.seasonings.push({
             name: '',
@@ -264,11 +263,11 @@ async function write(): Promise<void> {
     />
     <SaveProblem :message="message" />
     <div class="row">
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">
+      <VBtn type="submit" color="primary" :loading="saving">
         {{
           code ? `Write revision ${nextNumber}` : 'Put it in the book'
         }}
-      </VBtn><VBtn variant="text" class="floor" @click="emit('close')">Put aside</VBtn>
+      </VBtn><VBtn variant="text" @click="emit('close')">Put aside</VBtn>
     </div>
   </form>
 </template>
@@ -288,7 +287,7 @@ async function write(): Promise<void> {
   grid-template-columns: 2fr 0.9fr 1.1fr 1.1fr 0.9fr 0.9fr 1.3fr auto;
   gap: 0.5rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .fields,
   .season {
     grid-template-columns: 1fr 1fr;

@@ -35,7 +35,7 @@ async function confirm(): Promise<void> {
       <VTextField v-model="draft.reference" label="Against (link or document)" :error-messages="errorAt('reference')" />
     </div>
     <SaveProblem :message="message" />
-    <div><VBtn type="submit" class="floor" variant="outlined" :loading="saving">Confirm the rule set</VBtn></div>
+    <div><VBtn type="submit" variant="outlined" :loading="saving">Confirm the rule set</VBtn></div>
   </form>
 </template>
 
@@ -45,7 +45,7 @@ async function confirm(): Promise<void> {
   grid-template-columns: 1fr 1fr 1.4fr;
   gap: 0.6rem;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

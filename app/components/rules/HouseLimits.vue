@@ -92,7 +92,7 @@ async function choose(): Promise<void> {
       decide.
     </p>
     <SaveProblem :message="message" />
-    <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Go by these</VBtn></div>
+    <div><VBtn type="submit" color="primary" :loading="saving">Go by these</VBtn></div>
   </form>
 </template>
 
@@ -102,7 +102,7 @@ async function choose(): Promise<void> {
   grid-template-columns: 1.6fr 1fr 1fr 1fr;
   gap: 0.6rem;
 }
-@media (max-width: 720px) {
+@media (--narrow) {
   .fields {
     grid-template-columns: 1fr 1fr;
   }

@@ -133,10 +133,10 @@ async function write(): Promise<void> {
       <VTextField v-model="row.note" label="Note" density="compact" class="wide" />
       <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave row ${i + 1} out`" @click="draft.rows.splice(i, 1)" />
     </fieldset>
-    <div><VBtn variant="outlined" class="floor" @click="add">Add a row</VBtn></div>
+    <div><VBtn variant="outlined" @click="add">Add a row</VBtn></div>
     <SaveProblem :message="message" />
     <div class="row">
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">Write the rule set</VBtn><VBtn variant="text" class="floor" @click="emit('close')">Put aside</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Write the rule set</VBtn><VBtn variant="text" @click="emit('close')">Put aside</VBtn>
     </div>
   </form>
 </template>
@@ -159,7 +159,7 @@ async function write(): Promise<void> {
 .wide {
   grid-column: span 3;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .head,
   .row-edit {
     grid-template-columns: 1fr 1fr;

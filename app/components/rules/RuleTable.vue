@@ -54,7 +54,7 @@ const floor = () => {
 </template>
 
 <style scoped>
-@media (min-width: 1000px) {
+@media not (--tablet) {
   .whole {
     white-space: nowrap;
   }

@@ -25,8 +25,8 @@ const day = computed(() => (params.value ? localDay(Number(params.value.nowMs), 
       <p class="soft">
         Every record carries its date for good. Nothing is recorded until you say so; what you typed is kept.
       </p>
-      <VBtn class="floor" color="primary" block @click="clock.answer(day)">Yes, that is the day and hour now</VBtn>
-      <VBtn class="floor" variant="text" block @click="clock.answer(null)">No, leave it; nothing is lost</VBtn>
+      <VBtn color="primary" block @click="clock.answer(day)">Yes, that is the day and hour now</VBtn>
+      <VBtn variant="text" block @click="clock.answer(null)">No, leave it; nothing is lost</VBtn>
     </div>
   </VDialog>
 </template>

@@ -30,7 +30,7 @@ const KEYS = [
           <dd>{{ what }}</dd>
         </template>
       </dl>
-      <VBtn class="mt-4" @click="shown = false">Close</VBtn>
+      <VBtn class="slim mt-4" @click="shown = false">Close</VBtn>
     </VCard>
   </VDialog>
 </template>

@@ -9,15 +9,15 @@ const { state, undoLast, forgo } = useNotice()
   <VSnackbar v-model="state.shown" location="bottom" :timeout="9000" color="#2A2320" class="no-print">
     <span role="status">{{ state.notice?.text }}</span>
     <template #actions>
-      <VBtn v-if="state.undoable" variant="text" color="#F0DCA6" class="floor" @click="undoLast">Undo</VBtn>
-      <VBtn variant="text" color="#F7F2E8" class="floor" @click="state.shown = false">Close</VBtn>
+      <VBtn v-if="state.undoable" variant="text" color="#F0DCA6" @click="undoLast">Undo</VBtn>
+      <VBtn variant="text" color="#F7F2E8" @click="state.shown = false">Close</VBtn>
     </template>
   </VSnackbar>
   <div v-if="state.undoable && !state.shown" class="last no-print">
-    <VBtn class="floor" variant="text" :prepend-icon="mdiUndoVariant" @click="undoLast">
+    <VBtn variant="text" :prepend-icon="mdiUndoVariant" @click="undoLast">
       Undo<span class="what">: {{ state.notice?.text }}</span>
     </VBtn>
-    <VBtn class="floor" variant="text" :icon="mdiClose" aria-label="No undo needed" @click="forgo" />
+    <VBtn class="big-target" variant="text" :icon="mdiClose" aria-label="No undo needed" @click="forgo" />
   </div>
 </template>
 
@@ -44,7 +44,7 @@ const { state, undoLast, forgo } = useNotice()
   max-width: 22rem;
   font-weight: 400;
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .what {
     max-width: 12rem;
   }

@@ -41,8 +41,8 @@ async function give(): Promise<void> {
         :error-messages="errorAt('password')"
       />
       <SaveProblem :message="message" lead="Nothing is changed yet." />
-      <VBtn type="submit" class="floor" color="primary" block :loading="saving">Go on</VBtn>
-      <VBtn class="floor" variant="text" block @click="question.answer(false)">Leave it; nothing is changed</VBtn>
+      <VBtn type="submit" color="primary" block :loading="saving">Go on</VBtn>
+      <VBtn variant="text" block @click="question.answer(false)">Leave it; nothing is changed</VBtn>
     </form>
   </VDialog>
 </template>

@@ -81,7 +81,7 @@ a[aria-current] {
 a:focus-visible {
   outline-offset: -4px;
 }
-@media (max-width: 1000px) {
+@media (--tablet) {
   .room-strip {
     padding: 0 0.9rem;
   }
@@ -91,7 +91,7 @@ a:focus-visible {
     font-size: 0.9rem;
   }
 }
-@media (max-width: 700px) {
+@media (--narrow) {
   a {
     padding: 0 1.05rem;
     font-size: 1rem;

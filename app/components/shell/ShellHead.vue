@@ -66,7 +66,7 @@ async function leave(): Promise<void> {
         <VBtn
           v-bind="props"
           variant="text"
-          class="who"
+          class="slim who"
           :aria-label="`${session.user?.initials}: ${session.user?.name}, ${session.user?.role}`"
         >
           {{ session.user?.initials }}
@@ -145,7 +145,7 @@ async function leave(): Promise<void> {
 .who {
   font-weight: 700;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .shop,
   .keys-button {
     display: none;
@@ -165,7 +165,7 @@ async function leave(): Promise<void> {
     font-size: 0.9rem;
   }
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .mark {
     font-size: 1.25rem;
   }

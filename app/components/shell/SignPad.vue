@@ -66,7 +66,6 @@ function onKey(event: KeyboardEvent): void {
         <VBtn
           v-for="person in session.view?.station?.signers"
           :key="person.id"
-          class="floor"
           :variant="who === person.id ? 'flat' : 'outlined'"
           :color="who === person.id ? 'primary' : undefined"
           :aria-pressed="who === person.id"
@@ -82,22 +81,20 @@ function onKey(event: KeyboardEvent): void {
         <VBtn
           v-for="digit in [1, 2, 3, 4, 5, 6, 7, 8, 9]"
           :key="digit"
-          class="floor"
           variant="outlined"
           @click="press(digit)"
         >
           {{ digit }}
         </VBtn>
         <VBtn
-          class="floor"
+          class="big-target"
           variant="text"
           :icon="mdiBackspaceOutline"
           aria-label="Take the last digit back"
           @click="pin = pin.slice(0, -1)"
         />
-        <VBtn class="floor" variant="outlined" @click="press(0)">0</VBtn>
+        <VBtn variant="outlined" @click="press(0)">0</VBtn>
         <VBtn
-          class="floor"
           color="primary"
           :loading="sending"
           :disabled="who === null || pin.length < LEAST_DIGITS"
@@ -107,7 +104,7 @@ function onKey(event: KeyboardEvent): void {
         </VBtn>
       </div>
       <p v-if="problem" class="caution grave" role="alert">{{ problem }}</p>
-      <VBtn class="floor" variant="text" @click="signing.answer(false)">Leave it; nothing is lost</VBtn>
+      <VBtn variant="text" @click="signing.answer(false)">Leave it; nothing is lost</VBtn>
     </div>
   </VDialog>
 </template>
@@ -123,7 +120,7 @@ function onKey(event: KeyboardEvent): void {
   flex-wrap: wrap;
   gap: 0.5rem;
 }
-.people .floor {
+.people .v-btn {
   font: 700 1.3rem/1 var(--slab);
   min-width: 76px;
   min-height: 64px;
@@ -133,7 +130,7 @@ function onKey(event: KeyboardEvent): void {
   grid-template-columns: repeat(3, 1fr);
   gap: 0.5rem;
 }
-.digits .floor {
+.digits .v-btn {
   min-height: 64px;
   font: 700 1.4rem/1 var(--slab);
   font-variant-numeric: lining-nums tabular-nums;

@@ -25,13 +25,13 @@ async function stepAway(): Promise<void> {
     <VBtn
       v-if="signer"
       variant="text"
-      class="floor who"
+      class="who"
       :aria-label="`${signer.name} signs here. Press to step away`"
       @click="stepAway"
     >
       <strong>{{ signer.initials }}</strong>&nbsp;signs
     </VBtn>
-    <VBtn v-else variant="text" class="floor who" @click="signing.ask()">Nobody signs</VBtn>
+    <VBtn v-else variant="text" class="who" @click="signing.ask()">Nobody signs</VBtn>
   </div>
 </template>
 
@@ -48,7 +48,7 @@ async function stepAway(): Promise<void> {
   text-overflow: ellipsis;
   max-width: 12rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .name {
     display: none;
   }

@@ -50,7 +50,7 @@ watch(() => props.lots, load)
     <h2 id="send-head">Packs in the fridge</h2>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <div class="row">
-      <VBtn class="floor" variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">
+      <VBtn variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">
         {{
           all ? 'None' : `All ${packs.length}`
         }}
@@ -70,7 +70,7 @@ watch(() => props.lots, load)
         autocomplete="off"
         :error-messages="errorAt('customer') ?? errorAt('packCodes')"
       />
-      <VBtn class="floor" color="primary" :loading="saving" @click="sendOut">Send {{ draft.codes.length }} packs</VBtn>
+      <VBtn color="primary" :loading="saving" @click="sendOut">Send {{ draft.codes.length }} packs</VBtn>
     </div>
     <SaveProblem :message="message" />
     <p class="small soft">Lots: <LotCode v-for="lot in lots" :key="lot.code" :code="lot.code" class="mr-2" /></p>
@@ -107,7 +107,7 @@ input[type='checkbox'] {
   gap: 0.6rem;
   justify-content: start;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .entry {
     grid-template-columns: minmax(0, 1fr);
   }

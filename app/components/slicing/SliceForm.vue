@@ -118,7 +118,7 @@ async function record(): Promise<void> {
         :error="errorAt('scaleId')"
       />
       <VBtnToggle v-model="draft.kind" mandatory variant="outlined" aria-label="Kind of pack">
-        <VBtn value="sliced" class="floor">Sliced</VBtn><VBtn value="ends" class="floor">Ends</VBtn>
+        <VBtn value="sliced">Sliced</VBtn><VBtn value="ends">Ends</VBtn>
       </VBtnToggle>
       <div class="entry">
         <WeightField
@@ -129,7 +129,7 @@ async function record(): Promise<void> {
           @enter="add"
           @update:model-value="refused = ''"
         />
-        <VBtn class="floor" color="primary" @click="add">Add</VBtn>
+        <VBtn color="primary" @click="add">Add</VBtn>
       </div>
       <ol class="packs">
         <li v-for="(pack, i) in draft.packs" :key="i">
@@ -144,7 +144,7 @@ async function record(): Promise<void> {
       </ol>
       <SaveProblem :message="message" />
       <div>
-        <VBtn class="floor" color="primary" size="large" :loading="saving" @click="record">
+        <VBtn color="primary" size="large" :loading="saving" @click="record">
           {{
             draft.packs.length ? `Record ${draft.packs.length} ${draft.packs.length === 1 ? 'pack' : 'packs'}` : 'Record'
           }}
@@ -199,7 +199,7 @@ async function record(): Promise<void> {
   display: inline-block;
   min-width: 5rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .slice {
     grid-template-columns: minmax(0, 1fr);
   }

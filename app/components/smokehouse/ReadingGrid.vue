@@ -106,7 +106,6 @@ async function takeFile(event: Event): Promise<void> {
       <h3>{{ phase === 'smoke' ? 'Readings in the smoker' : 'Readings while it cools' }}</h3>
       <VBtn
         variant="outlined"
-        class="floor"
         :prepend-icon="mdiFileUploadOutline"
         :loading="busy"
         @click="picker?.click()"
@@ -179,8 +178,8 @@ async function takeFile(event: Event): Promise<void> {
     <p v-if="errorAt('readings')" class="caution grave" role="alert">{{ errorAt('readings') }}</p>
     <SaveProblem :message="refused || message" />
     <div class="row">
-      <VBtn class="floor" color="primary" data-key="r" :loading="saving" @click="record">Record readings</VBtn>
-      <VBtn class="floor" variant="outlined" @click="addRow">Another row</VBtn>
+      <VBtn color="primary" data-key="r" :loading="saving" @click="record">Record readings</VBtn>
+      <VBtn variant="outlined" @click="addRow">Another row</VBtn>
       <span class="small soft">It is {{ clock(nowMs) }}. Enter goes on to the next field, and past the last one to a new row.</span>
     </div>
   </section>

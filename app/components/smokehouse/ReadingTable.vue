@@ -37,7 +37,7 @@ async function older(): Promise<void> {
       <h3>All readings ({{ run.readingCount }})</h3>
     </summary>
     <div v-if="shown.length < run.readingCount" class="row">
-      <VBtn variant="outlined" class="floor" :loading="loading" @click="older">Earlier readings</VBtn>
+      <VBtn variant="outlined" :loading="loading" @click="older">Earlier readings</VBtn>
       <span class="soft">{{ shown.length }} shown, the newest</span>
     </div>
     <p v-if="problem" class="caution grave">{{ problemWords(problem, as) }}</p>

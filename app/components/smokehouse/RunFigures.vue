@@ -178,7 +178,7 @@ li {
   padding: 0.3rem 0;
   border-bottom: 1px solid var(--hair);
 }
-@media (max-width: 760px) {
+@media (--narrow) {
   .figures {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }

@@ -73,7 +73,6 @@ async function start(): Promise<void> {
       </div>
       <div class="row">
         <VBtn
-          class="floor"
           :variant="has(lot) ? 'flat' : 'outlined'"
           :color="has(lot) ? 'secondary' : undefined"
           :aria-pressed="has(lot)"
@@ -84,7 +83,6 @@ async function start(): Promise<void> {
         <VBtn
           v-for="piece in lot.pieces"
           :key="piece.id"
-          class="floor"
           :variant="draft.pieceIds.includes(piece.id) ? 'flat' : 'outlined'"
           :color="draft.pieceIds.includes(piece.id) ? 'secondary' : undefined"
           :aria-pressed="draft.pieceIds.includes(piece.id)"
@@ -123,7 +121,7 @@ async function start(): Promise<void> {
     <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
     <SaveProblem :message="message" />
-    <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Into the smoke</VBtn></div>
+    <div><VBtn type="submit" color="primary" :loading="saving">Into the smoke</VBtn></div>
   </form>
 </template>
 

@@ -45,7 +45,7 @@ const means = (i: number) => {
       <VBtn variant="text" :icon="mdiClose" :aria-label="`Leave line ${i + 1} out`" @click="lines.splice(i, 1)" />
     </div>
     <div>
-      <VBtn variant="outlined" class="floor" @click="lines.push({ grain: 'fine_salt', typed: '' })">Add a line</VBtn>
+      <VBtn variant="outlined" @click="lines.push({ grain: 'fine_salt', typed: '' })">Add a line</VBtn>
     </div>
   </div>
   <div class="print-only">
@@ -81,7 +81,7 @@ const means = (i: number) => {
   padding-top: 0.7rem;
   font-variant-numeric: tabular-nums;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .line {
     grid-template-columns: minmax(0, 1fr) auto;
   }

@@ -76,7 +76,7 @@ async function record(): Promise<void> {
   <form class="slip stack" @submit.prevent="record">
     <h3>{{ piece ? `Piece ${piece.label}, ${meat(piece.massG)}` : `From the delivery, ${meat(leftG)} left` }}</h3>
     <VBtnToggle v-model="form.kind" mandatory variant="outlined" aria-label="What was done">
-      <VBtn v-for="kind in CUTTING_KINDS" :key="kind" :value="kind" class="floor">{{ WORDS[kind] }}</VBtn>
+      <VBtn v-for="kind in CUTTING_KINDS" :key="kind" :value="kind">{{ WORDS[kind] }}</VBtn>
     </VBtnToggle>
     <div class="fields">
       <WeightField
@@ -124,7 +124,7 @@ async function record(): Promise<void> {
     <p v-if="errorAt('pieces')" class="caution grave" role="alert">{{ errorAt('pieces') }}</p>
     <SaveProblem :message="message" />
     <div class="row">
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">Record the pieces</VBtn><VBtn class="floor" variant="outlined" @click="emit('aside')">Put aside</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Record the pieces</VBtn><VBtn variant="outlined" @click="emit('aside')">Put aside</VBtn>
     </div>
   </form>
 </template>
@@ -136,7 +136,7 @@ async function record(): Promise<void> {
   gap: 0.6rem;
   align-items: start;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .fields {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

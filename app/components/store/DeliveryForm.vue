@@ -92,13 +92,13 @@ async function receive(): Promise<void> {
       @off="draft.lines.splice(i, 1)"
     />
     <div>
-      <VBtn class="floor" variant="outlined" :prepend-icon="mdiPlus" @click="draft.lines.push(emptyLine())">
+      <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="draft.lines.push(emptyLine())">
         Another cut
       </VBtn>
     </div>
     <SaveProblem :message="message" />
     <div>
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">
+      <VBtn type="submit" color="primary" :loading="saving">
         Receive {{ draft.lines.length === 1 ? 'it' : `${draft.lines.length} cuts` }}
       </VBtn>
     </div>

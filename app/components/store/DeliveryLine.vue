@@ -43,13 +43,13 @@ const allGood = () => {
     <div class="row spread">
       <div class="row">
         <VBtnToggle v-model="line.cut" mandatory variant="outlined" aria-label="Cut">
-          <VBtn v-for="cut in CUTS" :key="cut" :value="cut" class="floor">{{ cut }}</VBtn>
+          <VBtn v-for="cut in CUTS" :key="cut" :value="cut">{{ cut }}</VBtn>
         </VBtnToggle>
         <VBtnToggle v-model="line.rind" mandatory variant="outlined" aria-label="Rind">
-          <VBtn value="off" class="floor">Rind off</VBtn><VBtn value="on" class="floor">Rind on</VBtn>
+          <VBtn value="off">Rind off</VBtn><VBtn value="on">Rind on</VBtn>
         </VBtnToggle>
       </div>
-      <VBtn v-if="!only" variant="text" class="floor" @click="emit('off')">Take this cut off</VBtn>
+      <VBtn v-if="!only" variant="text" @click="emit('off')">Take this cut off</VBtn>
     </div>
     <div class="fields">
       <WeightField v-model="line.weight" label="Weight" :range="DELIVERY_RANGE" :error="at('weight')" />
@@ -64,11 +64,11 @@ const allGood = () => {
       <div v-for="check in ARRIVAL_CHECKS" :key="check" class="check">
         <span :id="`check-${index}-${check}`">{{ CHECK_WORDS[check] }}</span>
         <VBtnToggle v-model="line.checks[check]" variant="outlined" :aria-labelledby="`check-${index}-${check}`">
-          <VBtn value="good" class="floor">good</VBtn><VBtn value="poor" class="floor">poor</VBtn>
+          <VBtn value="good">good</VBtn><VBtn value="poor">poor</VBtn>
         </VBtnToggle>
         <span v-if="at(`checks.${check}`)" class="fault">Look at it</span>
       </div>
-      <VBtn class="floor" variant="outlined" @click="allGood">All four good</VBtn>
+      <VBtn variant="outlined" @click="allGood">All four good</VBtn>
     </div>
     <p v-if="tooWarm" class="caution grave">
       <strong>Above {{ limit(ARRIVAL_REFUSE_C) }}: not to be taken in.</strong> Send it back, or hold it for the owner,
@@ -79,7 +79,7 @@ const allGood = () => {
     </p>
     <div class="row decide">
       <VBtnToggle v-model="line.decision" mandatory variant="outlined" aria-label="Decision">
-        <VBtn v-for="decision in DECISIONS" :key="decision" :value="decision" class="floor">
+        <VBtn v-for="decision in DECISIONS" :key="decision" :value="decision">
           {{
             DECISION_WORDS[decision]
           }}
@@ -133,7 +133,7 @@ const allGood = () => {
 .decide .v-input {
   flex: 1 1 16rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .fields {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }
@@ -141,7 +141,7 @@ const allGood = () => {
     justify-content: space-between;
   }
 }
-@media (max-width: 520px) {
+@media (--phone) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -106,7 +106,7 @@ async function receive(): Promise<void> {
   <form class="slip stack" aria-labelledby="dry-form" @submit.prevent="receive">
     <h2 id="dry-form">Receive an ingredient</h2>
     <VBtnToggle v-model="draft.kind" mandatory variant="outlined" aria-label="Kind">
-      <VBtn v-for="kind in KINDS" :key="kind.value" :value="kind.value" class="floor">
+      <VBtn v-for="kind in KINDS" :key="kind.value" :value="kind.value">
         {{
           kind.title
         }}
@@ -229,6 +229,6 @@ async function receive(): Promise<void> {
       </div>
     </template>
     <SaveProblem :message="message" />
-    <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Put on the shelf</VBtn></div>
+    <div><VBtn type="submit" color="primary" :loading="saving">Put on the shelf</VBtn></div>
   </form>
 </template>

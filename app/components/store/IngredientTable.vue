@@ -92,6 +92,7 @@ function moved(): void {
             <td>
               <template v-if="lot.openedAtMs">{{ moment(lot.openedAtMs) }}</template><VBtn
                 v-else-if="session.mayWrite"
+                class="slim"
                 variant="outlined"
                 :aria-label="`Open ${lot.code}`"
                 @click="openLot(lot)"
@@ -101,6 +102,7 @@ function moved(): void {
             </td>
             <td v-if="session.mayWrite" class="num">
               <VBtn
+                class="slim"
                 variant="outlined"
                 :aria-expanded="open === lot.code"
                 @click="open = open === lot.code ? null : lot.code"

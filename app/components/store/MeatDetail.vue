@@ -38,7 +38,7 @@ function cut(): void {
     </p>
     <PieceTree v-if="lot.pieces.length" :lot="lot" @cut="cutting = $event" />
     <div v-if="session.mayWrite && lot.state === 'in' && leftG > 50 && cutting === null">
-      <VBtn class="floor" variant="outlined" @click="cutting = 0">Cut from the delivery, {{ meat(leftG) }} left</VBtn>
+      <VBtn variant="outlined" @click="cutting = 0">Cut from the delivery, {{ meat(leftG) }} left</VBtn>
     </div>
     <CutForm
       v-if="cutting !== null"

@@ -70,6 +70,7 @@ const poor = (lot: MeatView) =>
             <td>{{ moment(lot.receivedAtMs) }}</td>
             <td class="num">
               <VBtn
+                class="slim"
                 variant="outlined"
                 :aria-expanded="open === lot.code"
                 @click="open = open === lot.code ? null : lot.code"

@@ -56,7 +56,7 @@ const change = useSave(partyInput.omit({ kind: true }))
   <section class="stack-tight" aria-labelledby="parties-head">
     <div class="ruled-head">
       <h2 id="parties-head">Suppliers and customers</h2>
-      <VBtn v-if="session.mayWrite" class="floor" variant="outlined" @click="begin(null)">Add one</VBtn>
+      <VBtn v-if="session.mayWrite" variant="outlined" @click="begin(null)">Add one</VBtn>
     </div>
     <form v-if="open !== null" class="slip fields" @submit.prevent="keep">
       <VSelect
@@ -81,7 +81,7 @@ const change = useSave(partyInput.omit({ kind: true }))
       />
       <VTextField v-model="form.note" label="Note" maxlength="500" />
       <div class="row">
-        <VBtn type="submit" class="floor" color="primary" :loading="saving || change.saving.value">Keep</VBtn><VBtn class="floor" variant="outlined" @click="open = null">Put aside</VBtn>
+        <VBtn type="submit" color="primary" :loading="saving || change.saving.value">Keep</VBtn><VBtn variant="outlined" @click="open = null">Put aside</VBtn>
       </div>
       <SaveProblem class="full" :message="message || change.message.value" />
     </form>
@@ -118,7 +118,7 @@ const change = useSave(partyInput.omit({ kind: true }))
             <td>{{ party.approval ?? '–' }}</td>
             <td>{{ party.note ?? '' }}</td>
             <td v-if="session.mayWrite" class="num">
-              <VBtn variant="outlined" :aria-label="`Change ${party.name}`" @click="begin(party)">Change</VBtn>
+              <VBtn class="slim" variant="outlined" :aria-label="`Change ${party.name}`" @click="begin(party)">Change</VBtn>
             </td>
           </tr>
         </tbody>
@@ -140,7 +140,7 @@ const change = useSave(partyInput.omit({ kind: true }))
 .full {
   grid-column: 1 / -1;
 }
-@media (max-width: 760px) {
+@media (--narrow) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -61,6 +61,7 @@ const offcuts = (cutting: CuttingView) =>
         <StateMark v-else tone="good">free</StateMark>
         <VBtn
           v-if="session.mayWrite && !row.piece.lot && !row.piece.divided"
+          class="slim"
           variant="outlined"
           @click="emit('cut', row.piece.id)"
         >

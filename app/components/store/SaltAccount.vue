@@ -34,7 +34,7 @@ const found = (line: SaltLineView) =>
     </p>
     <p v-if="lot.earlierLines" class="row">
       <span class="soft">The last {{ lot.lines.length }} lines; {{ lot.earlierLines }} earlier ones are in order.</span>
-      <VBtn class="floor no-print" variant="text" @click="emit('whole')">Show every line</VBtn>
+      <VBtn class="no-print" variant="text" @click="emit('whole')">Show every line</VBtn>
     </p>
     <div class="scroll-x">
       <table class="ruled account">

@@ -47,7 +47,7 @@ async function record(): Promise<void> {
       The book says <strong>{{ left }}</strong> of {{ lot.name }} <span class="code">{{ lot.code }}</span>.
     </p>
     <VBtnToggle v-model="form.kind" mandatory variant="outlined" aria-label="What happened">
-      <VBtn v-for="kind in ['count', 'discarded', 'unassigned'] as const" :key="kind" :value="kind" class="floor">
+      <VBtn v-for="kind in ['count', 'discarded', 'unassigned'] as const" :key="kind" :value="kind">
         {{
           WORDS[kind]
         }}
@@ -86,7 +86,7 @@ async function record(): Promise<void> {
         maxlength="500"
         :error-messages="errorAt('reason')"
       />
-      <VBtn type="submit" class="floor" color="primary" :loading="saving">Record</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Record</VBtn>
     </div>
     <p v-if="form.kind === 'unassigned' && lot.kind === 'curing_salt'" class="caution">
       Curing salt with no lot to show for it stays in the ledger as not right.
@@ -102,7 +102,7 @@ async function record(): Promise<void> {
   gap: 0.6rem;
   align-items: start;
 }
-@media (max-width: 760px) {
+@media (--narrow) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -120,7 +120,7 @@ a:hover {
   border-color: var(--heather);
   border-width: 3px;
 }
-@media (max-width: 900px) {
+@media (--tablet) {
   ol {
     grid-template-columns: minmax(0, 1fr);
   }

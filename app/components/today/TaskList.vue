@@ -94,7 +94,7 @@ li a:hover {
   text-align: right;
   white-space: nowrap;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   li a {
     grid-template-columns: minmax(0, 1fr) auto;
     min-height: 64px;

@@ -83,7 +83,7 @@ watch(
 <template>
   <div>
     <PageHead title="Bench" sub="Green weight first: trimmed, before any cure. Then weigh what it says.">
-      <VBtn v-if="draft.pieces.length" variant="outlined" class="floor" @click="clear">Clear the bench</VBtn>
+      <VBtn v-if="draft.pieces.length" variant="outlined" @click="clear">Clear the bench</VBtn>
     </PageHead>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Laying out the bench…</p>
@@ -144,7 +144,6 @@ watch(
             <VBtn
               type="button"
               color="primary"
-              class="floor"
               size="x-large"
               :disabled="refused"
               :loading="saving"
@@ -178,7 +177,7 @@ watch(
 .rub .v-btn--disabled {
   opacity: 0.55;
 }
-@media (max-width: 960px) {
+@media (--tablet) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
     gap: 1.6rem;

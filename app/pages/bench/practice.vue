@@ -83,7 +83,6 @@ watch(at, () => {
             v-for="choice in problem.answer.choices"
             :key="choice"
             variant="outlined"
-            class="floor"
             @click="given[problem.key] = choice"
           >
             {{ CHOICE_WORDS[choice] }}
@@ -98,7 +97,7 @@ watch(at, () => {
             autocomplete="off"
             :error-messages="fault ? [fault] : []"
           />
-          <VBtn type="submit" color="primary" class="floor">Answer</VBtn>
+          <VBtn type="submit" color="primary">Answer</VBtn>
         </form>
       </template>
       <template v-else>
@@ -113,7 +112,7 @@ watch(at, () => {
         />
         <p class="story">{{ words.why(problem.figures, as) }}</p>
         <div class="row">
-          <VBtn variant="outlined" class="floor" @click="again">Answer again</VBtn><VBtn v-if="at + 1 < problems.length" color="primary" class="floor" @click="at++">Next problem</VBtn><span v-else class="soft">{{ rightCount }} of {{ problems.length }} right.</span>
+          <VBtn variant="outlined" @click="again">Answer again</VBtn><VBtn v-if="at + 1 < problems.length" color="primary" @click="at++">Next problem</VBtn><span v-else class="soft">{{ rightCount }} of {{ problems.length }} right.</span>
         </div>
       </template>
     </article>

@@ -222,7 +222,7 @@ async function toBench(): Promise<void> {
           </table>
           <p class="caution">Curing salt is poisonous: weigh it on a scale that reads to 0.1 g, never by spoon.</p>
           <div class="row no-print">
-            <VBtn color="primary" class="floor" @click="toBench">Lay it on the Bench</VBtn>
+            <VBtn color="primary" @click="toBench">Lay it on the Bench</VBtn>
           </div>
         </section>
       </div>
@@ -251,7 +251,7 @@ async function toBench(): Promise<void> {
     margin-top: 1.2rem;
   }
 }
-@media (max-width: 900px) {
+@media (--tablet) {
   .spoons {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -20,7 +20,7 @@ onMounted(load)
     <BookList v-if="events.length" :events="events" with-subjects @changed="load" />
     <LoadProblem v-if="lost" :problem="lost" @again="load" />
     <div v-if="more">
-      <VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older records</VBtn>
+      <VBtn variant="outlined" class="no-print" :loading="loading" @click="older">Older records</VBtn>
     </div>
   </div>
 </template>

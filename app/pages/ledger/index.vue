@@ -56,7 +56,7 @@ async function find(): Promise<void> {
         hint="M meat, N ingredient, L lot, S smoke, P pack"
         persistent-hint
       />
-      <VBtn type="submit" class="floor" color="primary">Show the thread</VBtn>
+      <VBtn type="submit" color="primary">Show the thread</VBtn>
     </form>
     <p v-if="words" class="caution grave" role="alert">{{ words }}</p>
     <ThreadDrawing v-if="thread" :thread="thread" />
@@ -76,7 +76,7 @@ async function find(): Promise<void> {
   font-family: var(--mono);
   font-weight: 700;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .find {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -42,13 +42,13 @@ onMounted(load)
         persistent-hint
         @click:clear="find = ''"
       />
-      <VCheckbox v-model="openOnly" label="Only what is not finished" hide-details class="floor" />
+      <VCheckbox v-model="openOnly" label="Only what is not finished" hide-details />
     </div>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!loaded" class="empty">Reading the book…</p>
     <LotTable v-else :lots="rows" :looked-for="find.trim() !== '' || openOnly" />
     <div v-if="more">
-      <VBtn variant="outlined" class="floor no-print" :loading="loading" @click="older">Older lots</VBtn>
+      <VBtn variant="outlined" class="no-print" :loading="loading" @click="older">Older lots</VBtn>
     </div>
   </div>
 </template>
@@ -61,7 +61,7 @@ onMounted(load)
   justify-content: start;
   align-items: start;
 }
-@media (max-width: 620px) {
+@media (--phone) {
   .asked {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -38,7 +38,6 @@ const print = () => window.print()
       <LotHead :lot="lot" :now-ms="nowMs">
         <HoldButton :code="lot.code" @held="load" /><VBtn
           variant="outlined"
-          class="floor"
           :prepend-icon="mdiPrinterOutline"
           @click="print"
         >

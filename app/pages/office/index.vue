@@ -52,7 +52,7 @@ const { view, problem, load } = useLoaded<OfficeView>('/api/office')
   gap: 2.2rem 2.8rem;
   align-items: start;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .office {
     grid-template-columns: minmax(0, 1fr);
   }

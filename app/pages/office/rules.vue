@@ -45,7 +45,6 @@ async function written(id: string): Promise<void> {
         <VBtn
           v-for="one in view.sets"
           :key="one.rules.id"
-          class="floor"
           :variant="one === set ? 'flat' : 'outlined'"
           :color="one === set ? 'primary' : undefined"
           :aria-current="one === set"
@@ -70,7 +69,7 @@ async function written(id: string): Promise<void> {
         <template v-if="session.isOwner">
           <ConfirmSet :key="set.rules.id" :set="set" @saved="load" />
           <div v-if="!editing" class="row">
-            <VBtn variant="outlined" class="floor" @click="editing = 'copy'">Make a set of our own from this</VBtn><VBtn v-if="set.own" variant="outlined" class="floor" @click="editing = 'change'">Change this set</VBtn>
+            <VBtn variant="outlined" @click="editing = 'copy'">Make a set of our own from this</VBtn><VBtn v-if="set.own" variant="outlined" @click="editing = 'change'">Change this set</VBtn>
           </div>
           <OwnRules
             v-else

@@ -51,7 +51,7 @@ async function pull(): Promise<void> {
             run.pulledAtMs ? `pulled ${moment(run.pulledAtMs)} by ${run.pulledBy}` : 'in the smoke'
           }}
         </StateMark>
-        <VBtn v-if="!run.pulledAtMs && session.mayWrite" class="floor" color="primary" :loading="saving" @click="pull">
+        <VBtn v-if="!run.pulledAtMs && session.mayWrite" color="primary" :loading="saving" @click="pull">
           Pull
         </VBtn>
       </PageHead>

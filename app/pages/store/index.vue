@@ -45,13 +45,12 @@ async function done(): Promise<void> {
       <template v-if="session.mayWrite">
         <VBtn
           data-key="n"
-          class="floor"
           :color="open === 'meat' ? undefined : 'primary'"
           @click="open = open === 'meat' ? null : 'meat'"
         >
           {{ open === 'meat' ? 'Put aside' : 'Receive meat' }}
         </VBtn>
-        <VBtn class="floor" variant="outlined" @click="open = open === 'ingredient' ? null : 'ingredient'">
+        <VBtn variant="outlined" @click="open = open === 'ingredient' ? null : 'ingredient'">
           {{
             open === 'ingredient' ? 'Put aside' : 'Receive an ingredient'
           }}
@@ -72,7 +71,7 @@ async function done(): Promise<void> {
         <VBtn
           v-if="allMeat.more.value"
           variant="outlined"
-          class="floor mt-3"
+          class="mt-3"
           :loading="allMeat.loading.value"
           @click="allMeat.older"
         >
@@ -83,7 +82,7 @@ async function done(): Promise<void> {
         <div class="ruled-head">
           <h2 id="dry-list">Salts, sugars, spices</h2>
           <div class="row">
-            <VBtn v-if="session.mayWrite" class="floor" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn class="floor" variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn>
+            <VBtn v-if="session.mayWrite" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn>
           </div>
         </div>
         <p v-if="!ingredients.length" class="empty">
@@ -93,7 +92,7 @@ async function done(): Promise<void> {
         <VBtn
           v-if="allIngredients.more.value"
           variant="outlined"
-          class="floor mt-3"
+          class="mt-3"
           :loading="allIngredients.loading.value"
           @click="allIngredients.older"
         >

@@ -115,7 +115,6 @@ async function make(): Promise<void> {
           <VBtn
             v-if="draft.seasonings.length < MOST_SEASONINGS"
             variant="outlined"
-            class="floor"
             @click="draft.seasonings.push({ lotCode: '', percent: '', weighed: '' })"
           >
             Add a seasoning
@@ -205,7 +204,7 @@ async function make(): Promise<void> {
         @update:model-value="draft.scaleId = $event"
       />
       <SaveProblem :message="message" />
-      <div><VBtn type="submit" class="floor" color="primary" :loading="saving">Mixed, put it on the shelf</VBtn></div>
+      <div><VBtn type="submit" color="primary" :loading="saving">Mixed, put it on the shelf</VBtn></div>
     </form>
   </div>
 </template>
@@ -234,7 +233,7 @@ async function make(): Promise<void> {
 .scale {
   max-width: 24rem;
 }
-@media (max-width: 860px) {
+@media (--tablet) {
   .fields {
     grid-template-columns: 1fr 1fr;
   }

@@ -31,7 +31,7 @@ const print = () => window.print()
 <template>
   <div>
     <PageHead title="Curing-salt ledger" sub="Each gram in and out, tied to its lot; counted every month.">
-      <VBtn variant="outlined" class="floor" to="/store">Back to the Store</VBtn><VBtn variant="outlined" class="floor" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn>
+      <VBtn variant="outlined" to="/store">Back to the Store</VBtn><VBtn variant="outlined" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn>
     </PageHead>
     <LoadProblem v-if="problem && !view" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
@@ -55,7 +55,7 @@ const print = () => window.print()
       </ul>
       <SaltAccount v-for="lot in view.lots" :key="lot.code" :lot="lot" :now-ms="view.nowMs" @whole="whole(lot.code)" />
       <div v-if="view.more" class="no-print">
-        <VBtn variant="outlined" class="floor" @click="older">Earlier accounts</VBtn>
+        <VBtn variant="outlined" @click="older">Earlier accounts</VBtn>
       </div>
     </div>
   </div>
