@@ -15,7 +15,7 @@ function count(argv, flag, usual, least) {
 async function grow(database, options) {
   const [{ growShop }, { openStore }] = await Promise.all([
     import('./lib/grow/grow-shop.mjs'),
-    import('./lib/typescript.mjs').then(({ importSource }) => importSource('server/db/store.ts')),
+    import('./lib/typescript.mjs').then(({ importSource }) => importSource('server/db/database.ts')),
   ])
   const store = openStore(database.url)
   const there = await store.tables.lots.count().finally(() => store.close())

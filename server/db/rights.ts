@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { SPECS } from './store'
+import { SPECS } from './database'
 import { snake } from './table-spec'
 
 /** What only grows: the application's user may read it and add to it, and has no right to change or remove a row. */

@@ -6,7 +6,7 @@ import { touchedText } from '#core/book/touched'
 import { sha256 } from '../digest/sha256'
 import { markFinished } from './mark-finished'
 import { allDigests } from './row-digests'
-import { openTables, SPECS_BY_NAME, type Tables } from './store'
+import { openTables, SPECS_BY_NAME, type Tables } from './database'
 
 /** Rows that one record seals: half a megabyte of digests. */
 const ROWS_A_RECORD = 20_000

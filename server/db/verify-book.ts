@@ -6,7 +6,7 @@ import { indexFits, readBook, type BookReading } from './book-reader'
 import { idStretches } from './id-stretches'
 import { sha256 } from '../digest/sha256'
 import { LastDigests } from './last-digests'
-import { openTables } from './store'
+import { openTables } from './database'
 import { verifyFiles, verifyRows } from './verify-rows'
 
 /** Read at a time: a record may hold thousands of readings, or seal thousands of rows. */

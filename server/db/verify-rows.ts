@@ -2,7 +2,7 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { RowFinding } from '#core/book/findings'
 import type { LastDigests } from './last-digests'
 import { allDigests } from './row-digests'
-import { SPECS_BY_NAME } from './store'
+import { SPECS_BY_NAME } from './database'
 
 /** Columns of every table as the schema has them now: a walk goes before a change of the schema too. */
 async function columnsThere(sequelize: Sequelize, transaction?: Transaction): Promise<Map<string, Set<string>>> {

@@ -1,7 +1,7 @@
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { setupInput } from '#shared/contracts/people'
-import type { Store } from '../db/store'
+import type { Store } from '../db/database'
 import { confirmRules } from '../services/rules/manage-rules'
 import { inBook } from '../services/book/in-book'
 import type { WriteContext } from '../services/context'

@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { addDays, instantOf, localDay } from '#core/calendar/local-day'
-import type { Store } from '../db/store'
+import type { Store } from '../db/database'
 import { appendEvents } from '../services/book/append-events'
 import type { Answer, NewEvent, WriteContext } from '../services/context'
 

@@ -1,4 +1,4 @@
-import { openStore, type Store } from '../db/store'
+import { openStore, type Store } from '../db/database'
 import { theShop } from '../services/office/office'
 import { readSettings, type Settings } from './settings'
 

@@ -5,7 +5,7 @@ import type { EventKind } from '#shared/contracts/event-kinds'
 import type { Role } from '#shared/contracts/people'
 import type { NewComputedOf, TypedOf } from '#shared/contracts/records'
 import type { FiguresOfRefusal, RefusalCode, RefusedAs } from '#shared/messages/refusals/catalogue'
-import type { Tables } from '../db/store'
+import type { Tables } from '../db/database'
 
 /** Who writes, where, when, and where the shop's clock hangs. The clock is an argument: services read none. */
 export interface Writer {

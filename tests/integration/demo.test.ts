@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { instantOf } from '../../core/calendar/local-day'
 import { migrate } from '../../server/db/migrate'
-import { openStore } from '../../server/db/store'
+import { openStore } from '../../server/db/database'
 import { loadDemo } from '../../server/demo/load-demo'
 import { DEMO_SHOP } from '../../server/demo/people'
 import { lotSummaries } from '../../server/services/lots/lot-summaries'

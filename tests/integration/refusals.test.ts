@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { openStore } from '../../server/db/store'
+import { openStore } from '../../server/db/database'
 import type { Client } from '../support/client'
 import { ingredient, meat, rub, stock, type Stock } from '../support/goods'
 import { INSPECTOR, MAKER, openTestShop, OWNER, setUp, type TestShop } from '../support/shop'

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { openStore, SPECS, type Store } from '../../server/db/store'
+import { openStore, SPECS, type Store } from '../../server/db/database'
 import type { Table } from '../../server/db/table'
 import type { TableSpec, Columns } from '../../server/db/table-spec'
 import { since } from '../../server/db/where'

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { growShop } from '../../scripts/lib/grow/grow-shop.mjs'
-import { openStore, type Store, type Tables } from '../../server/db/store'
+import { openStore, type Store, type Tables } from '../../server/db/database'
 import { verifyBook } from '../../server/db/verify-book'
 import { eventPage } from '../../server/services/book/event-views'
 import { floorView } from '../../server/services/cold-room/floor-view'

@@ -107,7 +107,7 @@ export async function growShop({
 }) {
   const [{ openStore }, { loadDemo }, { connect }, { sealRows }, { guardBook, unguardBook }] = await Promise.all(
     [
-      'server/db/store.ts',
+      'server/db/database.ts',
       'server/demo/load-demo.ts',
       'server/db/connect.ts',
       'server/db/seal-rows.ts',

@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { Transaction, type Sequelize } from 'sequelize'
-import { openTables } from '../store'
+import { openTables } from '../database'
 import { EXPORT_FORMAT, EXPORT_VERSION, PORTABLE_TABLES } from './portable-tables'
 import { readRows } from './read-rows'
 

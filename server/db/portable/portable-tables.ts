@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { int, type Column } from '../column'
-import { SPECS } from '../store'
+import { SPECS } from '../database'
 import { snake, type Columns, type TableSpec } from '../table-spec'
 
 /** A table as the shop's export has it: every column under its name in the database. */

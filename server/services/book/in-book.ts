@@ -1,4 +1,4 @@
-import type { Store } from '../../db/store'
+import type { Store } from '../../db/database'
 import type { WriteContext, Writer } from '../context'
 import { appendEvents } from './append-events'
 

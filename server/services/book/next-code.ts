@@ -1,5 +1,5 @@
 import { makeCode, type CodedKind } from '#core/trace/code'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 
 /** The next code of a kind. The counter's row stays locked until the transaction ends: no code is given twice. */
 export async function nextCodes(tables: Tables, kind: CodedKind, count: number): Promise<string[]> {

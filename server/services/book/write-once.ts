@@ -1,5 +1,5 @@
 import { duplicateOf } from '../../db/duplicate'
-import type { Store } from '../../db/store'
+import type { Store } from '../../db/database'
 import { refuse, type Answer, type WriteContext, type Writer } from '../context'
 import { appendEvents } from './append-events'
 import { ClockAsked } from './clock'

@@ -1,6 +1,6 @@
 import { SAME_TURN_MS } from '#core/rules/house'
 import { MS_PER_MINUTE } from '#core/units/quantities'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 

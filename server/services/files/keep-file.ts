@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { FileView } from '#shared/contracts/files'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { sha256 } from '../../digest/sha256'
 import { refuse, type Answer } from '../context'
 import { cleanName } from './clean-name'

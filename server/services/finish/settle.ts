@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { ingredientSums } from '../store/ingredient-sums'
 import { meatSums } from '../store/meat-sums'
 

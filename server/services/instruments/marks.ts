@@ -4,7 +4,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { InstrumentBrief } from '#shared/contracts/cold-room'
 import type { InstrumentMark, InstrumentView } from '#shared/contracts/instruments'
 import type { ScaleView } from '#shared/contracts/lots'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { below, since } from '../../db/where'
 
 /** How an instrument stood at a moment; null when no instrument was named. */

@@ -1,6 +1,6 @@
 import type { Celsius } from '#core/units/quantities'
 import { withoutOffset } from '#core/instruments/check-instrument'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { refuse, type Answer, type FieldPath } from '../context'
 
 export interface Reading {

@@ -1,5 +1,5 @@
 import { readCode } from '#core/trace/code'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 
 /** Ids of the lots that a code touches; null when no such code was ever given. */
 export async function lotsThrough(tables: Tables, code: string): Promise<number[] | null> {

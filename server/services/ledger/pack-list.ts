@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import type { packListQuery, PackLine } from '#shared/contracts/thread'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 
 /** The packs of a lot that one customer has, or that nobody has yet. */

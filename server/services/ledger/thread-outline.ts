@@ -1,5 +1,5 @@
 import type { OutlineRow, ThreadOutline } from '#shared/contracts/thread'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 
 /** More lots than this are told in lists: the lines of their packs would be hundreds. House. */
 export const LOTS_DRAWN = 8

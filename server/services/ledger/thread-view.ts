@@ -1,6 +1,6 @@
 import { threadFrom, type ThreadLink } from '#core/trace/thread'
 import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { lotsThrough } from './lots-through'
 import { LOTS_DRAWN, threadOutline } from './thread-outline'

@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { localDay } from '#core/calendar/local-day'
 import type { BenchView } from '#shared/contracts/lots'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { openCards } from '../cards/cards'
 import { scaleViews } from '../instruments/marks'
 import { shopView } from '../office/office'

@@ -3,7 +3,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { waitingForSecond } from './second-due'
 import { lotHeats } from '../smoke/heat-groups'
 

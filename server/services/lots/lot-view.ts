@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotView } from '#shared/contracts/lots'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { eventsAbout } from '../book/event-views'
 import { refuse, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'

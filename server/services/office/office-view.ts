@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { OfficeView } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { since } from '../../db/where'
 import { instrumentViews } from '../instruments/marks'
 import { rulesInForce } from '../rules/rule-sets'

@@ -1,6 +1,6 @@
 import type { Notation } from '#core/units/format'
 import type { ShopView } from '#shared/contracts/lots'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import type { Answer, WriteContext } from '../context'
 
 /** The one shop this database serves. Throws before the first visit: routes ask for a signed-in person first. */

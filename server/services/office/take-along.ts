@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { csvOf, CSV_TABLES } from '../../db/portable/csv'
 import { exportShop as exportFrom } from '../../db/portable/export-shop'
-import type { Store } from '../../db/store'
+import type { Store } from '../../db/database'
 import type { SignedIn } from '#shared/contracts/people'
 import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'

@@ -1,7 +1,7 @@
 import { type Milliseconds, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import type { AttemptKind } from '#shared/contracts/people'
 import { duplicateOf } from '../../db/duplicate'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import type { WhereOf } from '../../db/table-spec'
 import type { signInAttempts } from '../../db/tables/people'
 import { since } from '../../db/where'

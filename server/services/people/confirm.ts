@@ -1,5 +1,5 @@
 import { type Milliseconds, MS_PER_MINUTE } from '#core/units/quantities'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { beginAttempt, markRight, WINDOW_MINUTES } from './attempts'
 import { verifyPassword } from './passwords'

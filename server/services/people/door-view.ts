@@ -1,5 +1,5 @@
 import { DOOR_RECORDS, type DoorView } from '#shared/contracts/people'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 
 /** Tries that are shown: the newest. */
 const SHOWN = 100

@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { z } from 'zod'
 import type { pinInput, signatureInput, StationView } from '#shared/contracts/people'
-import type { Store, Tables } from '../../db/store'
+import type { Store, Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { beginAttempt, markRight, pinsSpent, WINDOW_MINUTES } from './attempts'

@@ -3,7 +3,7 @@ import { type Milliseconds, MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECON
 import { sha256 } from '../../digest/sha256'
 import type { RowOf } from '../../db/table-spec'
 import type { sessions, users } from '../../db/tables/people'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 
 /**
  * A person's own device is signed out after a working day, or when it lay idle for two hours; a tablet on the wall,

@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { SignedIn } from '#shared/contracts/people'
-import type { Store } from '../../db/store'
+import type { Store } from '../../db/database'
 import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'

@@ -1,6 +1,6 @@
 import type { Milliseconds, Ppm } from '#core/units/quantities'
 import { STARTERS } from '#shared/recipes/starters'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { nextCodes } from '../book/next-code'
 
 /** Fills a new shop's recipe book, none above the shop's own target; answers with the codes. */

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { groupBy } from '#core/lists/group-by'
 import type { Recipe, recipeFile, recipeInput, recipeRetireInput, RecipeView } from '#shared/contracts/recipes'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'

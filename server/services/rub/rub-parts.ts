@@ -4,7 +4,7 @@ import type { RubInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { ingredientLeftG, meatLeftG } from '../store/stock'
 

@@ -1,7 +1,7 @@
 import type { RuleSet } from '#core/rules/rule-set'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { RulesView } from '#shared/contracts/rules'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { theShop } from '../office/office'
 
 /** A rule set by its id, shipped or the shop's own; null when there is none of that name. */

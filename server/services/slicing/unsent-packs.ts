@@ -1,5 +1,5 @@
 import type { UnsentPack } from '#shared/contracts/slicing'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import type { Answer } from '../context'
 
 /** The packs in the fridge, in the order of their codes. A lot with one is open, so that finished lots are not read. */

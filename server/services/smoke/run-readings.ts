@@ -1,7 +1,7 @@
 import { thinned } from '#core/readings/thin'
 import { runFigures, type RunFigures } from '#core/smoke/run-figures'
 import { POINTS_DRAWN, READINGS_PAGE, type RunPoint, type RunReadingView } from '#shared/contracts/smoke'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/table-spec'
 import type { runs } from '../../db/tables/temperatures'
 import type { MarkAt } from '../instruments/marks'

@@ -1,7 +1,7 @@
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunReadingView, RunView } from '#shared/contracts/smoke'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { eventsAbout } from '../book/event-views'
 import { refuse, type Answer } from '../context'
 import { loadMarks } from '../instruments/marks'

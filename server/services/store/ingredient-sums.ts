@@ -1,5 +1,5 @@
 import type { Grams } from '#core/units/quantities'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { but } from '../../db/where'
 
 /**

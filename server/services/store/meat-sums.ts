@@ -1,4 +1,4 @@
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { present } from '../../db/where'
 
 /**

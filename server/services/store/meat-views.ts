@@ -1,6 +1,6 @@
 import { groupBy } from '#core/lists/group-by'
 import type { CuttingView, MeatPieceView, MeatView } from '#shared/contracts/store'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/table-spec'
 import type { meatLots } from '../../db/tables/store'
 import { present } from '../../db/where'

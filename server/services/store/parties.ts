@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import type { partyChangeInput, partyInput } from '#shared/contracts/store'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 

@@ -2,7 +2,7 @@ import { UNKNOWN_READABILITY_G } from '#core/rules/house'
 import type { SaltEntry } from '#core/ledger/salt-ledger'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 
 /** What an entry is about, beside its grams. */
 export interface EntrySource {

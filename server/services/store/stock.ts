@@ -1,6 +1,6 @@
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { ingredientSums } from './ingredient-sums'
 import { meatSums } from './meat-sums'
 

@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { COUNT_EVERY_MS } from '#core/rules/house'
 import type { StoreConcern } from '#shared/contracts/cold-room'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { CLOCK_SLACK_MS } from '../book/append-events'
 
 /** Held meat, curing salt to be counted, and a clock that was set back. */

@@ -4,7 +4,7 @@ import { ROLE_OF_KIND, STORE_PAGE, type IngredientView, type StorePage, type Sto
 import { groupBy } from '#core/lists/group-by'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
-import type { Tables } from '../../db/store'
+import type { Tables } from '../../db/database'
 import { below } from '../../db/where'
 import { fileViews } from '../files/keep-file'
 import { theShop } from '../office/office'

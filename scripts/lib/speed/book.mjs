@@ -3,13 +3,13 @@ import http from 'node:http'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { startApp } from './app-server.mjs'
-import { ensureBuild } from './build.mjs'
-import { startMariadb } from './mariadb.mjs'
-import { prepare } from './prepare.mjs'
-import { freePort } from './processes.mjs'
-import { rank } from './ranks.mjs'
-import { importSource } from './typescript.mjs'
+import { startApp } from '../app-server.mjs'
+import { ensureBuild } from '../build.mjs'
+import { startMariadb } from '../mariadb.mjs'
+import { prepare } from '../prepare.mjs'
+import { freePort } from '../processes.mjs'
+import { rank } from '../ranks.mjs'
+import { importSource } from '../typescript.mjs'
 
 const CLIENTS = 8
 const SECONDS = 20
@@ -232,8 +232,8 @@ async function longChain(adminUrl) {
  * How fast records go through HTTP into the chained book, beside what the disk alone allows; and how fast the book is
  * walked.
  */
-export async function benchBook() {
-  const folder = mkdtempSync(join(tmpdir(), 'veldmoor-bench-'))
+export async function measureBook() {
+  const folder = mkdtempSync(join(tmpdir(), 'veldmoor-speed-'))
   const { entry } = await ensureBuild()
   const database = await startMariadb(join(folder, 'db'))
   const apps = []

@@ -1,12 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { startApp } from './app-server.mjs'
-import { ensureBuild } from './build.mjs'
-import { startMariadb } from './mariadb.mjs'
-import { ensureChromium } from './packages.mjs'
-import { prepare } from './prepare.mjs'
-import { freePort } from './processes.mjs'
+import { startApp } from '../app-server.mjs'
+import { ensureBuild } from '../build.mjs'
+import { startMariadb } from '../mariadb.mjs'
+import { ensureChromium } from '../packages.mjs'
+import { prepare } from '../prepare.mjs'
+import { freePort } from '../processes.mjs'
 
 const SLOWDOWN = 4
 const STROKES = 60
@@ -56,7 +56,7 @@ async function strokes(page, count) {
 }
 
 /** Typing a weight on the Bench: script per key stroke on a processor slowed down four times. */
-export async function benchBeam(given = null) {
+export async function measureBeam(given = null) {
   await ensureChromium()
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-beam-'))
   let [database, app, browser] = [null, null, null]

@@ -4,9 +4,9 @@ import { join } from 'node:path'
 import { ensureBuild } from '../build.mjs'
 import { freePort } from '../processes.mjs'
 import { walkBook } from '../walk-book.mjs'
-import { openCluster } from './cluster.mjs'
-import { openLoad, readsASecond, signIn } from './load.mjs'
-import { ensureClusterPackages } from './packages.mjs'
+import { openCluster } from '../cluster/cluster.mjs'
+import { openLoad, readsASecond, signIn } from '../cluster/load.mjs'
+import { ensureClusterPackages } from '../cluster/packages.mjs'
 
 const PEOPLE = 9
 const WHO = { signIn: 'marit', password: 'bacon-and-brine' }
@@ -118,7 +118,7 @@ async function withCluster(how, work) {
   }
 }
 
-export async function benchCluster() {
+export async function measureCluster() {
   await ensureClusterPackages()
   console.log('three nodes, three processes, one node writes')
   await withCluster({}, async (cluster) => {

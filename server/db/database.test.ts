@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { isThrownBack } from './store'
+import { isThrownBack } from './database'
 
 const failed = (code: string, sql: string) => Object.assign(new Error(code), { parent: { code }, sql })
 

@@ -1,10 +1,10 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import { join } from 'node:path'
-import { benchBeam } from './lib/bench-beam.mjs'
-import { benchBook } from './lib/bench-book.mjs'
-import { benchPages } from './lib/bench-pages.mjs'
-import { benchCluster } from './lib/cluster/bench-cluster.mjs'
+import { measureBeam } from './lib/speed/beam.mjs'
+import { measureBook } from './lib/speed/book.mjs'
+import { measurePages } from './lib/speed/pages.mjs'
+import { measureCluster } from './lib/speed/cluster.mjs'
 import { prepareTypes } from './lib/build.mjs'
 import { watchNeighbours } from './lib/neighbours.mjs'
 import { ROOT } from './lib/paths.mjs'
@@ -12,14 +12,14 @@ import { ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 import { Advice, main } from './lib/steps.mjs'
 
-const BENCHES = { core: benchCore, book: benchBook, beam: benchBeam, pages: benchPages }
+const MEASURES = { core: measureCore, book: measureBook, beam: measureBeam, pages: measurePages }
 /** Takes packages that no shop on one machine needs: only when it is named. */
-const BY_NAME = { cluster: benchCluster }
+const BY_NAME = { cluster: measureCluster }
 
 /** The core's own work. */
-async function benchCore() {
-  const folder = mkdtempSync(join(os.tmpdir(), 'veldmoor-bench-'))
-  const report = join(folder, 'bench.json')
+async function measureCore() {
+  const folder = mkdtempSync(join(os.tmpdir(), 'veldmoor-speed-'))
+  const report = join(folder, 'speed.json')
   await run('npx', ['vitest', 'bench', '--run', '--project', 'unit', `--outputJson=${report}`], {
     cwd: ROOT,
     env: { FORCE_COLOR: '0' },
@@ -38,17 +38,17 @@ async function benchCore() {
 /** All of them, or those named: `npm run bench -- pages`. Medians, with the machine that they were taken on. */
 await main(async () => {
   const named = process.argv.slice(2)
-  const unknown = named.find(name => !(name in { ...BENCHES, ...BY_NAME }))
-  if (unknown) throw new Advice(`There is no bench “${unknown}”. They are: ${Object.keys({ ...BENCHES, ...BY_NAME }).join(', ')}.`)
+  const unknown = named.find(name => !(name in { ...MEASURES, ...BY_NAME }))
+  if (unknown) throw new Advice(`There is nothing to measure called “${unknown}”. They are: ${Object.keys({ ...MEASURES, ...BY_NAME }).join(', ')}.`)
   await ensureNodePackages()
   await prepareTypes()
   await ensureMariadb()
   console.log(`${os.cpus()[0].model}, ${os.cpus().length} cores, Node.js ${process.version}`)
-  const all = named.length === 0 ? BENCHES : { ...BENCHES, ...BY_NAME }
-  for (const [name, bench] of Object.entries(all)) {
+  const all = named.length === 0 ? MEASURES : { ...MEASURES, ...BY_NAME }
+  for (const [name, measure] of Object.entries(all)) {
     if (named.length > 0 && !named.includes(name)) continue
     const taken = watchNeighbours()
-    await bench()
+    await measure()
     // Time that the host gives to others reads as our own in every figure above.
     console.log(`  meanwhile ${taken()} of the processors' time`)
   }

@@ -3,14 +3,14 @@ import http from 'node:http'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { startApp } from './app-server.mjs'
-import { ensureBuild } from './build.mjs'
-import { growShop } from './grow/grow-shop.mjs'
-import { connectAsOwner } from './grow/tables.mjs'
-import { startMariadb } from './mariadb.mjs'
-import { prepare } from './prepare.mjs'
-import { freePort } from './processes.mjs'
-import { median, rank, sorted } from './ranks.mjs'
+import { startApp } from '../app-server.mjs'
+import { ensureBuild } from '../build.mjs'
+import { growShop } from '../grow/grow-shop.mjs'
+import { connectAsOwner } from '../grow/tables.mjs'
+import { startMariadb } from '../mariadb.mjs'
+import { prepare } from '../prepare.mjs'
+import { freePort } from '../processes.mjs'
+import { median, rank, sorted } from '../ranks.mjs'
 
 const SIZES = [40, 400, 4000]
 const READINGS_A_RUN = 400
@@ -195,7 +195,7 @@ async function measure(entry, lots) {
  * Every page of a shop of some months, of a year, and of ten: time, size and statements, alone and while twenty people
  * click.
  */
-export async function benchPages(sizes = SIZES) {
+export async function measurePages(sizes = SIZES) {
   const { entry } = await ensureBuild()
   for (const lots of sizes) {
     const { rows, best, alone, peak } = await measure(entry, lots)
