@@ -3,6 +3,7 @@ import { mdiClose } from '@mdi/js'
 import { GRAINS, grainOf } from '#core/spoons/grains'
 import type { Interval } from '#core/spoons/interval'
 import { useNotation } from '~/composables/use-notation'
+import { massWords } from './spoon-words'
 
 export interface SpoonLineDraft {
   grain: string
@@ -18,7 +19,7 @@ const density = (key: string) => {
 }
 const means = (i: number) => {
   const mass = props.masses[i]
-  return !mass ? '' : mass.low === mass.high ? grams(mass.low) : `${grams(mass.low)} to ${grams(mass.high)}`
+  return mass ? massWords(mass, grams) : ''
 }
 </script>
 

@@ -1,54 +1,19 @@
 <script setup lang="ts">
-import { LEAST_SALT_ONLY_SHARE, USUAL_SALT } from '#core/rules/house'
-import { said as figures } from '#shared/messages/params'
 import { computed } from 'vue'
 import type { LotLimits } from '#core/rules/limits'
 import type { SpoonFindings } from '#core/spoons/check-spoons'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
+import { saltWords, VERDICT_WORDS } from './spoon-words'
 
 const props = defineProps<{ found: SpoonFindings; limits: LotLimits }>()
 const { ppm, percent } = useNotation()
-const WORDS = {
-  below_floor: {
-    tone: 'watch',
-    mark: 'below the floor',
-    text: 'Too little, however the spoon is filled. Too little is a hazard as well as too much.',
-  },
-  inside: { tone: 'good', mark: 'inside', text: 'Inside, but nobody can say where. Weigh it.' },
-  above_limit: { tone: 'act', mark: 'above the limit', text: 'Too much, whatever the grain. Do not use it.' },
-  cannot_tell: {
-    tone: 'act',
-    mark: 'cannot be told from spoons',
-    text: 'Part of the range is inside, part is not. Weigh it.',
-  },
-  no_nitrite: {
-    tone: 'cold',
-    mark: 'no nitrite',
-    text: 'No curing salt in it: a salt-only cure, with its own stricter limits.',
-  },
-} as const
-const said = computed(() => WORDS[props.found.verdict])
-const pieces = computed(() =>
-  props.found.ppm.high > 0
-    ? [
-        {
-          ppm: (props.found.ppm.low + props.found.ppm.high) / 2,
-          lowPpm: props.found.ppm.low,
-          highPpm: props.found.ppm.high,
-          expandedPpm: 0,
-        },
-      ]
-    : [],
-)
-const saltWords = computed(() =>
-  props.found.saltShare.low > USUAL_SALT.highShare
-    ? `Over ${figures.limit(USUAL_SALT.highShare)} eats salty.`
-    : props.found.saltShare.high < LEAST_SALT_ONLY_SHARE
-      ? `Under ${figures.limit(LEAST_SALT_ONLY_SHARE)} is little.`
-      : '',
-)
+const said = computed(() => VERDICT_WORDS[props.found.verdict])
+const pieces = computed(() => {
+  const { low: lowPpm, high: highPpm } = props.found.ppm
+  return highPpm > 0 ? [{ ppm: (lowPpm + highPpm) / 2, lowPpm, highPpm, expandedPpm: 0 }] : []
+})
 </script>
 
 <template>
@@ -71,7 +36,7 @@ const saltWords = computed(() =>
     </p>
     <p>
       Salt {{ percent(found.saltShare.low, 2) }} to {{ percent(found.saltShare.high, 2) }}, sugar
-      {{ percent(found.sugarShare.low, 2) }} to {{ percent(found.sugarShare.high, 2) }} of green weight. {{ saltWords }}
+      {{ percent(found.sugarShare.low, 2) }} to {{ percent(found.sugarShare.high, 2) }} of green weight. {{ saltWords(found) }}
     </p>
     <p class="small soft">{{ limits.row.source }}. An aid: your inspector and local code decide.</p>
   </section>

@@ -1,142 +1,48 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { navigateTo } from '#imports'
-import { CURING_SALT_NO_1 } from '#core/cure/agent'
-import { formulate } from '#core/cure/formulate'
-import { CUTS, RINDS, type Cut, type Rind } from '#core/rules/cuts'
-import { limitsFor } from '#core/rules/limits'
-import { checkSpoons, writtenShare } from '#core/spoons/check-spoons'
-import { grainOf } from '#core/spoons/grains'
-import { parseSpoons, SPOON_SYSTEMS, type SpoonSystem } from '#core/spoons/parse-spoons'
-import { parseWeight } from '#core/units/parse-weight'
+import { CUTS, RINDS } from '#core/rules/cuts'
+import type { ByWeight } from '#core/spoons/by-weight'
+import { SPOON_SYSTEMS } from '#core/spoons/parse-spoons'
 import { DELIVERY_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
-import { percentText } from '~/words/percent-text'
 import { emptyBench } from '~/components/bench/bench-draft'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import SpoonLines from '~/components/spoons/SpoonLines.vue'
+import SpoonsByWeight from '~/components/spoons/SpoonsByWeight.vue'
 import SpoonVerdict from '~/components/spoons/SpoonVerdict.vue'
+import { SYSTEM_WORDS } from '~/components/spoons/spoon-words'
+import { firstSpoons, useSpoons } from '~/components/spoons/use-spoons'
 import { useDraft } from '~/composables/use-draft'
 import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
+import { percentText } from '~/words/percent-text'
 
-const { as, grams, percent, meat, ppm } = useNotation()
+const { as, meat } = useNotation()
 const { view, problem, load } = useLoaded<BenchView>('/api/bench')
-const { draft } = useDraft('spoons', () => ({
-  system: 'us' as SpoonSystem,
-  meat: '2.4 kg',
-  cut: 'belly' as Cut,
-  rind: 'off' as Rind,
-  lines: [
-    { grain: 'curing_salt_no_1', typed: '1 tsp' },
-    { grain: 'flake_kosher', typed: '1/4 cup' },
-    { grain: 'brown_packed', typed: '2 tbsp' },
-  ],
-}))
+const { draft } = useDraft('spoons', firstSpoons)
 const bench = useDraft('bench', emptyBench)
-const SYSTEM_WORDS: Record<SpoonSystem, string> = {
-  us: 'US: 4.9 mL and 14.8 mL',
-  metric: 'metric: 5 mL and 15 mL',
-  australian: 'Australian: 5 mL and 20 mL',
-}
-const meatG = computed(() => {
-  const found = parseWeight(draft.value.meat, DELIVERY_RANGE)
-  return found.ok ? found.value.netG : null
-})
-const parsed = computed(() => draft.value.lines.map(line => parseSpoons(line.typed, draft.value.system)))
-const unread = computed(() =>
-  parsed.value.map((line, i) =>
-    line.ok || draft.value.lines[i]!.typed.trim() === '' ? null : wordsFor(line.code, line.params, as.value),
-  ),
-)
-const limits = computed(
-  () =>
-    view.value
-    && limitsFor({
-      rules: view.value.rules,
-      cut: draft.value.cut,
-      method: 'dry',
-      rind: draft.value.rind,
-      house: view.value.shop.house,
-    }),
-)
-/** Lines that can be read, with their places. */
-const good = computed(() =>
-  draft.value.lines.flatMap((line, i) => {
-    const amount = parsed.value[i]!
-    const grain = grainOf(line.grain)
-    return amount.ok && grain ? [{ i, grain, amount: amount.value }] : []
-  }),
-)
-const found = computed(() =>
-  limits.value && meatG.value && good.value.length
-    ? checkSpoons(good.value, meatG.value, { ...CURING_SALT_NO_1, labelTolerance: 0 }, limits.value)
-    : null,
-)
-const spanOf = ({ low, high }: { low: number; high: number }) =>
-  low === high ? grams(low) : `${grams(low)} to ${grams(high)}`
-/** What cannot be read, and what is written in several ways that do not say the same. */
-const faults = computed(() =>
-  unread.value.map((fault, i) => {
-    const differs = found.value?.differing.find(one => good.value[one.line]?.i === i)
-    return (
-      fault
-      ?? (differs
-        ? `These do not say the same: ${differs.massesG.map(spanOf).join(', and ')}. Which holds? Take the others out; until then all may.`
-        : null)
-    )
-  }),
-)
-const masses = computed(() =>
-  draft.value.lines.map((_line, i) => found.value?.lines[good.value.findIndex(line => line.i === i)]?.massG ?? null),
-)
-const SALT_STEP = 0.001
-const SPICE_STEP = 0.0001
-/** The same recipe by weight: shares from the middle of what was meant, nitrite at the house's target. */
-const rewritten = computed(() => {
-  if (!found.value || !meatG.value || !view.value || !limits.value) return null
-  const hasAgent = found.value.ppm.high > 0
-  const shares = {
-    saltShare: writtenShare(found.value.saltShare, SALT_STEP),
-    sugarShare: writtenShare(found.value.sugarShare, SALT_STEP),
-  }
-  const nitritePpm = Math.min(
-    view.value.shop.houseTargetPpm,
-    Math.floor((limits.value.floorPpm + limits.value.maxPpm) / 2),
-  )
-  const made = formulate({
-    piecesG: [meatG.value],
-    agent: hasAgent ? CURING_SALT_NO_1 : null,
-    targets: { ...shares, saltBasis: 'total', nitritePpm },
-    readabilityG: 0.1,
-  })
-  const spices = good.value.flatMap((line, k) =>
-    line.grain.role === 'spice'
-      ? [{ name: line.grain.name, share: writtenShare(found.value!.lines[k]!.share, SPICE_STEP) }]
-      : [],
-  )
-  return made.ok ? { ...made.value, ...shares, nitritePpm, hasAgent, spices } : null
-})
-async function toBench(): Promise<void> {
-  const r = rewritten.value!
+const { meatG, limits, found, faults, masses, written } = useSpoons(draft, view)
+
+async function toBench(made: ByWeight): Promise<void> {
+  const { cut, rind } = draft.value
   bench.draft.value = {
     ...bench.draft.value,
-    cut: draft.value.cut,
-    rind: draft.value.rind,
-    method: r.hasAgent ? 'dry' : 'salt_only',
-    saltShare: percentText(r.saltShare),
-    sugarShare: percentText(r.sugarShare),
+    cut,
+    rind,
+    method: made.hasAgent ? 'dry' : 'salt_only',
+    saltShare: percentText(made.saltShare),
+    sugarShare: percentText(made.sugarShare),
     saltBasis: 'total',
-    targetPpm: r.nitritePpm,
+    targetPpm: made.nitritePpm,
     recipe: null,
-    seasonings: r.spices.map(s => ({
-      name: s.name,
+    seasonings: made.spices.map(spice => ({
+      name: spice.name,
       lotCode: '',
       per: 'percent',
-      amount: percentText(s.share),
+      amount: percentText(spice.share),
       group: 'all',
       weighed: '',
     })),
@@ -179,52 +85,16 @@ async function toBench(): Promise<void> {
       <div class="stack">
         <SpoonVerdict v-if="found && limits" :found="found" :limits="limits" />
         <p v-else class="empty">Enter the meat and at least one line.</p>
-        <section v-if="rewritten" class="stack-tight" aria-labelledby="by-weight">
-          <h2 id="by-weight">The same by weight, for {{ meat(meatG!) }}</h2>
-          <table class="ruled">
-            <tbody>
-              <tr v-if="rewritten.hasAgent">
-                <td>Curing salt no. 1</td>
-                <td class="num">
-                  <strong>{{ grams(rewritten.agentG) }}</strong>
-                </td>
-                <td class="soft">
-                  {{ ppm(rewritten.nitritePpm) }},
-                  {{
-                    rewritten.nitritePpm === view.shop.houseTargetPpm
-                      ? 'the house target'
-                      : 'midway between floor and limit'
-                  }}
-                </td>
-              </tr>
-              <tr>
-                <td>Salt</td>
-                <td class="num">
-                  <strong>{{ grams(rewritten.saltG) }}</strong>
-                </td>
-                <td class="soft">{{ percent(rewritten.saltShare) }} in all</td>
-              </tr>
-              <tr>
-                <td>Sugar</td>
-                <td class="num">
-                  <strong>{{ grams(rewritten.sugarG) }}</strong>
-                </td>
-                <td class="soft">{{ percent(rewritten.sugarShare) }}</td>
-              </tr>
-              <tr v-for="spice in rewritten.spices" :key="spice.name">
-                <td>{{ spice.name }}</td>
-                <td class="num">
-                  <strong>{{ grams(spice.share * meatG!) }}</strong>
-                </td>
-                <td class="soft">{{ percent(spice.share, 2) }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <p class="caution">Curing salt is poisonous: weigh it on a scale that reads to 0.1 g, never by spoon.</p>
-          <div class="row no-print">
-            <VBtn color="primary" @click="toBench">Lay it on the Bench</VBtn>
-          </div>
-        </section>
+        <SpoonsByWeight
+          v-if="written?.ok"
+          :written="written.value"
+          :meat-g="meatG!"
+          :house-target-ppm="view.shop.houseTargetPpm"
+          @bench="toBench(written.value)"
+        />
+        <p v-else-if="written" class="caution">
+          It cannot be written by weight as it stands. {{ wordsFor(written.code, written.params, as) }}
+        </p>
       </div>
     </div>
   </div>
