@@ -1,6 +1,6 @@
 import type { Fraction } from '#core/units/quantities'
 import { formatExact, type Notation } from '#core/units/format'
-import type { Recipe, RecipeSeasoning } from '#shared/contracts/recipes'
+import type { Recipe, RecipeSeasoning, RecipeView } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import type { RecipeChange } from '#shared/recipes/diff-recipes'
@@ -62,4 +62,28 @@ export function valueWords(field: RecipeChange['field'], value: unknown, as: Not
     default:
       return String(value)
   }
+}
+
+/** Under a recipe's name in the list: its code, the meat, the method, and how often it was changed. */
+export function nameLine({ code, revisions, retired }: RecipeView): string {
+  const { cut, method } = revisions[0]!.recipe
+  return [
+    code,
+    cut,
+    METHOD_WORDS[method].name.toLowerCase(),
+    ...(revisions.length > 1 ? [`${revisions.length} revisions`] : []),
+    ...(retired ? ['put away'] : []),
+  ].join(', ')
+}
+
+/** The whole recipe in one breath, without seasonings and days. */
+export function recipeLine(recipe: Recipe, as: Notation): string {
+  const told = (field: 'nitritePpm' | 'saltShare' | 'sugarShare' | 'waterShare') => valueWords(field, recipe[field], as)
+  const { cut, method, agent, saltBasis, waterShare, days, purpose } = recipe
+  return [
+    `${cut}, ${METHOD_WORDS[method].name.toLowerCase()}, ${valueWords('purpose', purpose, as)}.`,
+    ...(agent ? [`${AGENT_WORDS[agent].name} for ${told('nitritePpm')}.`] : []),
+    `Salt ${told('saltShare')} ${saltBasis === 'total' ? 'in all' : 'added'}, sugar ${told('sugarShare')}${waterShare === null ? '' : `, water ${told('waterShare')} of the meat`}.`,
+    `Ready from day ${days.readyFrom}, best by ${days.bestBy}.`,
+  ].join(' ')
 }
