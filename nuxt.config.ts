@@ -1,4 +1,6 @@
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { build } from 'vite'
 import vuetify from 'vite-plugin-vuetify'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
@@ -55,6 +57,23 @@ export default defineNuxtConfig({
   },
   telemetry: false,
   hooks: {
+    // Work aside has its own bundle: a thread takes the arithmetic along, not the whole server.
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', async ({ options }) => {
+        await build({
+          configFile: false,
+          publicDir: false,
+          logLevel: 'warn',
+          resolve: { alias: { '#core': here('./core'), '#shared': here('./shared') } },
+          ssr: { noExternal: true },
+          build: {
+            ssr: here('./server/aside/worker.ts'),
+            outDir: join(options.output.serverDir, 'aside'),
+            rollupOptions: { output: { entryFileNames: 'worker.mjs' } },
+          },
+        })
+      })
+    },
     // Nothing ahead of its time: a tablet on a weak line fetches a room when it goes there.
     'build:manifest': (manifest) => {
       for (const part of Object.values(manifest)) Object.assign(part, { prefetch: false, dynamicImports: [] })

@@ -1,9 +1,9 @@
 import type { Sequelize, Transaction } from 'sequelize'
-import { groupBy } from '#core/lists/group-by'
+import type { PackedReadings } from '#core/readings/packed-readings'
 import { bookAccess, type BookAccess } from './book-access'
 import { connect } from './connect'
 import { threadReader, type ThreadReader } from './thread-reader'
-import { HeatRows, readHeatRows, type HeatRow } from './heat-reader'
+import { HeatRows, readHeatRows } from './heat-reader'
 import { defineModel, tableBinder, type Table, type Touch } from './table'
 import type { Columns, TableSpec } from './table-spec'
 import * as book from './tables/book'
@@ -27,7 +27,7 @@ export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & {
 /** Readings of runs, in order of time; a write reads them anew, a page may have them kept. */
 export type ReadHeats = (
   runs: readonly { id: number; readingsVersion: number | null }[],
-) => Promise<Map<number, readonly HeatRow[]>>
+) => Promise<Map<number, PackedReadings>>
 
 export interface Store {
   tables: Tables
@@ -59,14 +59,11 @@ const keptRows = new WeakMap<Sequelize, HeatRows>()
 
 function heatReader(sequelize: Sequelize, transaction?: Transaction): ReadHeats {
   if (transaction)
-    return async runs =>
-      groupBy(
-        await readHeatRows(
-          sequelize,
-          runs.map(run => run.id),
-          transaction,
-        ),
-        row => row.runId,
+    return runs =>
+      readHeatRows(
+        sequelize,
+        runs.map(run => run.id),
+        transaction,
       )
   const kept = keptRows.get(sequelize) ?? new HeatRows(sequelize)
   keptRows.set(sequelize, kept)

@@ -1,4 +1,6 @@
+import { dirname, join } from 'node:path'
 import type { NitroApp } from 'nitropack'
+import { closePool, openPool } from '../aside/pool'
 import { loadDemo } from '../demo/load-demo'
 import { missingMigrations } from '../db/migrate'
 import { appState } from '../http/app-state'
@@ -27,5 +29,8 @@ export default (nitro: NitroApp) => {
     console.error('the shop could not be opened:', error)
     process.exit(1)
   })
-  nitro.hooks.hook('close', () => state.store.close())
+  openPool(join(dirname(process.argv[1]!), 'aside', 'worker.mjs'))
+  nitro.hooks.hook('close', async () => {
+    await Promise.all([closePool(), state.store.close()])
+  })
 }

@@ -56,8 +56,6 @@ export interface RunPoint {
 }
 /** Readings a page, newest page first, each in order of time. */
 export const READINGS_PAGE = 100
-/** Points that a chart is drawn from. */
-export const POINTS_DRAWN = 600
 export const readingsPageQuery = z.strictObject({ skip: z.coerce.number().int().min(0).max(10_000_000).default(0) })
 export interface RunView {
   /** Of the rule set in force: whose practice the heat is judged by. */

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { runFigures } from '#core/smoke/run-figures'
 import type { Client, Reply } from '../support/client'
 import { rub, stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
@@ -80,5 +81,27 @@ describe('a logger', () => {
     await must(
       maker.post(`/api/lots/${lot}/slicing`, { readyWeight: '3 kg', packedOn: '2026-11-23', offcuts: [], packs }),
     )
+  })
+  it('a night of it, worked out in another thread, comes to what the core says of the same readings', async () => {
+    const other = (await must(maker.post('/api/lots', rub(await stock(maker))))).code
+    await must(maker.post(`/api/lots/${other}/out`, {}))
+    const { pieces } = await must(maker.get(`/api/lots/${other}`))
+    const pieceIds = pieces.map((piece: { id: number }) => piece.id)
+    const target = { typed: '63', unit: 'C' }
+    const night = (await must(maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: target }))).code
+    const now = Date.now()
+    const readings = series(now - 20 * MINUTE, now - MINUTE, 4800, 4, 66)
+    await must(maker.post(`/api/runs/${night}/readings`, { phase: 'smoke', source: 'csv', readings }))
+    const { credit, ...figures } = runFigures(
+      readings.map(({ atMs, core }) => ({ atMs, coreC: Number(core.typed) })),
+    )
+    const [smoke, seen] = await Promise.all([must(maker.get(`/api/runs/${night}`)), must(maker.get(`/api/lots/${other}`))])
+    expect(smoke.figures).toEqual({
+      ...figures,
+      log: expect.closeTo(figures.log, 6),
+      p70Min: expect.closeTo(figures.p70Min, 6),
+    })
+    expect(smoke.points.at(-1).log).toBeCloseTo(credit.at(-1)!, 6)
+    expect(seen.runs).toMatchObject([{ code: night, cooled: false }])
   })
 })

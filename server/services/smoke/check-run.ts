@@ -1,10 +1,10 @@
 import { HEAT_FROM_C } from '#core/rules/house'
 import { isLate, isNotShown } from '#core/cooling/cooling'
-import { runFigures } from '#core/smoke/run-figures'
 import type { HeatsJudged } from '#core/smoke/heats'
 import type { WriteContext } from '../context'
 import { holdLot, type HoldCause } from '../holds/holds'
-import { heatOf, judgeLotHeats } from './heat-groups'
+import { judgeLotHeats } from './heat-groups'
+import { runLine } from './run-readings'
 
 /** The lots whose pieces are in a run. */
 export async function lotsOfRun(ctx: Pick<WriteContext, 'tables'>, runId: number) {
@@ -54,9 +54,9 @@ function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJud
  */
 export async function checkRun(ctx: WriteContext, runId: number, again = false): Promise<void> {
   const run = (await ctx.tables.runs.one({ id: runId }))!
-  const heat = heatOf(run, (await ctx.tables.heatRows([run])).get(runId) ?? [])
+  const { figures } = await runLine(ctx.tables, run)
   const { lots } = await lotsOfRun(ctx, runId)
-  const hottestC = runFigures(heat.smoke).hottestC ?? Number.NEGATIVE_INFINITY
+  const hottestC = figures.hottestC ?? Number.NEGATIVE_INFINITY
   // A smoke that aimed for no heat misses none.
   const missed = run.pulledAtMs !== null && run.targetCoreC > HEAT_FROM_C && hottestC < run.targetCoreC
   for (const lot of lots) {

@@ -1,12 +1,13 @@
-import { THERMOMETER_RIGHT_C } from '#core/rules/house'
-import type { CoolingRule } from '#core/rules/guideline'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { coolingRuleFor } from '#core/cooling/cooling'
+import { sumOf } from '#core/lists/sum-of'
+import type { PackedReadings } from '#core/readings/packed-readings'
+import type { CoolingRule } from '#core/rules/guideline'
 import { leftCold } from '#core/smoke/come-up'
-import type { CoreReading } from '#core/smoke/core-reading'
-import { isCold, judgeHeats, type Heat, type HeatsJudged, type LotHeats } from '#core/smoke/heats'
+import type { HeatsJudged, LotHeats } from '#core/smoke/heats'
 import { type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
-import type { HeatRow } from '../../db/heat-reader'
+import type { PackedHeat } from '../../aside/judge-groups'
+import { aside } from '../../aside/pool'
 import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
@@ -23,21 +24,18 @@ export interface LotRuns {
   runs: readonly RunRow[]
 }
 
-const coresOf = (rows: readonly HeatRow[], phase: 'smoke' | 'cool'): CoreReading[] =>
-  rows.flatMap(row => (row.phase === phase && row.coreC !== null ? [{ atMs: row.atMs, coreC: row.coreC }] : []))
-
-/** A run and its readings as the core takes them. */
-export const heatOf = (run: RunRow, readings: readonly HeatRow[], coldUntilMs: Milliseconds | null = null): Heat => ({
+/** A run and its readings, to be judged. */
+export const packedHeat = (
+  run: RunRow,
+  readings: PackedReadings,
+  coldUntilMs: Milliseconds | null = null,
+): PackedHeat => ({
   code: run.code,
   startedAtMs: run.startedAtMs,
   pulledAtMs: run.pulledAtMs,
   targetC: run.targetCoreC,
   coldUntilMs,
-  smoke: coresOf(readings, 'smoke'),
-  cool: coresOf(readings, 'cool'),
-  chamber: readings.flatMap(row =>
-    row.phase === 'smoke' && row.chamberC !== null ? [{ atMs: row.atMs, tempC: row.chamberC }] : [],
-  ),
+  readings,
 })
 
 const ruleOf = (lot: Pick<LotRow, 'judgement'>): CoolingRule => coolingRuleFor(lot.judgement.lot?.lowPpm ?? null)
@@ -66,9 +64,6 @@ async function coldUntil(tables: Tables, lot: LotRow, run: RunRow): Promise<numb
   )
   return leftCold(readings, run.startedAtMs, lot.thicknessMm) ? run.startedAtMs : null
 }
-
-/** Long after anything that is still open would have been missed. */
-const FAR_MS = 1000 * 365 * MS_PER_DAY
 
 /** What the heats of a lot's pieces say about growth; kept once neither a reading nor the hour can change it. */
 export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: Milliseconds): Promise<LotHeats> {
@@ -100,25 +95,17 @@ export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: 
   const fresh = tables.book.isWrite
   const [kept] = fresh ? [] : await tables.heatJudgements.find({ lotId: lot.id }, { limit: 1 })
   if (kept?.inputs === inputs) return kept.judged
-  const rows = await tables.heatRows(of.runs)
-  const heats = new Map(of.runs.map(run => [run.id, heatOf(run, rows.get(run.id) ?? [], cold.get(run.id))]))
-  const judgedAt = (atMs: Milliseconds): LotHeats => ({
-    groups: groups.map(group =>
-      judgeHeats({
-        heats: group.map(run => heats.get(run.id)!),
-        rule,
-        saltOnly: lot.saltOnly,
-        errorC: THERMOMETER_RIGHT_C,
-        nowMs: atMs,
-      }),
-    ),
-    coldRuns: of.runs.filter(run => isCold(heats.get(run.id)!)).map(run => run.code),
-  })
-  const judged = judgedAt(nowMs)
-  const isOpen
-    = of.runs.some(run => run.pulledAtMs === null) || judged.groups.some(group => group.coolingOpen.length > 0)
-  if (!fresh && !isOpen && JSON.stringify(judged) === JSON.stringify(judgedAt(nowMs + FAR_MS)))
-    await keep(tables, kept?.id ?? null, { lotId: lot.id, inputs, judged })
+  const readings = await tables.heatRows(of.runs)
+  const heats = of.runs.map(run => packedHeat(run, readings.get(run.id)!, cold.get(run.id)))
+  const question = {
+    heats,
+    groups: groups.map(group => group.map(run => of.runs.indexOf(run))),
+    rule,
+    saltOnly: lot.saltOnly,
+    nowMs,
+  }
+  const { judged, isFinal } = await aside('judgeGroups', question, sumOf(heats, heat => heat.readings.count))
+  if (!fresh && isFinal) await keep(tables, kept?.id ?? null, { lotId: lot.id, inputs, judged })
   return judged
 }
 

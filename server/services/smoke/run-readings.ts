@@ -1,6 +1,7 @@
-import { thinned } from '#core/readings/thin'
-import { runFigures, type RunFigures } from '#core/smoke/run-figures'
-import { POINTS_DRAWN, READINGS_PAGE, type RunPoint, type RunReadingView } from '#shared/contracts/smoke'
+import type { PackedReadings } from '#core/readings/packed-readings'
+import { READINGS_PAGE, type RunReadingView } from '#shared/contracts/smoke'
+import { aside } from '../../aside/pool'
+import type { SmokeLine } from '../../aside/smoke-line'
 import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/table-spec'
 import type { runs } from '../../db/tables/temperatures'
@@ -37,26 +38,15 @@ export async function readingsPage(
     }))
 }
 
+/** Lines of smokes that are looked at, each as long as its readings are kept. */
+const lines = new WeakMap<PackedReadings, Promise<SmokeLine>>()
+
 /** A run's line as it is drawn, and what all its readings come to. */
-export async function runLine(
-  tables: Tables,
-  run: RunRow,
-): Promise<{ count: number; points: RunPoint[]; figures: RunFigures }> {
-  const rows = (await tables.heatRows([run])).get(run.id) ?? []
-  const { credit, ...figures } = runFigures(
-    rows.flatMap(row => (row.phase === 'smoke' && row.coreC !== null ? [{ atMs: row.atMs, coreC: row.coreC }] : [])),
-  )
-  let smoked = 0
-  const points = rows.map(({ atMs, phase, chamberC, coreC }): RunPoint => ({
-    atMs,
-    phase,
-    chamberC,
-    coreC,
-    log: phase === 'smoke' && coreC !== null ? credit[smoked++]! : null,
-  }))
-  return {
-    count: rows.length,
-    figures,
-    points: thinned(points, [point => point.chamberC, point => point.coreC], POINTS_DRAWN),
-  }
+export async function runLine(tables: Tables, run: RunRow): Promise<SmokeLine> {
+  const readings = (await tables.heatRows([run])).get(run.id)!
+  const line = lines.get(readings) ?? aside('smokeLine', readings, readings.count)
+  lines.set(readings, line)
+  // What failed is tried again by the next who looks.
+  line.catch(() => lines.delete(readings))
+  return line
 }

@@ -1,8 +1,6 @@
 import { HEAT_FROM_C, READING_AHEAD_MS, READING_EARLY_MS } from '#core/rules/house'
 import type { z } from 'zod'
 import { withoutOffset } from '#core/instruments/check-instrument'
-import { isCold } from '#core/smoke/heats'
-import { runFigures } from '#core/smoke/run-figures'
 import { outcomeOf } from '#core/smoke/outcome'
 import type { runInput, runReadingsInput } from '#shared/contracts/smoke'
 import { between } from '../../db/where'
@@ -13,7 +11,7 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
 import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
-import { heatOf } from './heat-groups'
+import { runLine } from './run-readings'
 
 /** Starts a smoke with pieces of one or more lots, all out of the cure and none held. */
 export async function startRun(ctx: WriteContext, input: z.output<typeof runInput>): Promise<Answer<{ code: string }>> {
@@ -136,10 +134,10 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
   const found = await lockedRun(ctx, code)
   if (!found.ok) return found
   if (found.value.pulledAtMs !== null) return refuse('already_pulled', { code })
-  const heat = heatOf(found.value, (await ctx.tables.heatRows([found.value])).get(found.value.id) ?? [])
+  const { hottestC } = (await runLine(ctx.tables, found.value)).figures
   // Smoked cold it stays raw, and needs no probe to be ended.
-  if (heat.smoke.length === 0 && !isCold(heat)) return refuse('no_core_reading', { code, belowC: HEAT_FROM_C })
-  const { hottestC } = runFigures(heat.smoke)
+  if (hottestC === null && found.value.targetCoreC > HEAT_FROM_C)
+    return refuse('no_core_reading', { code, belowC: HEAT_FROM_C })
   const outcome = outcomeOf(hottestC ?? HEAT_FROM_C)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
   const { lots } = await lotsOfRun(ctx, found.value.id)

@@ -1,0 +1,37 @@
+import { availableParallelism } from 'node:os'
+import { Piscina } from 'piscina'
+import { work, type Input, type Output, type TaskName } from './tasks'
+
+/** Readings that are worked out on the spot: some 10 ms. Handing over costs one. House. */
+const ON_THE_SPOT = 3000
+const IDLE_MS = 60_000
+/** A thread that needs more has met a fault of ours, and is not to take the others along. */
+const MOST_MB = 256
+
+let pool: Piscina | null = null
+
+/** From now on, long work is done in threads of their own: one less than there are processors, so that pages go on. */
+export function openPool(file: string): void {
+  pool = new Piscina({
+    filename: file,
+    minThreads: 0,
+    maxThreads: Math.max(1, availableParallelism() - 1),
+    idleTimeout: IDLE_MS,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+  })
+}
+
+export async function closePool(): Promise<void> {
+  const open = pool
+  pool = null
+  await open?.destroy()
+}
+
+/**
+ * Works something out over so many readings: long work aside, where a pool is open, so that nobody's page waits for
+ * another's chart. Commands that work alone have none.
+ */
+export async function aside<N extends TaskName>(name: N, input: Input<N>, readings: number): Promise<Output<N>> {
+  if (!pool || readings < ON_THE_SPOT) return work({ name, input })
+  return (await pool.run({ name, input })) as Output<N>
+}
