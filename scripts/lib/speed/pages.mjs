@@ -19,7 +19,8 @@ const CALLS = 15
 const PEOPLE = 20
 const CLICKING_MS = 20_000
 
-const most = times => Math.max(...times)
+const most = times => Math.max(0, ...times)
+const STALLS = new URL('./stalls.mjs', import.meta.url).href
 
 /** A signed-in person's requests; each answer with its time and how much came over the line. */
 export async function person(address) {
@@ -147,6 +148,8 @@ async function measure(entry, lots) {
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-pages-'))
   const database = await startMariadb(join(folder, 'db'), { durable: false })
   let [app, owner] = [null, null]
+  /** Stretches in which the application answered nobody, ms: those of the page that is asked now. */
+  let stalls = []
   try {
     await prepare(database)
     await growShop({ ...database, lots, readingsARun: READINGS_A_RUN, longRun: LONG_RUN_READINGS })
@@ -156,7 +159,11 @@ async function measure(entry, lots) {
       port: await freePort(),
       databaseUrl: database.url,
       sessionSecret: 'b'.repeat(40),
-      env: { DEMO: '1' },
+      env: { DEMO: '1', NODE_OPTIONS: `--import ${STALLS}` },
+      onLine: (line) => {
+        const [, stalledMs] = /^stalled (\d+)$/.exec(line) ?? []
+        if (stalledMs) stalls.push(Number(stalledMs))
+      },
     })
     const statements = async () => Number((await owner.query('SHOW GLOBAL STATUS LIKE \'Questions\''))[0].Value)
     const who = await person(app.address)
@@ -166,6 +173,7 @@ async function measure(entry, lots) {
       await page.ask(who)
       const before = await statements()
       const answers = []
+      stalls = []
       for (let i = 0; i < CALLS; i++) answers.push(await page.ask(who))
       rows.push({
         name: page.name,
@@ -173,15 +181,17 @@ async function measure(entry, lots) {
         worst: most(answers.map(one => one.ms)),
         bytes: answers.at(-1).bytes,
         asked: ((await statements()) - before - 1) / CALLS,
+        stall: most(stalls),
       })
     }
     const thread = pages.find(page => page.name.startsWith('thread'))
     const best = await bestStatement(owner, thread.name)
     const alone = memoryMb(app.pid)
+    stalls = []
     const busy = await clicking(app.address, pages)
     const peak = memoryMb(app.pid, 'VmHWM')
     who.close()
-    return { lots, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
+    return { lots, stalls, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
   }
   finally {
     await owner?.end()
@@ -198,16 +208,19 @@ async function measure(entry, lots) {
 export async function measurePages(sizes = SIZES) {
   const { entry } = await ensureBuild()
   for (const lots of sizes) {
-    const { rows, best, alone, peak } = await measure(entry, lots)
+    const { rows, best, alone, peak, stalls } = await measure(entry, lots)
     console.log(
-      `  ${lots} lots: median ms, worst of ${CALLS}, kB over the line, statements; with ${PEOPLE} people clicking median and p99`,
+      `  ${lots} lots: median ms, worst of ${CALLS}, kB over the line, statements, longest stall; with ${PEOPLE} people clicking median and p99`,
     )
-    for (const { name, ms, worst, bytes, asked, busy } of rows) {
+    for (const { name, ms, worst, bytes, asked, stall, busy } of rows) {
       const clicked = sorted(busy)
       console.log(
-        `    ${name.padEnd(22)} ${ms.toFixed(1).padStart(7)} ${worst.toFixed(1).padStart(7)} ${(bytes / 1000).toFixed(1).padStart(8)} ${asked.toFixed(0).padStart(4)}   ${rank(clicked, 0.5).toFixed(1).padStart(7)} ${rank(clicked, 0.99).toFixed(1).padStart(7)}`,
+        `    ${name.padEnd(22)} ${ms.toFixed(1).padStart(7)} ${worst.toFixed(1).padStart(7)} ${(bytes / 1000).toFixed(1).padStart(8)} ${asked.toFixed(0).padStart(4)} ${String(stall).padStart(4)}   ${rank(clicked, 0.5).toFixed(1).padStart(7)} ${rank(clicked, 0.99).toFixed(1).padStart(7)}`,
       )
     }
+    console.log(
+      `    while they click nobody was answered for over 20 ms ${stalls.length} times in ${CLICKING_MS / 1000} s, at most for ${most(stalls)} ms`,
+    )
     console.log(
       `    best single statement for the thread ${best.toFixed(1)} ms; memory of the process ${alone} MB, at most ${peak} MB`,
     )
