@@ -65,7 +65,7 @@ export default defineNuxtConfig({
           publicDir: false,
           logLevel: 'warn',
           resolve: { alias: { '#core': here('./core'), '#shared': here('./shared') } },
-          ssr: { noExternal: true },
+          ssr: { noExternal: true, external: ['sequelize', 'mariadb'] },
           build: {
             ssr: here('./server/aside/worker.ts'),
             outDir: join(options.output.serverDir, 'aside'),

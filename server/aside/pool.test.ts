@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterAll, afterEach, expect, it } from 'vitest'
+import { afterAll, afterEach, expect, it, vi } from 'vitest'
 import { packReadings, type SmokeReading } from '#core/readings/packed-readings'
 import { aside, closePool, openPool } from './pool'
 import { work } from './tasks'
@@ -37,12 +37,22 @@ it('long work goes to another thread, its readings without a copy; short work st
     last: 4 + 49.99,
   })
   const few = readings(10)
-  expect(await aside('smokeLine', few, 10)).toEqual(work({ name: 'smokeLine', input: few }))
+  expect(await aside('smokeLine', few, 10)).toEqual(await work({ name: 'smokeLine', input: few }))
 })
 it('what goes wrong there is told here, and the next one is worked out', async () => {
   openPool(file)
   await expect(aside('smokeLine', readings(4444), 4444)).rejects.toThrow('no such smoke')
   expect(await aside('smokeLine', readings(5000), 5000)).toMatchObject({ last: 4 + 49.99 })
+})
+it('threads that cannot begin are told, and all is worked out on the spot', async () => {
+  const told = vi.spyOn(console, 'error').mockImplementation(() => {})
+  const broken = join(folder, 'broken.mjs')
+  writeFileSync(broken, 'import "no-such-package"')
+  openPool(broken)
+  for (const many of [readings(5000), readings(6000)])
+    expect((await aside('smokeLine', many, many.count)).count).toBe(many.count)
+  expect(told).toHaveBeenCalledOnce()
+  told.mockRestore()
 })
 it('without a pool all is worked out on the spot', async () => {
   const many = readings(5000)

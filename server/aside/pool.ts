@@ -8,30 +8,52 @@ const IDLE_MS = 60_000
 /** A thread that needs more has met a fault of ours, and is not to take the others along. */
 const MOST_MB = 256
 
-let pool: Piscina | null = null
+interface Pool {
+  threads: Piscina
+  /** Fails when a thread could not even begin: what waits for one would wait for ever. */
+  broken: Promise<never>
+}
+let pool: Pool | null = null
 
 /** From now on, long work is done in threads of their own: one less than there are processors, so that pages go on. */
 export function openPool(file: string): void {
-  pool = new Piscina({
+  const threads = new Piscina({
     filename: file,
     minThreads: 0,
     maxThreads: Math.max(1, availableParallelism() - 1),
     idleTimeout: IDLE_MS,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
   })
+  const broken = new Promise<never>((_resolve, reject) => threads.once('error', reject))
+  broken.catch((error: unknown) => {
+    console.error('no threads for long work, it is done on the spot from now on:', error)
+    void closePool()
+  })
+  pool = { threads, broken }
 }
 
 export async function closePool(): Promise<void> {
   const open = pool
   pool = null
-  await open?.destroy()
+  await open?.threads.destroy()
 }
 
 /**
- * Works something out over so many readings: long work aside, where a pool is open, so that nobody's page waits for
- * another's chart. Commands that work alone have none.
+ * Works something out over so many readings, or of any length: long work aside, where a pool is open, so that nobody's
+ * page waits for another's chart. Commands that work alone have none.
  */
-export async function aside<N extends TaskName>(name: N, input: Input<N>, readings: number): Promise<Output<N>> {
+export async function aside<N extends TaskName>(name: N, input: Input<N>, readings = Infinity): Promise<Output<N>> {
   if (!pool || readings < ON_THE_SPOT) return work({ name, input })
-  return (await pool.run({ name, input })) as Output<N>
+  const { threads, broken } = pool
+  const done = threads.run({ name, input }) as Promise<Output<N>>
+  let isBroken = false
+  broken.catch(() => (isBroken = true))
+  try {
+    return await Promise.race([done, broken])
+  }
+  catch (error) {
+    if (!isBroken) throw error
+    done.catch(() => {})
+    return work({ name, input })
+  }
 }

@@ -144,6 +144,15 @@ async function clicking(address, pages) {
   return times
 }
 
+/** How a page is answered while somebody has the whole book walked. */
+async function walking(who) {
+  let over = false
+  const walk = who.get('/api/book/check').finally(() => (over = true))
+  const floors = []
+  while (!over) floors.push((await who.get('/api/floor')).ms)
+  return { ms: (await walk).ms, floors }
+}
+
 async function measure(entry, lots) {
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-pages-'))
   const database = await startMariadb(join(folder, 'db'), { durable: false })
@@ -189,9 +198,12 @@ async function measure(entry, lots) {
     const alone = memoryMb(app.pid)
     stalls = []
     const busy = await clicking(app.address, pages)
+    const clickStalls = stalls
+    stalls = []
+    const walk = { ...(await walking(who)), stall: most(stalls) }
     const peak = memoryMb(app.pid, 'VmHWM')
     who.close()
-    return { lots, stalls, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
+    return { lots, stalls: clickStalls, walk, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
   }
   finally {
     await owner?.end()
@@ -208,7 +220,7 @@ async function measure(entry, lots) {
 export async function measurePages(sizes = SIZES) {
   const { entry } = await ensureBuild()
   for (const lots of sizes) {
-    const { rows, best, alone, peak, stalls } = await measure(entry, lots)
+    const { rows, best, alone, peak, stalls, walk } = await measure(entry, lots)
     console.log(
       `  ${lots} lots: median ms, worst of ${CALLS}, kB over the line, statements, longest stall; with ${PEOPLE} people clicking median and p99`,
     )
@@ -220,6 +232,9 @@ export async function measurePages(sizes = SIZES) {
     }
     console.log(
       `    while they click nobody was answered for over 20 ms ${stalls.length} times in ${CLICKING_MS / 1000} s, at most for ${most(stalls)} ms`,
+    )
+    console.log(
+      `    the book walked in ${(walk.ms / 1000).toFixed(1)} s; the floor meanwhile ${median(walk.floors).toFixed(1)} ms, longest stall ${walk.stall} ms`,
     )
     console.log(
       `    best single statement for the thread ${best.toFixed(1)} ms; memory of the process ${alone} MB, at most ${peak} MB`,

@@ -1,10 +1,10 @@
 import type { BookCheckView } from '#shared/contracts/events'
+import { aside } from '../../aside/pool'
 import { mayChangeBook } from '../../db/rights'
 import type { Store } from '../../db/database'
-import { verifyBook } from '../../db/verify-book'
 
 /** The whole chain checked, and whether this application's own database user could have changed it. */
-export async function checkBook(store: Store): Promise<BookCheckView> {
-  const [check, changeable] = [await verifyBook(store.slow), await mayChangeBook(store.sequelize)]
+export async function checkBook(store: Store, databaseUrl: string): Promise<BookCheckView> {
+  const [check, changeable] = [await aside('walkBook', { databaseUrl }), await mayChangeBook(store.sequelize)]
   return { ...check, changeable }
 }
