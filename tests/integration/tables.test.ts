@@ -1,10 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openStore, SPECS, type Store } from '../../server/db/database'
+import { digestSql } from '../../server/db/row-digests'
 import type { Table } from '../../server/db/table'
 import type { TableSpec, Columns } from '../../server/db/table-spec'
 import { since } from '../../server/db/where'
 import { loadDemo } from '../../server/demo/load-demo'
+import { snake } from '../../server/db/table-spec'
 import { freshDatabase, type FreshDatabase } from '../support/database'
+import { memoryStore } from '../support/memory/memory-store'
+import { UNIQUE_KEYS } from '../support/memory/unique-keys'
+import { digestOf, type Row } from '../support/memory/values'
+import { tableSuite } from '../support/table-suite'
 
 type AnyTable = Table<TableSpec<Columns>>
 let database: FreshDatabase
@@ -36,6 +42,73 @@ beforeAll(async () => {
 afterAll(async () => {
   await store.close()
   await database.drop()
+})
+
+describe('the tables in MariaDB', () => {
+  tableSuite(async () => {
+    const own = await freshDatabase()
+    const opened = openStore(own.adminUrl)
+    return { store: opened, close: () => opened.close().then(own.drop) }
+  })
+})
+
+describe('the twin in memory', () => {
+  /** Salted anew each time, and with them what seals them. */
+  const SALTED = new Set(['passwordHash', 'pinHash', 'hash', 'touched'])
+  /** The schema's age, too, is another: the first record is behind it by months. */
+  const plain = (rows: readonly object[]) =>
+    rows.map(row =>
+      Object.fromEntries(
+        Object.entries(row)
+          .filter(([key]) => !SALTED.has(key))
+          .map(([key, value]) => [key, key === 'clockBehindMs' ? value !== null : value]),
+      ),
+    )
+  const DEMO_AT = Date.UTC(2026, 5, 17, 16)
+
+  it('holds after the same demo the same rows, in every table', async () => {
+    const twin = memoryStore()
+    await loadDemo(twin, DEMO_AT)
+    for (const name of NAMES) {
+      const theirs = await (twin.tables[name] as unknown as AnyTable).find({}, inOrder)
+      expect(plain(theirs), name).toEqual(plain(await table(name).find({}, inOrder)))
+    }
+    const lotIds = (await twin.tables.lots.pick([])).map(row => row.id)
+    const runIds = (await twin.tables.runs.pick([])).map(row => row.id)
+    const sorted = (rows: readonly object[]) => rows.map(row => JSON.stringify(row)).toSorted()
+    const [ours, theirs] = [store.tables.thread, twin.tables.thread]
+    expect(sorted(await theirs.meatOf(lotIds))).toEqual(sorted(await ours.meatOf(lotIds)))
+    expect(sorted(await theirs.runsOf(lotIds))).toEqual(sorted(await ours.runsOf(lotIds)))
+    expect(sorted(await theirs.lotsOfRuns(runIds))).toEqual(sorted(await ours.lotsOfRuns(runIds)))
+    expect(sorted(await theirs.bundlesOf(lotIds))).toEqual(sorted(await ours.bundlesOf(lotIds)))
+    const totals = async (reader: typeof ours) => Object.values(await reader.packTotalsOf(lotIds)).map(sorted)
+    expect(await totals(theirs)).toEqual(await totals(ours))
+    const runs = await twin.tables.runs.pick(['readingsVersion'], {})
+    expect(await twin.tables.heatRows(runs)).toEqual(await store.tables.heatRows(runs))
+  })
+  it('works out for each row the digest that the database works out', async () => {
+    for (const spec of Object.values(SPECS) as unknown as TableSpec<Columns>[]) {
+      if (!spec.sealed) continue
+      const rows = await database.sql<{ id: number; digest: string; voided?: number }>(
+        `SELECT id, ${spec.voidable ? 'voided, ' : ''}${digestSql(spec)} AS digest FROM ${spec.name} ORDER BY id`,
+      )
+      const name = NAMES.find(one => SPECS[one].name === spec.name)!
+      const plainRows = new Map((await table(name).find({}, inOrder)).map(row => [row.id, row]))
+      for (const { id, digest, voided } of rows)
+        expect(digestOf(spec, { ...plainRows.get(id)!, voided: voided ?? 0 } as Row), `${spec.name} ${id}`).toBe(digest)
+    }
+  })
+  it('knows the schema\'s unique keys', async () => {
+    const keys = await database.sql<{ name: string; key: string; columns: string }>(
+      `SELECT table_name AS name, index_name AS \`key\`, GROUP_CONCAT(column_name ORDER BY seq_in_index) AS columns
+       FROM information_schema.statistics WHERE table_schema = DATABASE() AND non_unique = 0
+       AND index_name <> 'PRIMARY' AND table_name <> 'migrations' GROUP BY table_name, index_name`,
+    )
+    const known = Object.entries(UNIQUE_KEYS).flatMap(([name, of]) =>
+      Object.entries(of).map(([key, columns]) => `${name} ${key} ${columns.map(snake).join(',')}`),
+    )
+    expect(keys.map(row => `${row.name} ${row.key} ${row.columns}`).toSorted()).toEqual(known.toSorted())
+  })
 })
 
 describe('a table finds what Sequelize finds', () => {

@@ -42,7 +42,8 @@ export async function checkFridge(
   // No further back than the oldest of them: a fridge is read for years.
   const fromMs = Math.min(...looked.map(one => one.sinceMs))
   const readings = lots.length
-    ? await ctx.tables.fridgeReadings.find(
+    ? await ctx.tables.fridgeReadings.pick(
+        ['atMs', 'tempC'],
         { fridgeId, atMs: since(fromMs) },
         { order: [['atMs', 'ASC']] },
       )
@@ -57,7 +58,7 @@ export async function checkFridge(
       })
     }
   }
-  const lastTwo = await ctx.tables.fridgeReadings.find({ fridgeId }, { order: [['atMs', 'DESC']], limit: 2 })
+  const lastTwo = await ctx.tables.fridgeReadings.pick(['atMs', 'tempC'], { fridgeId }, { order: [['atMs', 'DESC']], limit: 2 })
   return judgeFridge(lastTwo.toReversed())
 }
 
