@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue'
-import { P70_WANTED_MIN } from '#core/smoke/salmonella-credit'
+import { P70_WANTED_MIN } from '#core/rules/guideline'
 import type { RunView } from '#shared/contracts/smoke'
 
 /** Rule sets under whose authority heating is judged by minutes at 70 °C. */
@@ -19,7 +19,9 @@ export function useRun(run: Ref<RunView>) {
         .toSorted((a, b) => RISE_RANK[b.status] - RISE_RANK[a.status] || a.allowedMs - b.allowedMs)[0] ?? null,
   )
   /** Cooling of each lot by its own nitrite: two lots in one run may have two answers. */
-  const cooling = computed(() => run.value.lots.flatMap(lot => (lot.cooling ? [{ lot, ...lot.cooling }] : [])))
+  const cooling = computed(() =>
+    run.value.lots.flatMap(lot => (lot.cooling ? [{ ...lot, cooling: lot.cooling }] : [])),
+  )
   const last = computed(() => run.value.readings.at(-1) ?? null)
   return { figures, byP70, p70Reached, rise, cooling, last }
 }

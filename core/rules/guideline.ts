@@ -17,6 +17,17 @@ export const SALMONELLA_LOG = 6.5
 export const SALMONELLA_AT_150F_S = 67
 export const SALMONELLA_Z_F = 10
 
+/** 158 °F: instant by the table. Appendix A. */
+export const INSTANT_KILL_C: Celsius = fahrenheitToCelsius(158)
+/**
+ * Minutes at 70 °C that UK and EU practice asks of a heating, by which it is judged where such a set is in force: a rise
+ * of 7.5 °C takes a tenth of the time, and what is claimed counts from 60 °C. House, after that practice.
+ */
+export const P70_WANTED_MIN = 2
+export const P70_AT_C: Celsius = 70
+export const P70_Z_C = 7.5
+export const P70_FROM_C: Celsius = 60
+
 /** 50 °F: from here on the core is warm. Appendix A. */
 export const GROWTH_FROM_C: Celsius = 10
 /** From 50 to 130 °F, with nitrite and with salt only. Appendix A; house. */

@@ -126,3 +126,7 @@ export const UNDO_MS: Milliseconds = 10 * MS_PER_MINUTE
 export const READING_AHEAD_MS: Milliseconds = 5 * MS_PER_MINUTE
 /** A first reading may be noted shortly before the start is pressed. */
 export const READING_EARLY_MS: Milliseconds = 30 * MS_PER_MINUTE
+
+/** Room on the shop's disk: under this nobody's photo is taken, under that it is said. House. */
+export const FULL_DISK_BYTES = 1e9
+export const LOW_DISK_BYTES = 5e9

@@ -1,11 +1,19 @@
-import { KILL_FROM_C, LONGEST_GAP_MS, SALMONELLA_AT_150F_S, SALMONELLA_LOG, SALMONELLA_Z_F } from '../rules/guideline'
+import {
+  INSTANT_KILL_C,
+  KILL_FROM_C,
+  LONGEST_GAP_MS,
+  P70_AT_C,
+  P70_FROM_C,
+  P70_Z_C,
+  SALMONELLA_AT_150F_S,
+  SALMONELLA_LOG,
+  SALMONELLA_Z_F,
+} from '../rules/guideline'
 import { fahrenheitToCelsius } from '../units/quantities'
 import type { CoreReading } from './core-reading'
 import { creditAlong, type ExponentialRate } from './exponential-credit'
 
 const Z_C = (SALMONELLA_Z_F * 5) / 9
-/** 158 °F: instant by the table. */
-export const INSTANT_KILL_C = fahrenheitToCelsius(158)
 
 const SALMONELLA: ExponentialRate = {
   perSecond: SALMONELLA_LOG / SALMONELLA_AT_150F_S,
@@ -28,8 +36,8 @@ export const lethalityReached = (readings: readonly CoreReading[]): boolean =>
 
 export const P70: ExponentialRate = {
   perSecond: 1 / 60,
-  atC: 70,
-  zC: 7.5,
+  atC: P70_AT_C,
+  zC: P70_Z_C,
   fromC: Number.NEGATIVE_INFINITY,
   longestGapMs: LONGEST_GAP_MS,
 }
@@ -38,5 +46,5 @@ export const P70: ExponentialRate = {
  * Minutes at 70 °C that the heating is worth (z 7.5 °C), running, where something is claimed by it: nothing under 60 °C
  * counts. UK and EU practice asks for 2.
  */
-export const p70Claimed = (readings: readonly CoreReading[]): number[] => creditAlong(readings, { ...P70, fromC: 60 })
-export const P70_WANTED_MIN = 2
+export const p70Claimed = (readings: readonly CoreReading[]): number[] =>
+  creditAlong(readings, { ...P70, fromC: P70_FROM_C })

@@ -1,7 +1,8 @@
+import { FULL_DISK_BYTES } from '#core/rules/house'
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { appState } from '../http/app-state'
 import { logFailure } from '../http/log'
-import { freeBytes, LOW_BYTES } from '../services/office/free-space'
+import { freeBytes } from '../services/office/free-space'
 
 /**
  * Answers "ready" once the schema is up to date and the database answers; with the room left on the data's disk, where
@@ -13,7 +14,7 @@ export default defineEventHandler(async (event) => {
     await ready
     await store.tables.shops.one({})
     const free = await freeBytes(settings.dataFolder)
-    return { status: 'ready', ...(free === null ? {} : { freeBytes: free, diskLow: free < LOW_BYTES }) }
+    return { status: 'ready', ...(free === null ? {} : { freeBytes: free, diskLow: free < FULL_DISK_BYTES }) }
   }
   catch (error) {
     logFailure(error, event)

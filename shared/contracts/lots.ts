@@ -18,7 +18,7 @@ import type { InstrumentMark } from './instruments'
 import type { Judgement } from './judgement'
 import type { RecipeView } from './recipes'
 import type { LabResultView } from './rub'
-import type { IngredientView, MeatView } from './store'
+import type { IngredientView, MeatView, MixRole } from './store'
 
 export const emptyInput = z.strictObject({})
 
@@ -163,7 +163,7 @@ export interface LotView extends LotSummary {
   labResults: LabResultView[]
   allergens: Allergen[]
   ingredients: {
-    role: string
+    role: MixRole
     code: string
     name: string
     plannedG: Grams

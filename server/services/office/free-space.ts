@@ -1,7 +1,5 @@
 import { statfs } from 'node:fs/promises'
-
-/** Under this no photos are taken: what is left is for records. */
-export const LOW_BYTES = 1_000_000_000
+import { FULL_DISK_BYTES } from '#core/rules/house'
 
 /** Not ours to look into, or not there: how much room is left is then not known. */
 const UNKNOWN = new Set(['EACCES', 'ENOENT', 'ENOTDIR'])
@@ -20,4 +18,4 @@ export async function freeBytes(dataFolder: string | null): Promise<number | nul
 }
 
 export const isDiskLow = async (dataFolder: string | null): Promise<boolean> =>
-  ((await freeBytes(dataFolder)) ?? Infinity) < LOW_BYTES
+  ((await freeBytes(dataFolder)) ?? Infinity) < FULL_DISK_BYTES

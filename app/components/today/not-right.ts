@@ -1,0 +1,120 @@
+import { judgeFridge } from '#core/fridge/excursion'
+import { FULL_DISK_BYTES, LOW_DISK_BYTES } from '#core/rules/house'
+import { formatTemperature, type Notation } from '#core/units/format'
+import { formatSpan } from '#core/units/format-span'
+import type { Milliseconds } from '#core/units/quantities'
+import type { InstrumentBrief, StoreConcern } from '#shared/contracts/cold-room'
+import type { InstrumentMark } from '#shared/contracts/instruments'
+import type { FridgeView, LotSummary } from '#shared/contracts/lots'
+import { holdWords } from '#shared/messages/holds'
+import { STATE_WORDS } from '#shared/messages/instruments'
+import { lotTwine } from '~/logic/lot-twine'
+import { momentWords } from '~/words/date-words'
+import { freeWords } from '~/words/free-words'
+
+export interface Concern {
+  tone: 'held' | 'act' | 'watch' | 'cold'
+  mark: string
+  words: string
+  /** What it is about: a code to open, or a name. */
+  code?: string
+  name?: string
+  to?: { path: string; words: string }
+  instrument?: InstrumentMark | null
+}
+export interface ShopAsSeen {
+  lots: readonly LotSummary[]
+  fridges: readonly FridgeView[]
+  instruments: readonly InstrumentBrief[]
+  store: StoreConcern
+  freeBytes: number | null
+  nowMs: Milliseconds
+}
+
+const heldLots = (lots: readonly LotSummary[], as: Notation): Concern[] =>
+  lots
+    .filter(lot => lot.openHolds.length)
+    .map(lot => ({
+      tone: 'held',
+      mark: 'held',
+      code: lot.code,
+      words: lot.openHolds.map(reason => holdWords(reason, as)).join('; '),
+    }))
+
+/** Photos are refused when the disk is full; it is said while there is still time. */
+function disk(freeBytes: number | null): Concern[] {
+  if (freeBytes === null || freeBytes >= LOW_DISK_BYTES) return []
+  const isFull = freeBytes < FULL_DISK_BYTES
+  const todo = isFull ? 'No photos are taken until there is more room.' : 'Make room before it is full.'
+  return [{ tone: isFull ? 'act' : 'watch', mark: 'disk', words: `${freeWords(freeBytes)} left on the shop's disk. ${todo}` }]
+}
+
+function inStore({ clockBehindMs, heldMeat, countsDue }: StoreConcern, as: Notation): Concern[] {
+  const clock = (behindMs: Milliseconds): Concern => ({
+    tone: 'act',
+    mark: 'clock',
+    words: `The computer's clock lies ${formatSpan(behindMs)} behind the last record. Set it right before you record.`,
+  })
+  return [
+    ...(clockBehindMs === null ? [] : [clock(clockBehindMs)]),
+    ...heldMeat.map(({ code, reason }): Concern => ({
+      tone: 'held',
+      mark: 'held',
+      code,
+      words: holdWords(reason, as),
+      to: { path: '/store', words: 'Decide in the Store' },
+    })),
+    ...countsDue.map(({ code, name }): Concern => ({
+      tone: 'watch',
+      mark: 'count',
+      code,
+      words: `${name}: not counted for a month`,
+    })),
+  ]
+}
+
+const warmFridges = (fridges: readonly FridgeView[], as: Notation, zone: string): Concern[] =>
+  fridges.flatMap((fridge): Concern[] => {
+    const last = fridge.readings.at(-1)
+    const verdict = judgeFridge(fridge.readings.slice(-2))
+    if (!last || verdict === 'cold_enough') return []
+    return [
+      {
+        tone: verdict === 'too_cold' ? 'cold' : 'act',
+        mark: verdict === 'too_cold' ? 'too cold' : 'warm',
+        name: fridge.name,
+        words: `${formatTemperature(last.tempC, as)} at ${momentWords(last.atMs, zone, as.dates)}`,
+        instrument: last.instrument,
+      },
+    ]
+  })
+
+const missedTurns = (lots: readonly LotSummary[], nowMs: Milliseconds): Concern[] =>
+  lots
+    .filter(lot => lot.cureEndedAtMs === null)
+    .flatMap((lot): Concern[] => {
+      const missed = lotTwine(lot, nowMs).knots.filter(knot => knot.state === 'missed').length
+      const turns = missed === 1 ? 'one turn' : `${missed} turns`
+      return missed === 0 ? [] : [{ tone: 'watch', mark: 'missed', code: lot.code, words: `${turns} in the cure so far` }]
+    })
+
+const unchecked = (instruments: readonly InstrumentBrief[]): Concern[] =>
+  instruments
+    .filter(one => one.state !== 'checked')
+    .map(one => ({
+      tone: one.state === 'failed' ? 'act' : 'watch',
+      mark: STATE_WORDS[one.state],
+      name: one.name,
+      words: '',
+      to: { path: '/office#instruments-head', words: 'Check it in the Office' },
+    }))
+
+/** All that is not right now, the gravest kinds first. */
+export const notRight = (shop: ShopAsSeen, as: Notation, zone: string): Concern[] => [
+  ...heldLots(shop.lots, as),
+  ...disk(shop.freeBytes),
+  ...inStore(shop.store, as),
+  ...warmFridges(shop.fridges, as, zone),
+  ...missedTurns(shop.lots, shop.nowMs),
+  ...unchecked(shop.instruments),
+]
