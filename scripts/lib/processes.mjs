@@ -1,4 +1,4 @@
-import { existsSync, linkSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import { linkSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import net from 'node:net'
 
 const sleep = ms => new Promise(resolve => setTimeout(resolve, ms))
@@ -13,17 +13,24 @@ export function isAlive(pid) {
   }
 }
 
+/** A file's text, or null where it is not there, or not there any more. */
+function readText(path) {
+  try {
+    return readFileSync(path, 'utf8')
+  }
+  catch (error) {
+    if (error.code === 'ENOENT' || error.code === 'ESRCH') return null
+    throw error
+  }
+}
+
 /** True when a process with this id runs and its command line holds the mark: ids are used again by others. */
 const isOurs = (pid, mark) =>
-  isAlive(pid)
-  && existsSync(`/proc/${pid}/cmdline`)
-  && readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ').includes(mark)
-
-const readPid = path => (existsSync(path) ? Number.parseInt(readFileSync(path, 'utf8'), 10) : Number.NaN)
+  isAlive(pid) && (readText(`/proc/${pid}/cmdline`) ?? '').replaceAll('\0', ' ').includes(mark)
 
 /** The id in a pid file when that process is alive and ours, else null. */
 export function livingPid(path, mark) {
-  const pid = readPid(path)
+  const pid = Number.parseInt(readText(path) ?? '', 10)
   return Number.isInteger(pid) && pid > 1 && isOurs(pid, mark) ? pid : null
 }
 
@@ -48,10 +55,11 @@ export async function stopLeftover(pidPath, mark) {
 
 /**
  * Takes a lock file for this process, or returns the id of the living process that has it. A dead one's lock is taken
- * over.
+ * over, by whoever holds the lock on doing that: two who find it at once would otherwise clear away each other's.
  */
 export function takeLock(path, mark) {
-  const [mine, aside] = [`${path}.${process.pid}`, `${path}.${process.pid}.old`]
+  const mine = `${path}.${process.pid}`
+  const heir = `${path}.after`
   writeFileSync(mine, String(process.pid))
   try {
     for (;;) {
@@ -59,17 +67,23 @@ export function takeLock(path, mark) {
       if (isLinked(mine, path)) return null
       const holder = livingPid(path, mark)
       if (holder !== null) return holder === process.pid ? null : holder
-      // A dead one's. Whoever moves it away has not got the lock yet: all begin again.
-      moveAway(path, aside)
-      // What was moved was taken meanwhile by one who lives: it is given back.
-      if (livingPid(aside, mark) !== null) isLinked(aside, path)
-      rmSync(aside, { force: true })
+      // Gone by now: all begin again.
+      if (readText(path) === null) continue
+      if (takeLock(heir, mark) !== null) {
+        pause()
+        continue
+      }
+      // As its only heir: what is there still is the dead one's, or a living one's who came first.
+      if (readText(path) !== null && livingPid(path, mark) === null) rmSync(path, { force: true })
+      rmSync(heir, { force: true })
     }
   }
   finally {
     rmSync(mine, { force: true })
   }
 }
+const PAUSE_MS = 5
+const pause = () => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, PAUSE_MS)
 const isLinked = (from, to) => {
   try {
     linkSync(from, to)
@@ -78,14 +92,6 @@ const isLinked = (from, to) => {
   catch (error) {
     if (error.code === 'EEXIST') return false
     throw error
-  }
-}
-const moveAway = (from, to) => {
-  try {
-    renameSync(from, to)
-  }
-  catch (error) {
-    if (error.code !== 'ENOENT') throw error
   }
 }
 

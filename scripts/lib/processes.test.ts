@@ -82,7 +82,13 @@ console.log(takeLock(${JSON.stringify(file)}, ${JSON.stringify(MARK)}))
 process.stdin.resume()`
     const racers = Array.from({ length: 6 }, () => spawn(process.execPath, ['--input-type=module', '-e', program, MARK]))
     const answers = await Promise.all(
-      racers.map(racer => new Promise<string>(done => racer.stdout.once('data', text => done(String(text).trim())))),
+      racers.map(
+        racer =>
+          new Promise<string>((done) => {
+            racer.stdout.once('data', text => done(String(text).trim()))
+            racer.stderr.once('data', text => done(`failed: ${String(text)}`))
+          }),
+      ),
     )
     const won = racers.filter((_, i) => answers[i] === 'null')
     expect(won).toHaveLength(1)

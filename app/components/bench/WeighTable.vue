@@ -79,8 +79,8 @@ function nextField(row: number): void {
           <WeighRow
             v-for="(row, i) in rows"
             :key="row.role"
-            :data-role="row.role"
             v-model:weighed="draft[row.role].weighed"
+            :data-role="row.role"
             :name="row.name"
             :mass-g="row.massG"
             :readability-g="division"
