@@ -40,6 +40,12 @@ it('at another address the first answer is gone, and comes no more when it was l
   expect([view.value, loading.value]).toEqual([null, false])
   expect(asked()).toEqual(['/lots/L-1', '/lots/L-2'])
 })
+it('two who ask at once both have the answer when theirs has come', async () => {
+  const { view, load } = loaded('/x')
+  vi.mocked(fetch).mockImplementation(async () => answer('floor'))
+  const seen = await Promise.all([load().then(() => view.value), load().then(() => view.value)])
+  expect(seen).toEqual(['floor', 'floor'])
+})
 it('an answer is taken before it is shown; something else is asked beside it, its refusal said in the same place', async () => {
   const order: unknown[] = []
   const { view, problem, load, ask } = loaded('/x', value => order.push(value, view.value))

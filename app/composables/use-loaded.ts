@@ -18,16 +18,17 @@ export function useLoaded<T>(path: MaybeRefOrGetter<string | null>, { taken, whe
   const view = shallowRef<T | null>(null)
   const problem = ref<Problem | null>(null)
   const loading = ref(false)
-  /** Answers to an older question, come late, are not shown. */
+  /** Answers to an older question, come late, are not shown; whoever asked it waits for the newest. */
   let asked = 0
+  let newest: Promise<void> = Promise.resolve()
 
-  async function load(): Promise<void> {
-    const mine = ++asked
+  const load = (): Promise<void> => (newest = take(++asked))
+  async function take(mine: number): Promise<void> {
     const from = toValue(path)
     if (from === null) return
     loading.value = true
     const reply = await read<T>(from)
-    if (mine !== asked) return
+    if (mine !== asked) return newest
     loading.value = false
     problem.value = reply.ok ? null : reply.problem
     if (!reply.ok) return
