@@ -31,6 +31,8 @@ export default defineNuxtConfig({
   ...(process.env.VELDMOOR_BUILD ? { buildDir: here('./node_modules/.cache/veldmoor-build') } : {}),
   alias: { '#core': here('./core'), '#shared': here('./shared') },
   build: { transpile: ['vuetify'] },
+  // Nothing ahead of its time: a tablet on a weak line fetches a room when it goes there.
+  experimental: { defaults: { nuxtLink: { prefetch: false } } },
   compatibilityDate: '2026-11-01',
   nitro: {
     imports: false,
@@ -74,7 +76,7 @@ export default defineNuxtConfig({
         })
       })
     },
-    // Nothing ahead of its time: a tablet on a weak line fetches a room when it goes there.
+    // Nor does the page's head name scripts of other rooms.
     'build:manifest': (manifest) => {
       for (const part of Object.values(manifest)) Object.assign(part, { prefetch: false, dynamicImports: [] })
     },
