@@ -4,9 +4,9 @@ import { join } from 'node:path'
 import { startApp } from '../app-server.mjs'
 import { ensureBuild } from '../build.mjs'
 import { startMariadb } from '../mariadb.mjs'
-import { ensureChromium } from '../packages.mjs'
 import { prepare } from '../prepare.mjs'
 import { freePort } from '../processes.mjs'
+import { openBrowser, signIn } from './browser.mjs'
 
 const SLOWDOWN = 4
 const STROKES = 60
@@ -57,7 +57,6 @@ async function strokes(page, count) {
 
 /** Typing a weight on the Bench: script per key stroke on a processor slowed down four times. */
 export async function measureBeam(given = null) {
-  await ensureChromium()
   const folder = mkdtempSync(join(tmpdir(), 'veldmoor-beam-'))
   let [database, app, browser] = [null, null, null]
   try {
@@ -74,20 +73,10 @@ export async function measureBeam(given = null) {
       })
     }
     const address = given ?? app.address
-    const { default: puppeteer } = await import('puppeteer-core')
-    browser = await puppeteer.launch({
-      executablePath: '/usr/bin/chromium',
-      headless: true,
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
-      userDataDir: join(folder, 'profile'),
-    })
+    browser = await openBrowser(folder)
     const page = await browser.newPage()
     await page.setViewport({ width: 1280, height: 800 })
-    await page.goto(address, { waitUntil: 'networkidle0' })
-    await page.type('input[autocomplete=username]', 'marit')
-    await page.type('input[type=password]', 'bacon-and-brine')
-    await page.keyboard.press('Enter')
-    await page.waitForSelector('.room-strip')
+    await signIn(page, address)
     for (const pieces of PIECES) {
       await page.evaluate(() => localStorage.removeItem('veldmoor-draft:bench'))
       await page.goto(`${address}/bench`, { waitUntil: 'networkidle0' })

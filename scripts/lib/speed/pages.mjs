@@ -11,6 +11,7 @@ import { startMariadb } from '../mariadb.mjs'
 import { prepare } from '../prepare.mjs'
 import { freePort } from '../processes.mjs'
 import { median, rank, sorted } from '../ranks.mjs'
+import { firstVisit } from './first-visit.mjs'
 
 const SIZES = [40, 400, 4000]
 const READINGS_A_RUN = 400
@@ -202,8 +203,9 @@ async function measure(entry, lots) {
     stalls = []
     const walk = { ...(await walking(who)), stall: most(stalls) }
     const peak = memoryMb(app.pid, 'VmHWM')
+    const first = await firstVisit(app.address, folder)
     who.close()
-    return { lots, stalls: clickStalls, walk, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
+    return { lots, stalls: clickStalls, walk, first, rows: rows.map(row => ({ ...row, busy: busy.get(row.name) })), best, alone, peak }
   }
   finally {
     await owner?.end()
@@ -220,7 +222,7 @@ async function measure(entry, lots) {
 export async function measurePages(sizes = SIZES) {
   const { entry } = await ensureBuild()
   for (const lots of sizes) {
-    const { rows, best, alone, peak, stalls, walk } = await measure(entry, lots)
+    const { rows, best, alone, peak, stalls, walk, first } = await measure(entry, lots)
     console.log(
       `  ${lots} lots: median ms, worst of ${CALLS}, kB over the line, statements, longest stall; with ${PEOPLE} people clicking median and p99`,
     )
@@ -235,6 +237,9 @@ export async function measurePages(sizes = SIZES) {
     )
     console.log(
       `    the book walked in ${(walk.ms / 1000).toFixed(1)} s; the floor meanwhile ${median(walk.floors).toFixed(1)} ms, longest stall ${walk.stall} ms`,
+    )
+    console.log(
+      `    a first visit to Today: ${first.requests} requests, ${first.kb} kB; ${first.scripts} scripts, ${first.scriptsKb} kB`,
     )
     console.log(
       `    best single statement for the thread ${best.toFixed(1)} ms; memory of the process ${alone} MB, at most ${peak} MB`,
