@@ -7,6 +7,7 @@ const ON_THE_SPOT = 3000
 const IDLE_MS = 60_000
 /** A thread that needs more has met a fault of ours, and is not to take the others along. */
 const MOST_MB = 256
+const YOUNG_MB = 16
 
 interface Pool {
   threads: Piscina
@@ -22,7 +23,7 @@ export function openPool(file: string): void {
     minThreads: 0,
     maxThreads: Math.max(1, availableParallelism() - 1),
     idleTimeout: IDLE_MS,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: YOUNG_MB },
   })
   const broken = new Promise<never>((_resolve, reject) => threads.once('error', reject))
   broken.catch((error: unknown) => {
