@@ -48,6 +48,7 @@ async function walk(
   sequelize: Sequelize,
   transaction: Transaction,
   seal: ChainPlace | null,
+  last: LastDigests,
 ): Promise<Omit<BookCheck, 'ms'>> {
   const found: Finding[] = []
   let count = 0
@@ -56,7 +57,6 @@ async function walk(
   }
   const select = { type: QueryTypes.SELECT, transaction } as const
   const head = await openTables(sequelize, transaction).bookHead.one({ id: 1 })
-  const last = new LastDigests()
   let at = CHAIN_START
   let sealHash: string | null = null
   let records = 0
@@ -107,10 +107,15 @@ export async function verifyBook(
   { transaction, seal = null }: { transaction?: Transaction; seal?: ChainPlace | null } = {},
 ): Promise<BookCheck> {
   const startedMs = performance.now()
-  const check = transaction
-    ? await walk(sequelize, transaction, seal)
-    : await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, snapshot =>
-        walk(sequelize, snapshot, seal),
-      )
-  return { ...check, ms: Math.round(performance.now() - startedMs) }
+  const last = new LastDigests()
+  const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ
+  try {
+    const check = transaction
+      ? await walk(sequelize, transaction, seal, last)
+      : await sequelize.transaction({ isolationLevel }, snapshot => walk(sequelize, snapshot, seal, last))
+    return { ...check, ms: Math.round(performance.now() - startedMs) }
+  }
+  finally {
+    last.close()
+  }
 }
