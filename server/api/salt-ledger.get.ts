@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { saltLedgerQuery } from '#shared/contracts/store'
+import { saltLedgerQuery } from '#shared/contracts/salt-ledger'
 import { readRoute } from '../http/read-route'
 import { refuse } from '../services/context'
 import { saltLedgerView } from '../services/store/salt-ledger-view'

@@ -5,7 +5,6 @@ import { CUTS, RINDS, type Cut, type Rind } from '#core/rules/cuts'
 import { AGENT_KINDS, type AgentKind } from '#core/agents/agent-kinds'
 import type { CuringAgent } from '#core/cure/agent'
 import type { Composition } from '#core/cure/seasoning'
-import type { SaltAnomaly } from '#core/ledger/salt-ledger'
 import { ALLERGENS, type Allergen } from './allergens'
 import {
   agentShare,
@@ -271,7 +270,6 @@ export interface IngredientView {
   /** A bulk mix: what it was made of. */
   parts: { code: string; name: string; massG: Grams }[]
 }
-export const saltLedgerQuery = z.strictObject({ before: codeText().optional(), code: codeText().optional() })
 /** Deliveries and bags a page. */
 export const STORE_PAGE = 20
 export const storePageQuery = z.strictObject({ before: codeText().optional() })
@@ -287,35 +285,4 @@ export interface StoreView {
   newest: StorePage
   suppliers: string[]
   parties: PartyView[]
-}
-
-export interface SaltLineView {
-  atMs: Milliseconds
-  kind: 'received' | 'used' | StockMoveKind
-  lot: string | null
-  inG: Grams
-  outG: Grams
-  balanceG: Grams
-  differenceG: Grams | null
-  allowedG: Grams | null
-  anomaly: SaltAnomaly | null
-  reason: string | null
-  by: string
-  typed: string
-  scale: InstrumentMark | null
-}
-/** Accounts newest first; of a long one the last lines, and every one that is not right. */
-export interface SaltLedgerView {
-  lots: {
-    code: string
-    name: string
-    supplier: string
-    supplierLot: string
-    balanceG: Grams
-    countDueMs: Milliseconds
-    lines: SaltLineView[]
-    earlierLines: number
-  }[]
-  more: boolean
-  nowMs: Milliseconds
 }

@@ -6,7 +6,8 @@ import type { HouseLimits } from '#core/rules/house'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
-import { beamScale, hangWeights } from './beam-scale'
+import { beamScale, hangWeights, weightTone } from './beam-scale'
+import { useNotch } from './use-notch'
 
 /**
  * The beam: floor and limit as posts, the legal span between, the target as a notch, each piece a weight at its own
@@ -28,8 +29,6 @@ const BEAM_Y = 78
 const ROW_H = 48
 const WHISKERS = 8
 const MOST_SHOWN = 40
-const STEP_PPM = 1
-const BIG_STEP_PPM = 5
 
 const { ppm, number } = useNotation()
 const box = ref<HTMLElement | null>(null)
@@ -49,51 +48,17 @@ const weightsTop = computed(() => BEAM_Y + 26 + whiskers.value.length * 5)
 const height = computed(
   () => weightsTop.value + Math.max(0.4, Math.max(-1, ...hung.value.map(weight => weight.row)) + 1) * ROW_H + 40,
 )
-const tone = (piece: PpmWithBounds | undefined) =>
-  !piece
-    ? 'in'
-    : piece.highPpm > props.limitPpm
-      ? 'over'
-      : (props.meaning === 'upper_bound' ? piece.ppm : piece.lowPpm) < props.floorPpm
-          ? 'under'
-          : 'in'
+const tone = (piece: PpmWithBounds | undefined) => weightTone(piece, props)
 const x = (value: number) => scale.value.x(value)
 
 const housePosts = computed(() =>
   [props.house?.floorPpm, props.house?.maxPpm].filter((value): value is number => typeof value === 'number'),
 )
-const dragging = ref(false)
-function set(value: number): void {
-  target.value = Math.round(Math.min(Math.max(value, 0), scale.value.maxPpm))
-}
-function grab(event: PointerEvent): void {
-  const notch = event.currentTarget as HTMLElement
-  dragging.value = true
-  notch.focus()
-  notch.setPointerCapture(event.pointerId)
-}
-function onDrag(event: PointerEvent): void {
-  if (!dragging.value) return
-  set(scale.value.ppm(event.clientX - box.value!.getBoundingClientRect().left))
-}
-function onKey(event: KeyboardEvent): void {
-  const steps: Record<string, number> = {
-    ArrowLeft: -STEP_PPM,
-    ArrowDown: -STEP_PPM,
-    ArrowRight: STEP_PPM,
-    ArrowUp: STEP_PPM,
-    PageDown: -BIG_STEP_PPM,
-    PageUp: BIG_STEP_PPM,
-  }
-  const by = steps[event.key]
-  if (by === undefined || target.value === null) return
-  event.preventDefault()
-  set(target.value + by)
-}
+const { grab, drag, drop, press } = useNotch(target, box, scale)
 </script>
 
 <template>
-  <figure ref="box" class="beam" @pointermove="onDrag" @pointerup="dragging = false" @pointercancel="dragging = false">
+  <figure ref="box" class="beam" @pointermove="drag" @pointerup="drop" @pointercancel="drop">
     <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="label">
       <g class="ticks">
         <g v-for="tick in scale.ticks" :key="tick">
@@ -169,9 +134,9 @@ function onKey(event: KeyboardEvent): void {
       :aria-valuemax="Math.round(scale.maxPpm)"
       :aria-valuetext="ppm(target)"
       @pointerdown.prevent="grab"
-      @pointermove="onDrag"
-      @pointerup="dragging = false"
-      @keydown="onKey"
+      @pointermove="drag"
+      @pointerup="drop"
+      @keydown="press"
     ></button>
     <figcaption class="visually-hidden">{{ label }}</figcaption>
   </figure>

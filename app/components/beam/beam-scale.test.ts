@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { beamScale, hangWeights } from './beam-scale'
+import { beamScale, hangWeights, weightTone } from './beam-scale'
 
 const piece = (ppm: number) => ({ ppm, lowPpm: ppm - 10, highPpm: ppm + 10, expandedPpm: 5 })
 
@@ -48,4 +48,14 @@ describe('the beam', () => {
         .map(w => w.number),
     ).toEqual([1, 2, 3, 4])
   })
+})
+
+it('a weight hangs by all that it may be; an upper bound by what it is', () => {
+  const limits = { floorPpm: 120, limitPpm: 200 }
+  const piece = (lowPpm: number, ppm: number, highPpm: number) => ({ ppm, lowPpm, highPpm, expandedPpm: 0 })
+  expect(weightTone(undefined, limits)).toBe('in')
+  expect(weightTone(piece(140, 150, 160), limits)).toBe('in')
+  expect(weightTone(piece(190, 198, 201), limits)).toBe('over')
+  expect(weightTone(piece(119, 122, 125), limits)).toBe('under')
+  expect(weightTone(piece(0, 122, 125), { ...limits, meaning: 'upper_bound' })).toBe('in')
 })

@@ -1,3 +1,4 @@
+import type { PpmMeaning } from '#core/cure/cure-method'
 import type { Ppm } from '#core/units/quantities'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 
@@ -90,4 +91,14 @@ function joined(clusters: readonly number[][], xs: readonly number[], leftX: num
     made.push(members)
   }
   return made
+}
+
+/** Where a weight hangs by all that it may be: over the limit, under the floor, or in. */
+export function weightTone(
+  piece: PpmWithBounds | undefined,
+  { floorPpm, limitPpm, meaning }: { floorPpm: Ppm; limitPpm: Ppm; meaning?: PpmMeaning | undefined },
+): 'in' | 'over' | 'under' {
+  if (!piece) return 'in'
+  if (piece.highPpm > limitPpm) return 'over'
+  return (meaning === 'upper_bound' ? piece.ppm : piece.lowPpm) < floorPpm ? 'under' : 'in'
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Grams, Milliseconds } from '#core/units/quantities'
-import type { SaltLedgerView, SaltLineView } from '#shared/contracts/store'
+import type { SaltLedgerView, SaltLineView } from '#shared/contracts/salt-ledger'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { mdiPrinterOutline } from '@mdi/js'
-import type { SaltLedgerView } from '#shared/contracts/store'
+import type { SaltLedgerView } from '#shared/contracts/salt-ledger'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'

@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { COUNT_EVERY_MS } from '#core/rules/house'
 import { saltLedger } from '#core/ledger/salt-ledger'
-import type { SaltLedgerView } from '#shared/contracts/store'
+import type { SaltLedgerView } from '#shared/contracts/salt-ledger'
 import type { Tables } from '../../db/database'
 import { below } from '../../db/where'
 import { loadMarks } from '../instruments/marks'
