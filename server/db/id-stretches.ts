@@ -3,6 +3,8 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 export interface StretchOptions {
   /** Columns whose bytes are counted; none: rows alone. */
   weigh: readonly string[]
+  /** SQL of more bytes that are read along with a row, from another table. */
+  alongside?: string
   fromId?: number
   mostRows: number
   mostBytes: number
@@ -19,9 +21,10 @@ const LOOK_AHEAD = 2000
 export async function* idStretches(
   sequelize: Sequelize,
   table: string,
-  { weigh, fromId = Number.MIN_SAFE_INTEGER, mostRows, mostBytes, transaction }: StretchOptions,
+  { weigh, alongside, fromId = Number.MIN_SAFE_INTEGER, mostRows, mostBytes, transaction }: StretchOptions,
 ): AsyncGenerator<[first: number, last: number]> {
-  const bytes = weigh.length ? weigh.map(name => `COALESCE(LENGTH(\`${name}\`), 0)`).join(' + ') : '0'
+  const weights = [...weigh.map(name => `LENGTH(\`${name}\`)`), ...(alongside ? [alongside] : [])]
+  const bytes = weights.map(weight => `COALESCE(${weight}, 0)`).join(' + ') || '0'
   for (let after = fromId - 1; ;) {
     const rows = await sequelize.query<{ id: number; bytes: unknown }>(
       `SELECT id, ${bytes} AS bytes FROM \`${table}\` WHERE id > ${after} ORDER BY id LIMIT ${Math.max(LOOK_AHEAD, mostRows)}`,

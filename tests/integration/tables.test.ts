@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openStore, SPECS, type Store } from '../../server/db/database'
+import { idStretches } from '../../server/db/id-stretches'
 import { digestSql } from '../../server/db/row-digests'
 import type { Table } from '../../server/db/table'
 import type { TableSpec, Columns } from '../../server/db/table-spec'
@@ -109,6 +110,27 @@ describe('the twin in memory', () => {
     )
     expect(keys.map(row => `${row.name} ${row.key} ${row.columns}`).toSorted()).toEqual(known.toSorted())
   })
+})
+
+it('a stretch of the book holds no more than it may of what its records seal', async () => {
+  const sealed = '(SELECT LENGTH(touched) FROM event_rows WHERE event_id = events.id)'
+  const rows = await database.sql<{ id: number; bytes: number }>(
+    `SELECT id, COALESCE(${sealed}, 0) AS bytes FROM events ORDER BY id`,
+  )
+  const mostBytes = 600
+  const seen: number[] = []
+  for await (const [first, last] of idStretches(store.sequelize, 'events', {
+    weigh: [],
+    alongside: sealed,
+    mostRows: 8000,
+    mostBytes,
+  })) {
+    const inside = rows.filter(row => row.id >= first && row.id <= last)
+    const bytes = inside.reduce((sum, row) => sum + Number(row.bytes), 0)
+    expect(inside.length === 1 || bytes <= mostBytes, `${first} to ${last}: ${bytes} bytes`).toBe(true)
+    seen.push(...inside.map(row => row.id))
+  }
+  expect(seen).toEqual(rows.map(row => row.id))
 })
 
 describe('a table finds what Sequelize finds', () => {
