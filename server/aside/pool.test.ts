@@ -13,6 +13,7 @@ writeFileSync(
   file,
   `import { threadId } from 'node:worker_threads'
    export default ({ name, input }) => {
+     if (input.forMs) return new Promise(done => setTimeout(() => done('walked'), input.forMs))
      if (input.count === 4444) throw new RangeError('no such smoke')
      return { name, threadId, shared: input.coreC.buffer instanceof SharedArrayBuffer, last: input.coreC.at(-1) }
    }`,
@@ -38,6 +39,14 @@ it('long work goes to another thread, its readings without a copy; short work st
   })
   const few = readings(10)
   expect(await aside('smokeLine', few, 10)).toEqual(await work({ name: 'smokeLine', input: few }))
+})
+it('no chart waits behind a walk', async () => {
+  openPool(file)
+  const ended: string[] = []
+  const walk = aside('walkBook', { databaseUrl: '', forMs: 1500 } as never).then(() => ended.push('walk'))
+  await aside('smokeLine', readings(5000), 5000).then(() => ended.push('chart'))
+  await walk
+  expect(ended).toEqual(['chart', 'walk'])
 })
 it('what goes wrong there is told here, and the next one is worked out', async () => {
   openPool(file)

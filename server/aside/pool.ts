@@ -10,7 +10,9 @@ const MOST_MB = 256
 const YOUNG_MB = 16
 
 interface Pool {
-  threads: Piscina
+  /** For what takes a second at most, and for what may take minutes: no chart waits behind a walk. */
+  quick: Piscina
+  slow: Piscina
   /** Fails when a thread could not even begin: what waits for one would wait for ever. */
   broken: Promise<never>
 }
@@ -18,25 +20,29 @@ let pool: Pool | null = null
 
 /** From now on, long work is done in threads of their own: one less than there are processors, so that pages go on. */
 export function openPool(file: string): void {
-  const threads = new Piscina({
-    filename: file,
-    minThreads: 0,
-    maxThreads: Math.max(1, availableParallelism() - 1),
-    idleTimeout: IDLE_MS,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: YOUNG_MB },
+  const threads = (maxThreads: number) =>
+    new Piscina({
+      filename: file,
+      minThreads: 0,
+      maxThreads,
+      idleTimeout: IDLE_MS,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: YOUNG_MB },
+    })
+  const [quick, slow] = [threads(Math.max(1, availableParallelism() - 1)), threads(1)]
+  const broken = new Promise<never>((_resolve, reject) => {
+    for (const one of [quick, slow]) one.once('error', reject)
   })
-  const broken = new Promise<never>((_resolve, reject) => threads.once('error', reject))
   broken.catch((error: unknown) => {
     console.error('no threads for long work, it is done on the spot from now on:', error)
     void closePool()
   })
-  pool = { threads, broken }
+  pool = { quick, slow, broken }
 }
 
 export async function closePool(): Promise<void> {
   const open = pool
   pool = null
-  await open?.threads.destroy()
+  await Promise.all([open?.quick.destroy(), open?.slow.destroy()])
 }
 
 /**
@@ -45,8 +51,8 @@ export async function closePool(): Promise<void> {
  */
 export async function aside<N extends TaskName>(name: N, input: Input<N>, readings = Infinity): Promise<Output<N>> {
   if (!pool || readings < ON_THE_SPOT) return work({ name, input })
-  const { threads, broken } = pool
-  const done = threads.run({ name, input }) as Promise<Output<N>>
+  const { quick, slow, broken } = pool
+  const done = (readings === Infinity ? slow : quick).run({ name, input }) as Promise<Output<N>>
   let isBroken = false
   broken.catch(() => (isBroken = true))
   try {

@@ -14,7 +14,7 @@ const route = useRoute()
 const session = useSession()
 const typed = ref(String(route.query.code ?? ''))
 const notCode = ref(false)
-const { view: thread, problem } = useLoaded<ThreadView>(() =>
+const { view: thread, problem, load } = useLoaded<ThreadView>(() =>
   route.query.code ? `/api/thread/${encodeURIComponent(String(route.query.code))}` : null,
 )
 watch(
@@ -35,7 +35,8 @@ async function find(): Promise<void> {
   const found = readCode(typed.value)
   notCode.value = found === null && typed.value.trim() !== ''
   problem.value = null
-  if (found) await navigateTo(`/ledger?code=${found.code}`)
+  // The same code again is another try.
+  if (found) await (found.code === route.query.code ? load() : navigateTo(`/ledger?code=${found.code}`))
 }
 </script>
 
