@@ -56,11 +56,9 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     /** For each key the first rows of its own, in one statement: a list of many things with the latest of each. */
     selectEach: (
       some: readonly string[],
-      by: string,
-      keys: readonly number[],
-      filter: Filter,
+      filters: readonly Filter[],
       options: FindOptions,
-    ): string => keys.map(key => `(${selectText({ ...filter, [by]: key }, options, some)})`).join(' UNION ALL '),
+    ): string => filters.map(filter => `(${selectText(filter, options, some)})`).join(' UNION ALL '),
     /** A column added up. */
     sum: (key: string, filter: Filter): string =>
       `SELECT COALESCE(SUM(${known(quoted, key)}), 0) AS figure FROM ${name}${whereText(filter)}`,

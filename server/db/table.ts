@@ -41,10 +41,13 @@ export interface Table<T> {
     where?: WhereOf<T>,
     options?: FindOptions,
   ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
-  /** For each key the first rows of its own, in one statement. */
+  /**
+   * For each filter its rows, or the first of them, in one statement; a row that several let through comes as often.
+   * Without a limit in no order.
+   */
   pickEach: <K extends keyof RowOf<T> & string>(
     columns: readonly K[],
-    each: { by: keyof RowOf<T> & string; keys: readonly number[]; where?: WhereOf<T>; order: Order; limit: number },
+    each: { wheres: readonly WhereOf<T>[]; first?: { order: Order; limit: number } },
   ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
   /** A column added up by the database; 0 of no rows. */
   sum: (column: keyof RowOf<T> & string, where?: WhereOf<T>) => Promise<number>
@@ -165,8 +168,8 @@ export function tableBinder<C extends Columns>(
       count: (where = {}, options) => figure(sql.count(options?.withVoided ? where : live(where))),
       pick: (some, where = {}, options = {}) =>
         pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
-      pickEach: async (some, { by, keys, where = {}, order, limit }) =>
-        keys.length === 0 ? [] : pick(sql.selectEach(withId(some), by, keys, live(where), { order, limit }), some),
+      pickEach: async (some, { wheres, first = {} }) =>
+        wheres.length === 0 ? [] : pick(sql.selectEach(withId(some), wheres.map(live), first), some),
       sum: (column, where = {}) => figure(sql.sum(column, live(where))),
       totals: async (by, asked) =>
         new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),

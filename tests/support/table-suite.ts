@@ -64,12 +64,15 @@ export function tableSuite(open: () => Promise<Opened>): void {
     it('in an order, by pages, the latest of each', async () => {
       expect(await temperatures({}, { order: [['tempC', 'DESC']], limit: 2, offset: 1 })).toEqual([3.2, 3.1])
       const latest = await store.tables.fridgeReadings.pickEach(['tempC'], {
-        by: 'fridgeId',
-        keys: fridgeIds,
-        order: [['atMs', 'DESC']],
-        limit: 1,
+        wheres: fridgeIds.map(fridgeId => ({ fridgeId })),
+        first: { order: [['atMs', 'DESC']], limit: 1 },
       })
       expect(latest.map(row => row.tempC)).toEqual([7.4, 2.96])
+      const overlapping = await store.tables.fridgeReadings.pickEach(['tempC'], {
+        wheres: [{ fridgeId: fridgeIds[0]!, atMs: since(AT + 90_000) }, { fridgeId: fridgeIds[0]! }],
+      })
+      expect(overlapping.map(row => row.tempC).toSorted()).toEqual([3.1, 7.4, 7.4])
+      expect(await store.tables.fridgeReadings.pickEach([], { wheres: [] })).toEqual([])
     })
     it('added up: all, and for each value of a column', async () => {
       const { fridgeReadings } = store.tables

@@ -31,11 +31,8 @@ async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: Milliseconds):
   const fridges = await tables.fridges.find()
   const newest = groupBy(
     await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
-      by: 'fridgeId',
-      keys: fridges.map(fridge => fridge.id),
-      where: { atMs: since(nowMs - READINGS_DAYS * MS_PER_DAY) },
-      order: [['atMs', 'DESC']],
-      limit: READINGS_MOST,
+      wheres: fridges.map(({ id: fridgeId }) => ({ fridgeId, atMs: since(nowMs - READINGS_DAYS * MS_PER_DAY) })),
+      first: { order: [['atMs', 'DESC']], limit: READINGS_MOST },
     }),
     reading => reading.fridgeId,
   )
@@ -63,20 +60,19 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
   ])
   const runs = [...new Map([...unpulled, ...latest].map(run => [run.id, run])).values()].toSorted((a, b) => b.id - a.id)
   const runId = runs.map(run => run.id)
-  const newest = { by: 'runId', order: [['atMs', 'DESC']], limit: 1 } as const
+  const newest = { first: { order: [['atMs', 'DESC']], limit: 1 } } as const
   const [inRuns, lastRead] = await Promise.all([
     tables.thread.lotsOfRuns(runId),
-    tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, keys: runId }),
+    tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, wheres: runId.map(one => ({ runId: one })) }),
   ])
   const last = new Map(lastRead.map(reading => [reading.runId, reading.atMs]))
   const codes = await tables.lots.pick(['code'], { id: [...new Set(inRuns.map(row => row.lotId))] })
-  const waiting = new Set(runs.filter(run => run.pulledAtMs === null).map(run => run.id))
+  const waiting = runs.filter(run => run.pulledAtMs === null)
   const cores = new Map(
     (
       await tables.runReadings.pickEach(['runId', 'coreC'], {
         ...newest,
-        keys: [...waiting],
-        where: { coreC: present },
+        wheres: waiting.map(run => ({ runId: run.id, coreC: present })),
       })
     ).map(reading => [reading.runId, reading.coreC]),
   )

@@ -16,14 +16,14 @@ async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: Milli
   const [later, before] = await Promise.all([
     tables.instrumentChecks.pick(columns, { atMs: since(sinceMs) }),
     tables.instrumentChecks.pickEach(columns, {
-      by: 'instrumentId',
-      keys: ids,
-      where: { atMs: below(sinceMs) },
-      order: [
-        ['atMs', 'DESC'],
-        ['id', 'DESC'],
-      ],
-      limit: 1,
+      wheres: ids.map(instrumentId => ({ instrumentId, atMs: below(sinceMs) })),
+      first: {
+        order: [
+          ['atMs', 'DESC'],
+          ['id', 'DESC'],
+        ],
+        limit: 1,
+      },
     }),
   ])
   return groupBy([...before, ...later], check => check.instrumentId)

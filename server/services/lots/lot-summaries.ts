@@ -48,17 +48,14 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     turns: groupBy(turns, t => t.lotId),
     holds: groupBy(holds, h => h.lotId),
   }
-  const heatsOf = new Map(
-    await Promise.all(
-      rows.map(async (lot) => {
-        const inRuns = (of.pieces.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
-        const ids = new Set(inRuns.map(row => row.runId))
-        return [
-          lot.id,
-          await lotHeats(tables, lot, { inRuns, runs: runs.filter(run => ids.has(run.id)) }, nowMs),
-        ] as const
-      }),
-    ),
+  const heatsOf = await lotHeats(
+    tables,
+    rows.map((lot) => {
+      const inRuns = (of.pieces.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
+      const ids = new Set(inRuns.map(row => row.runId))
+      return { lot, inRuns, runs: runs.filter(run => ids.has(run.id)) }
+    }),
+    nowMs,
   )
   return rows.map((lot): LotSummary => {
     const mine = of.pieces.get(lot.id) ?? []

@@ -28,10 +28,8 @@ export async function recipeViews(tables: Tables): Promise<RecipeView[]> {
   const [made, latest] = await Promise.all([
     tables.lots.totals('recipeRevisionId', { where: { recipeRevisionId: keys } }),
     tables.lots.pickEach(['code', 'recipeRevisionId'], {
-      by: 'recipeRevisionId',
-      keys,
-      order: [['id', 'DESC']],
-      limit: LOTS_NAMED,
+      wheres: keys.map(recipeRevisionId => ({ recipeRevisionId })),
+      first: { order: [['id', 'DESC']], limit: LOTS_NAMED },
     }),
   ])
   const lotsOf = groupBy(latest, lot => lot.recipeRevisionId)

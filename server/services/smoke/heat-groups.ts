@@ -3,18 +3,17 @@ import { coolingRuleFor } from '#core/cooling/cooling'
 import { sumOf } from '#core/lists/sum-of'
 import type { PackedReadings } from '#core/readings/packed-readings'
 import type { CoolingRule } from '#core/rules/guideline'
-import { leftCold } from '#core/smoke/come-up'
 import type { HeatsJudged, LotHeats } from '#core/smoke/heats'
-import { type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
+import type { Milliseconds } from '#core/units/quantities'
 import type { PackedHeat } from '../../aside/judge-groups'
 import { aside } from '../../aside/pool'
 import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { runs } from '../../db/tables/temperatures'
-import { between } from '../../db/where'
 import { sha256 } from '../../digest/sha256'
 import { duplicateOf } from '../../db/duplicate'
+import { coldUntil, type ColdUntil } from './cold-until'
 
 type LotRow = RowOf<typeof lots>
 type RunRow = RowOf<typeof runs>
@@ -52,61 +51,81 @@ export function groupsOf({ inRuns, runs: inOrder }: LotRuns): RunRow[][] {
   return [...groups.values()]
 }
 
-/** When a lot's pieces left its fridge for a run, if the fridge's readings show that they left it cold. */
-async function coldUntil(tables: Tables, lot: LotRow, run: RunRow): Promise<number | null> {
-  const readings = await tables.fridgeReadings.pick(
-    ['atMs', 'tempC'],
-    {
-      fridgeId: lot.fridgeId,
-      atMs: between(run.startedAtMs - MS_PER_DAY, run.startedAtMs),
-    },
-    { order: [['atMs', 'ASC']] },
-  )
-  return leftCold(readings, run.startedAtMs, lot.thicknessMm) ? run.startedAtMs : null
+/** A lot and the runs its pieces were in. */
+export interface LotInRuns extends LotRuns {
+  lot: LotRow
 }
 
-/** What the heats of a lot's pieces say about growth; kept once neither a reading nor the hour can change it. */
-export async function lotHeats(tables: Tables, lot: LotRow, of: LotRuns, nowMs: Milliseconds): Promise<LotHeats> {
-  if (of.runs.length === 0) return { groups: [], coldRuns: [] }
-  const cold = new Map(
-    await Promise.all(of.runs.map(async run => [run.id, await coldUntil(tables, lot, run)] as const)),
-  )
-  const groups = groupsOf(of)
-  const rule = ruleOf(lot)
-  const inputs = sha256(
+/** What a lot's heats are judged by, beside their readings, as one digest: it changes when the verdict may. */
+const inputsOf = ({ lot, runs: inOrder }: LotInRuns, groups: readonly RunRow[][], cold: ColdUntil): string =>
+  sha256(
     JSON.stringify([
       ARITHMETIC_VERSION,
-      rule.id,
+      ruleOf(lot).id,
       lot.saltOnly,
       lot.thicknessMm,
       groups.map(group => group.map(run => run.id)),
-      of.runs.map(run => [
+      inOrder.map(run => [
         run.id,
         run.code,
         run.readingsVersion,
         run.startedAtMs,
         run.pulledAtMs,
         run.targetCoreC,
-        cold.get(run.id),
+        cold(lot, run),
       ]),
     ]),
   )
+
+/**
+ * What the heats of each lot's pieces say about growth, by the lot's id; kept once neither a reading nor the hour can
+ * change it. Two statements for all lots whose verdicts are kept.
+ */
+export async function lotHeats(
+  tables: Tables,
+  asked: readonly LotInRuns[],
+  nowMs: Milliseconds,
+): Promise<Map<number, LotHeats>> {
+  const heated = asked.filter(one => one.runs.length > 0)
   // What a write decides by is worked out from the sealed rows: what is kept here no record seals.
   const fresh = tables.book.isWrite
-  const [kept] = fresh ? [] : await tables.heatJudgements.find({ lotId: lot.id }, { limit: 1 })
-  if (kept?.inputs === inputs) return kept.judged
-  const readings = await tables.heatRows(of.runs)
-  const heats = of.runs.map(run => packedHeat(run, readings.get(run.id)!, cold.get(run.id)))
+  const [cold, kept] = await Promise.all([
+    coldUntil(tables, heated),
+    fresh || heated.length === 0 ? [] : tables.heatJudgements.find({ lotId: heated.map(({ lot }) => lot.id) }),
+  ])
+  const keptOf = new Map(kept.map(row => [row.lotId, row]))
+  const judged = await Promise.all(
+    heated.map(async (one): Promise<[number, LotHeats]> => {
+      const groups = groupsOf(one)
+      const inputs = inputsOf(one, groups, cold)
+      const before = keptOf.get(one.lot.id)
+      if (before?.inputs === inputs) return [one.lot.id, before.judged]
+      const found = await judgeGroups(tables, one, groups, cold, nowMs)
+      if (!fresh && found.isFinal)
+        await keep(tables, before?.id ?? null, { lotId: one.lot.id, inputs, judged: found.judged })
+      return [one.lot.id, found.judged]
+    }),
+  )
+  return new Map([...asked.map(({ lot }): [number, LotHeats] => [lot.id, { groups: [], coldRuns: [] }]), ...judged])
+}
+
+async function judgeGroups(
+  tables: Tables,
+  { lot, runs: inOrder }: LotInRuns,
+  groups: readonly RunRow[][],
+  cold: ColdUntil,
+  nowMs: Milliseconds,
+) {
+  const readings = await tables.heatRows(inOrder)
+  const heats = inOrder.map(run => packedHeat(run, readings.get(run.id)!, cold(lot, run)))
   const question = {
     heats,
-    groups: groups.map(group => group.map(run => of.runs.indexOf(run))),
-    rule,
+    groups: groups.map(group => group.map(run => inOrder.indexOf(run))),
+    rule: ruleOf(lot),
     saltOnly: lot.saltOnly,
     nowMs,
   }
-  const { judged, isFinal } = await aside('judgeGroups', question, sumOf(heats, heat => heat.readings.count))
-  if (!fresh && isFinal) await keep(tables, kept?.id ?? null, { lotId: lot.id, inputs, judged })
-  return judged
+  return aside('judgeGroups', question, sumOf(heats, heat => heat.readings.count))
 }
 
 async function keep(
@@ -131,5 +150,5 @@ export async function judgeLotHeats(tables: Tables, lot: LotRow, nowMs: Millisec
   const inOrder = inRuns.length
     ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
     : []
-  return (await lotHeats(tables, lot, { inRuns, runs: inOrder }, nowMs)).groups
+  return (await lotHeats(tables, [{ lot, inRuns, runs: inOrder }], nowMs)).get(lot.id)!.groups
 }

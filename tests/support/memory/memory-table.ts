@@ -100,8 +100,7 @@ export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch)
     one: async (where, options) => found(where, { ...options, limit: 1 }).map(shown)[0] ?? null,
     count: async (where, options) => found(where, options).length,
     pick: async (some, where, options) => picked(found(where, options), some),
-    pickEach: async (some, { by, keys, where, order, limit }) =>
-      keys.flatMap(key => picked(found({ ...where, [by]: key }, { order, limit }), some)),
+    pickEach: async (some, { wheres, first }) => wheres.flatMap(where => picked(found(where, first), some)),
     sum: async (column, where) => sumOf(found(where), column),
     totals: async (by, asked) => totals(by, asked),
     setVoid: async (ids) => {
