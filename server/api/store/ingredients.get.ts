@@ -2,10 +2,10 @@ import { getQuery } from 'h3'
 import { storePageQuery } from '#shared/contracts/store'
 import { readRoute } from '../../http/read-route'
 import { refuse } from '../../services/context'
-import { cameIn } from '../../services/store/store-view'
+import { ingredientPage } from '../../services/store/store-view'
 
 /** Salts, sugars and spices that came in, a page at a time. */
 export default readRoute(async ({ event, tables }) => {
   const query = storePageQuery.safeParse(getQuery(event))
-  return query.success ? cameIn(tables, 'ingredients', query.data.before) : refuse('no_such_page')
+  return query.success ? ingredientPage(tables, query.data.before) : refuse('no_such_page')
 })

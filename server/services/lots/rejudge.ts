@@ -10,7 +10,7 @@ import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView } from '../office/office'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
-import { agentOf } from '../store/store-view'
+import { agentOf } from '../store/ingredient-views'
 import { waitingForSecond } from './second-due'
 
 /** The plan of both applications, from the first's share of it. */

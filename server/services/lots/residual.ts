@@ -8,7 +8,7 @@ import type { RowOf } from '../../db/table-spec'
 import type { Tables } from '../../db/database'
 import type { lots } from '../../db/tables/lots'
 import { theShop } from '../office/office'
-import { agentOf } from '../store/store-view'
+import { agentOf } from '../store/ingredient-views'
 
 type LotRow = RowOf<typeof lots>
 

@@ -15,7 +15,7 @@ import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
 import { partyNamed } from './parties'
 import { ingredientLeftG } from './stock'
-import { agentOf } from './store-view'
+import { agentOf } from './ingredient-views'
 
 /**
  * A mix for many kilograms, weighed from lots in the Store: it becomes an ingredient lot of its own, dispensed by

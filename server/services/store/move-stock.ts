@@ -43,7 +43,7 @@ export async function moveStock(
   if (!scale) return refuse('count_needs_scale', {}, ['scaleId'])
   const { netG: countedG, typed } = input.counted
   const entries = [
-    ...(await saltEntries(tables, lot)),
+    ...(await saltEntries(tables, [lot])).get(lot.id)!,
     { kind: 'count' as const, atMs: ctx.nowMs, countedG, readabilityG: scale.readability },
   ]
   const line = saltLedger(entries).at(-1)!

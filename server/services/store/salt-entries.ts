@@ -1,5 +1,7 @@
 import { UNKNOWN_READABILITY_G } from '#core/rules/house'
 import type { SaltEntry } from '#core/ledger/salt-ledger'
+import { groupBy } from '#core/lists/group-by'
+import type { Grams } from '#core/units/quantities'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
@@ -13,70 +15,100 @@ export interface EntrySource {
   scaleId: number | null
 }
 
-/** Everything that happened to an ingredient lot's grams, in order of time. */
-export async function saltEntries(
-  tables: Tables,
-  lot: RowOf<typeof ingredientLots>,
-): Promise<(SaltEntry & EntrySource)[]> {
-  const [parts, moves, scales, mixed] = await Promise.all([
-    tables.lotIngredients.find({ ingredientLotId: lot.id }),
-    tables.stockMoves.find({ ingredientLotId: lot.id }),
-    tables.instruments.pick(['readability'], { kind: 'scale' }),
-    tables.mixParts.find({ ingredientLotId: lot.id }),
-  ])
-  const lots = new Map(
-    (
-      await tables.lots.pick(['code', 'rubbedAtMs', 'rubbedById', 'mixReadabilityG', 'mixScaleId'], {
-        id: parts.map(part => part.lotId),
-      })
-    ).map(row => [row.id, row]),
+type IngredientRow = RowOf<typeof ingredientLots>
+type Entry = SaltEntry & EntrySource
+
+const received = (lot: IngredientRow): Entry => ({
+  kind: 'received',
+  atMs: lot.receivedAtMs,
+  massG: lot.amountG,
+  lot: null,
+  reason: null,
+  byId: lot.receivedById,
+  typed: lot.amountTyped,
+  scaleId: null,
+})
+
+/** Rubbed into lots, each with the account it came from. */
+async function intoLots(tables: Tables, ingredientLotId: number[]) {
+  const parts = await tables.lotIngredients.pick(
+    ['ingredientLotId', 'lotId', 'appliedAtMs', 'weighedG', 'weighedTyped'],
+    { ingredientLotId },
   )
-  const readabilityG = (scaleId: number | null) =>
-    scales.find(scale => scale.id === scaleId)?.readability ?? UNKNOWN_READABILITY_G
-  const received = {
-    kind: 'received' as const,
-    atMs: lot.receivedAtMs,
-    massG: lot.amountG,
-    lot: null,
-    reason: null,
-    byId: lot.receivedById,
-    typed: lot.amountTyped,
-    scaleId: null,
-  }
-  const used = parts.map((part) => {
-    const into = lots.get(part.lotId)!
-    return {
-      kind: 'used' as const,
-      atMs: part.appliedAtMs ?? into.rubbedAtMs,
-      massG: part.weighedG,
-      readabilityG: into.mixReadabilityG,
-      lot: into.code,
+  const lots = await tables.lots.pick(['code', 'rubbedAtMs', 'rubbedById', 'mixReadabilityG', 'mixScaleId'], {
+    id: [...new Set(parts.map(part => part.lotId))],
+  })
+  const lotOf = new Map(lots.map(row => [row.id, row]))
+  return parts.map((part): [number, Entry] => {
+    const into = lotOf.get(part.lotId)!
+    return [
+      part.ingredientLotId,
+      {
+        kind: 'used',
+        atMs: part.appliedAtMs ?? into.rubbedAtMs,
+        massG: part.weighedG,
+        readabilityG: into.mixReadabilityG,
+        lot: into.code,
+        reason: null,
+        byId: into.rubbedById,
+        typed: part.weighedTyped,
+        scaleId: into.mixScaleId,
+      },
+    ]
+  })
+}
+
+type ReadabilityOf = (scaleId: number | null) => Grams
+
+async function intoMixes(tables: Tables, ingredientLotId: number[], readabilityG: ReadabilityOf) {
+  const parts = await tables.mixParts.find({ ingredientLotId })
+  const mixes = await tables.ingredientLots.pick(['code'], { id: [...new Set(parts.map(part => part.mixLotId))] })
+  const codeOf = new Map(mixes.map(row => [row.id, row.code]))
+  return parts.map(({ ingredientLotId: from, mixLotId, atMs, massG, scaleId, byId, typed }): [number, Entry] => [
+    from,
+    {
+      kind: 'used',
+      atMs,
+      massG,
+      readabilityG: readabilityG(scaleId),
+      lot: codeOf.get(mixLotId)!,
       reason: null,
-      byId: into.rubbedById,
-      typed: part.weighedTyped,
-      scaleId: into.mixScaleId,
-    }
-  })
-  const mixes = new Map(
-    (await tables.ingredientLots.pick(['code'], { id: mixed.map(part => part.mixLotId) })).map(row => [
-      row.id,
-      row.code,
-    ]),
-  )
-  const intoMixes = mixed.map(part => ({
-    kind: 'used' as const,
-    atMs: part.atMs,
-    massG: part.massG,
-    readabilityG: readabilityG(part.scaleId),
-    lot: mixes.get(part.mixLotId)!,
-    reason: null,
-    byId: part.byId,
-    typed: part.typed,
-    scaleId: part.scaleId,
-  }))
-  const moved = moves.map(({ kind, atMs, massG, countedG, scaleId, reason, byId, typed }) => {
+      byId,
+      typed,
+      scaleId,
+    },
+  ])
+}
+
+async function moved(tables: Tables, ingredientLotId: number[], readabilityG: ReadabilityOf) {
+  const moves = await tables.stockMoves.find({ ingredientLotId })
+  return moves.map((move): [number, Entry] => {
+    const { kind, atMs, massG, countedG, scaleId, reason, byId, typed } = move
     const source = { lot: null, reason, byId, typed, scaleId, atMs, readabilityG: readabilityG(scaleId) }
-    return kind === 'count' ? { ...source, kind, countedG: countedG! } : { ...source, kind, massG }
+    return [
+      move.ingredientLotId,
+      kind === 'count' ? { ...source, kind, countedG: countedG! } : { ...source, kind, massG },
+    ]
   })
-  return [received, ...[...used, ...intoMixes, ...moved].toSorted((a, b) => a.atMs - b.atMs)]
+}
+
+/** Everything that happened to each ingredient lot's grams, in order of time, by the lot's id. */
+export async function saltEntries(tables: Tables, salts: readonly IngredientRow[]): Promise<Map<number, Entry[]>> {
+  const ids = salts.map(lot => lot.id)
+  const scales = await tables.instruments.pick(['readability'], { kind: 'scale' })
+  const readabilityG: ReadabilityOf = scaleId =>
+    scales.find(scale => scale.id === scaleId)?.readability ?? UNKNOWN_READABILITY_G
+  const entries = groupBy(
+    (
+      await Promise.all([
+        intoLots(tables, ids),
+        intoMixes(tables, ids, readabilityG),
+        moved(tables, ids, readabilityG),
+      ])
+    ).flat(),
+    ([id]) => id,
+  )
+  const sorted = (id: number) =>
+    (entries.get(id) ?? []).map(([, entry]) => entry).toSorted((a, b) => a.atMs - b.atMs)
+  return new Map(salts.map(lot => [lot.id, [received(lot), ...sorted(lot.id)]]))
 }

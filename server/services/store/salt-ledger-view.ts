@@ -47,35 +47,34 @@ export async function saltLedgerView(
   which: WhichAccounts = {},
 ): Promise<SaltLedgerView> {
   const { salts, more } = await saltsOf(tables, which)
-  const [parties, users, markAt] = await Promise.all([
+  const [parties, users, entriesOf, markAt] = await Promise.all([
     tables.parties.pick(['name'], { id: salts.map(lot => lot.supplierId) }),
     tables.users.pick(['initials']),
+    saltEntries(tables, salts),
     loadMarks(tables, Math.min(nowMs, ...salts.map(lot => lot.receivedAtMs))),
   ])
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const names = new Map(parties.map(party => [party.id, party.name]))
-  const lots = await Promise.all(
-    salts.map(async (lot) => {
-      const entries = await saltEntries(tables, lot)
-      const lines = saltLedger(entries).map((line) => {
-        const { atMs, kind, lot: into, reason, byId, typed, scaleId } = entries[line.entry]!
-        const { entry: _place, ...sums } = line
-        return { ...sums, atMs, kind, lot: into, reason, typed, by: initials.get(byId)!, scale: markAt(scaleId, atMs) }
-      })
-      const lastCount = lines.findLast(line => line.kind === 'count')
-      const firstShown = which.code === undefined ? lines.length - LINES_SHOWN : 0
-      const shown = lines.filter((line, i) => i >= firstShown || line.anomaly !== null)
-      return {
-        code: lot.code,
-        name: lot.name,
-        supplier: names.get(lot.supplierId)!,
-        supplierLot: lot.supplierLot,
-        balanceG: lines.at(-1)!.balanceG,
-        countDueMs: (lastCount?.atMs ?? lot.receivedAtMs) + COUNT_EVERY_MS,
-        lines: shown,
-        earlierLines: lines.length - shown.length,
-      }
-    }),
-  )
+  const lots = salts.map((lot) => {
+    const entries = entriesOf.get(lot.id)!
+    const lines = saltLedger(entries).map((line) => {
+      const { atMs, kind, lot: into, reason, byId, typed, scaleId } = entries[line.entry]!
+      const { entry: _place, ...sums } = line
+      return { ...sums, atMs, kind, lot: into, reason, typed, by: initials.get(byId)!, scale: markAt(scaleId, atMs) }
+    })
+    const lastCount = lines.findLast(line => line.kind === 'count')
+    const firstShown = which.code === undefined ? lines.length - LINES_SHOWN : 0
+    const shown = lines.filter((line, i) => i >= firstShown || line.anomaly !== null)
+    return {
+      code: lot.code,
+      name: lot.name,
+      supplier: names.get(lot.supplierId)!,
+      supplierLot: lot.supplierLot,
+      balanceG: lines.at(-1)!.balanceG,
+      countDueMs: (lastCount?.atMs ?? lot.receivedAtMs) + COUNT_EVERY_MS,
+      lines: shown,
+      earlierLines: lines.length - shown.length,
+    }
+  })
   return { lots, more, nowMs }
 }
