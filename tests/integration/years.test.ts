@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { growShop } from '../../scripts/lib/grow/grow-shop.mjs'
 import { openStore, type Store, type Tables } from '../../server/db/database'
 import { verifyBook } from '../../server/db/verify-book'
+import { between } from '../../server/db/where'
 import { eventPage } from '../../server/services/book/event-views'
 import { floorView } from '../../server/services/cold-room/floor-view'
 import { threadView } from '../../server/services/ledger/thread-view'
@@ -14,6 +15,7 @@ import { recipeViews } from '../../server/services/recipes/recipes'
 import { runView } from '../../server/services/smoke/run-view'
 import { saltLedgerView } from '../../server/services/store/salt-ledger-view'
 import { storeView } from '../../server/services/store/store-view'
+import type { ComputedOf } from '../../shared/contracts/records'
 import { freshDatabase, type FreshDatabase } from '../support/database'
 
 /** The same shop young and older: what a page reads may not grow with the years. */
@@ -84,6 +86,29 @@ describe('years', () => {
     expect(await Promise.all(shops.map(({ store }) => store.tables.lots.count()))).toEqual([YOUNG, OLDER])
     const open = await Promise.all(shops.map(({ store }) => store.tables.lots.count({ finishedAtMs: null })))
     expect(open[0]).toBe(open[1])
+  })
+  it('a record of an old lot names what is its own', async () => {
+    const { tables } = shops[1]!.store
+    const told = async <K extends 'run_read' | 'sliced' | 'lot_rubbed'>(kind: K) => {
+      const [event] = await tables.events.find({ kind }, { order: [['id', 'ASC']], limit: 1 })
+      return {
+        subjects: JSON.parse(event!.subjects) as string[],
+        computed: JSON.parse(event!.computed) as ComputedOf<K>,
+      }
+    }
+    const { computed: read } = await told('run_read')
+    const span = read.readings![0]!
+    const added = await tables.runReadings.find({ id: between(...span) })
+    expect(added).toHaveLength(READINGS)
+    expect(new Set(added.map(reading => reading.runId))).toEqual(new Set([read.runId]))
+    const { subjects, computed: sliced } = await told('sliced')
+    const [lot] = await tables.lots.find({ code: subjects[0]! })
+    expect(lot!.id).toBe(sliced.lotId)
+    const packs = await tables.packs.find({ code: [...sliced.packCodes] })
+    expect(packs.map(pack => pack.lotId)).toEqual(sliced.packCodes.map(() => lot!.id))
+    const offcuts = await tables.offcuts.find({ id: [...sliced.offcutIds!] })
+    expect(offcuts.map(offcut => offcut.lotId)).toEqual(sliced.offcutIds!.map(() => lot!.id))
+    expect((await told('lot_rubbed')).computed.lotId).toBe(lot!.id)
   })
   it.each(Object.keys(PAGES))('%s reads no more rows when five times as many lots lie behind it', async (name) => {
     const [young, older] = [

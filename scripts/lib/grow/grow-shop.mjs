@@ -1,4 +1,5 @@
 import { connectAsOwner, insertRows, linksOf, readAll } from './tables.mjs'
+import { restated } from './restate.mjs'
 import { chance, copier, later } from './rows.mjs'
 import { customers, fullStory, storyOf } from './story.mjs'
 import { importSource } from '../typescript.mjs'
@@ -80,9 +81,12 @@ async function bookWriter(owner) {
   }
 }
 
-/** The readings of a copied run, made by the database: a heat that rises to its core and cools through the night. */
-const readings = (owner, run, count) =>
-  owner.query(
+/**
+ * The readings of a copied run, made by the database: a heat that rises to its core and cools through the night. The
+ * answer is the first one's id; the others follow it.
+ */
+async function readings(owner, run, count) {
+  const { insertId } = await owner.query(
     `
   INSERT INTO run_readings (run_id, phase, at, chamber_c, core_c, typed, source, core_offset_c, chamber_offset_c, by_id, voided)
   SELECT ?, IF(seq <= ? * 0.35, 'smoke', 'cool'), DATE_ADD(?, INTERVAL ROUND(seq * 65000000 / ?) * 1000 MICROSECOND),
@@ -90,6 +94,8 @@ const readings = (owner, run, count) =>
   FROM seq_1_to_${Number(count)}`,
     [run.id, count, run.started_at, count, count, count, count, count, count],
   )
+  return Number(insertId)
+}
 
 /**
  * Grows the demo shop in this database to so many lots over ten years, the demo's own at the end, in a book whose chain
@@ -130,9 +136,11 @@ export async function growShop({
     const houses = customers(Math.max(...all.parties.map(party => party.id)) + 1)
     await insertRows(owner, 'parties', houses)
     const story = fullStory(storyOf(all, LOTS))
+    const takenBack = new Set(all.events.map(event => event.voids_id))
     const told = all.events.filter(
       event =>
         event.kind !== 'sent'
+        && !takenBack.has(event.id)
         && event.kind !== 'run_readings'
         && event.voids_id === null
         && JSON.parse(event.subjects).some(code =>
@@ -167,30 +175,39 @@ export async function growShop({
         await insertRows(owner, 'ingredient_lots', bag.rows.ingredient_lots)
         salts = new Map(bags.map((lot, i) => [lot.id, bag.rows.ingredient_lots[i].id]))
       }
-      const { rows, recoded } = copy(story, days)
+      const { rows, recoded, ids } = copy(story, days)
       for (const part of rows.lot_ingredients)
         part.ingredient_lot_id = salts.get(part.ingredient_lot_id) ?? part.ingredient_lot_id
       for (const sending of rows.dispatches) sending.customer_id = houses[Math.floor(random() * houses.length)].id
       for (const lot of [...rows.lots, ...rows.meat_lots]) lot.finished_at ??= lot.rubbed_at ?? lot.received_at
       for (const [table, made] of Object.entries(rows)) await insertRows(owner, table, made)
-      for (const run of rows.runs)
-        await readings(owner, run, longRun > 0 && n === pairs - LONG_BEFORE_LAST ? longRun : readingsARun)
-      const shifted = copyEvents(told, days, recoded)
+      const spans = new Map()
+      for (const run of rows.runs) {
+        const count = longRun > 0 && n === pairs - LONG_BEFORE_LAST ? longRun : readingsARun
+        const first = await readings(owner, run, count)
+        spans.set(run.id, [[first, first + count - 1]])
+      }
+      ids.set('ingredient_lots', salts)
+      const shifted = copyEvents(told, days, text => restated(recoded(text), ids, (_, runId) => spans.get(runId)), recoded)
       for (const event of shifted) await book.write(event)
       if ((n + 1) % 200 === 0) say(`${(n + 1) * 2} lots`)
     }
     const today = copy(Object.fromEntries(GROWN.map(table => [table, all[table]])), 0)
     // The database has numbered the readings of all the others itself.
-    today.rows.run_readings = today.rows.run_readings.map(row => ({ ...row, id: null }))
+    const [{ behind }] = await owner.query('SELECT COALESCE(MAX(id), 0) AS behind FROM run_readings')
+    const readingIds = today.ids.get('run_readings')
+    today.rows.run_readings = today.rows.run_readings.map(row => ({ ...row, id: row.id + behind }))
     for (const [table, rows] of Object.entries(today.rows)) await insertRows(owner, table, rows)
     const written = new Map()
+    const moved = spans => spans.map(span => span.map(id => readingIds.get(id) + behind))
+    const retold = text => restated(today.recoded(text), today.ids, moved)
     for (const event of all.events) {
       written.set(
         event.id,
         await book.write({
           ...event,
-          typed: today.recoded(event.typed),
-          computed: today.recoded(event.computed),
+          typed: retold(event.typed),
+          computed: retold(event.computed),
           subjects: today.recoded(event.subjects),
           voids_id: written.get(event.voids_id) ?? null,
         }),
@@ -219,12 +236,12 @@ export async function growShop({
 }
 
 const LETTER = { delivery: 'D', meat: 'M', ingredient: 'N', lot: 'L', run: 'S', pack: 'P' }
-const copyEvents = (events, days, recoded) =>
+const copyEvents = (events, days, retold, recoded) =>
   events.map(event => ({
     ...event,
     at: later(event.at, days),
-    typed: recoded(event.typed),
-    computed: recoded(event.computed),
+    typed: retold(event.typed),
+    computed: retold(event.computed),
     subjects: recoded(event.subjects),
     voids_id: null,
   }))

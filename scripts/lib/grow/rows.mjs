@@ -31,7 +31,8 @@ export function copier(links) {
     return number
   }
   /**
-   * One copy of a set of rows, `{ table: rows }`, so many days on. Answers with the new rows and how codes read now.
+   * One copy of a set of rows, `{ table: rows }`, so many days on. Answers with the new rows, how codes read now, and
+   * by table which id became which.
    */
   function copy(set, days) {
     const ids = new Map(
@@ -61,7 +62,7 @@ export function copier(links) {
         ),
       ]),
     )
-    return { rows: made, recoded }
+    return { rows: made, recoded, ids }
   }
   return { copy, last: () => ({ ids: nextId, codes: nextCode }) }
 }

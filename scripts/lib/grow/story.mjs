@@ -44,7 +44,8 @@ export function fullStory(story) {
     const total = mine.reduce((sum, piece) => sum + Number(piece.green_g), 0)
     return Array.from({ length: PIECES_A_LOT }, (_, i) => ({
       ...mine[i % mine.length],
-      id: lot.id * 1000 + i,
+      // The first are the demo's own: records name them.
+      id: mine[i]?.id ?? lot.id * 1000 + i,
       number: i + 1,
       green_g: (total / PIECES_A_LOT).toFixed(4),
       green_typed: `${Math.round(total / PIECES_A_LOT)} g`,
@@ -60,8 +61,8 @@ export function fullStory(story) {
     const total = mine.reduce((sum, pack) => sum + Number(pack.net_g), 0)
     return Array.from({ length: PACKS_A_LOT }, (_, i) => ({
       ...mine[0],
-      id: lot.id * 1000 + i,
-      code: `P-9${lot.id}${String(i).padStart(3, '0')}`,
+      id: mine[i]?.id ?? lot.id * 1000 + i,
+      code: mine[i]?.code ?? `P-9${lot.id}${String(i).padStart(3, '0')}`,
       net_g: (total / PACKS_A_LOT).toFixed(4),
       net_typed: `${Math.round(total / PACKS_A_LOT)} g`,
       dispatch_id: lot.id * 1000 + (i % SENDINGS_A_LOT),
