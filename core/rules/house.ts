@@ -55,6 +55,25 @@ export const MOST_SEASONINGS = 12
 /** Thickness of a piece that nobody measured yet. */
 export const USUAL_THICKNESS_MM: Millimetres = 40
 
+// Liquid that leaves the meat.
+
+/** Brine, g/mL, from water to full; with syrup in the cure it is heavier. */
+export const BRINE_DENSITY = { low: 1, high: 1.25, withSyrup: 1.35 } as const
+/** Amounts told by a tap, mL. */
+export const ROUGH_ML = {
+  few_spoons: { low: 10, high: 60 },
+  cup: { low: 60, high: 300 },
+  more: { low: 300, high: 1000 },
+} as const
+/**
+ * How much more of the cure the liquid takes along than its share: nitrite dissolves at once while salt waits as
+ * crystals. `settled`: no salt to be seen and a day after the last went on. From a film model, house.
+ */
+export const LIQUID_LOSS = { settled: 1.25, early: 3 } as const
+export const DRAIN_SETTLED_MS: Milliseconds = MS_PER_DAY
+/** Drained so soon after the rub, it took along what nobody can say. */
+export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
+
 // Cold, °C.
 
 /** A curing fridge: said, held, and where curing all but stops. */
@@ -120,6 +139,12 @@ export const UNKNOWN_READABILITY_G: Grams = 1
 export const COUNT_EVERY_MS: Milliseconds = 31 * MS_PER_DAY
 /** Two turns of a lot so near are the same one. */
 export const SAME_TURN_MS: Milliseconds = 10 * MS_PER_MINUTE
+/** A turning day begins here by the shop's clock: clear of late work, of early work and of clock changes. */
+export const TURNING_DAY_FROM = '04:00'
+/** Turned morning and evening: where one ends and the other begins, and by when each is done if the shop says nothing. */
+export const HALF_DAY = { splitAt: '14:00', morningBy: '10:00', eveningBy: '20:00' } as const
+/** The first half day to turn in begins so long after the rub. */
+export const FIRST_HALF_AFTER_MS: Milliseconds = 6 * MS_PER_HOUR
 /** How long a tap may be undone without saying why. */
 export const UNDO_MS: Milliseconds = 10 * MS_PER_MINUTE
 /** Clocks of probes and tablets differ a little; readings further ahead than this are a mistake. */

@@ -11,7 +11,9 @@ const ROWS = readFileSync(resolve(ROOT, 'docs/limits.md'), 'utf8')
 
 const round = (n: number, decimals: number) => String(Number(n.toFixed(decimals)))
 /** Ways to write a figure, by the unit that its name ends in. */
-function written(name: string, value: number): string[] {
+function written(name: string, value: number | string): string[] {
+  // A time of the clock.
+  if (typeof value === 'string') return [value]
   if (/(Share|_SHARE)$/.test(name)) return [`${round(value * 100, 3)} %`, ...(value === 0.2 ? ['a fifth'] : [])]
   if (/(C|_C)$/.test(name)) return [`${round(value, 1)} °C`, round(value, 1), `${round(celsiusToFahrenheit(value), 0)} °F`]
   if (/(Ms|_MS)$/.test(name))
@@ -28,7 +30,8 @@ function written(name: string, value: number): string[] {
   return [value.toLocaleString('en')]
 }
 /** Every figure in an exported value; what is boundless is not written. */
-function figuresIn(name: string, value: unknown): [name: string, value: number][] {
+function figuresIn(name: string, value: unknown): [name: string, value: number | string][] {
+  if (typeof value === 'string' && /^\d\d:\d\d$/.test(value)) return [[name, value]]
   if (typeof value === 'number') return Number.isFinite(value) ? [[name, value]] : []
   if (typeof value !== 'object' || value === null) return []
   return Object.entries(value).flatMap(([key, part]) => figuresIn(/^\d+$/.test(key) ? name : key, part))
@@ -57,7 +60,7 @@ describe('the table of limits', () => {
     for (const [what, figure, , code] of ROWS) {
       path = codeOf(code)[0]?.path ?? path
       if (!path.includes('/sets/')) continue
-      const known = new Set(figuresIn('', await named(path)).map(([, value]) => value))
+      const known = new Set<unknown>(figuresIn('', await named(path)).map(([, value]) => value))
       for (const [, typed] of figure.replace(/\([^)]*\)/g, '').matchAll(/(?<![\w.,])(\d[\d,]*(?:\.\d+)?)(?= (?:\/|ppm|mg\/kg|nitr)|,|;|$)/g)) {
         expect([...known], `${what}: ${typed}`).toContain(Number(typed!.replace(/,/g, '')))
         checked += 1

@@ -1,0 +1,180 @@
+import type { Milliseconds } from '../units/quantities'
+import { CONTRADICTION_OF, MEANING, type ContradictionCode, type Mend, type Stage } from './meaning'
+import { byHappening, type PieceFace, type Step } from './step'
+
+/** A stretch of a piece's life in one place and one stage. */
+export interface Stay {
+  placeId: number | null
+  stage: Stage
+  fromMs: Milliseconds
+  /** Null: it is there. */
+  toMs: Milliseconds | null
+}
+
+/** What became of a piece. Stays follow each other without gap from its rub. */
+export interface PieceLife {
+  pieceId: number
+  stays: Stay[]
+  stage: Stage
+  /** Since when it stands in this stage. */
+  sinceMs: Milliseconds
+  placeId: number | null
+  /** "bag 2", "tub A", "shelf 3": a label in its place. */
+  spot: string | null
+  /** The face that lies up; null when nobody said. */
+  face: PieceFace | null
+  rubbedAtMs: Milliseconds
+  outAtMs: Milliseconds | null
+}
+
+export interface LotLife {
+  /** In the order asked for. */
+  pieces: PieceLife[]
+  /** When the last piece left the cure; null while one lies in it. */
+  cureEndedAtMs: Milliseconds | null
+  drainedAtMs: Milliseconds | null
+}
+
+/** Two steps that cannot both be true, in order of happening, and the pieces for which they cannot. */
+export interface Contradiction {
+  code: ContradictionCode
+  /** The earlier; null when there is none before. */
+  first: Step | null
+  second: Step
+  pieces: number[]
+  mend: Mend
+}
+
+export type Folded = { ok: true; life: LotLife } | { ok: false; contradiction: Contradiction }
+
+/** A piece on its way through the steps, and which step brought it where it stands. */
+interface Walking extends PieceLife {
+  by: Step
+  /** Where it lay before the heat it is in. */
+  before: { placeId: number | null; spot: string | null } | null
+}
+
+interface Moment {
+  atMs: Milliseconds
+  isEnd: boolean
+  step: Step
+}
+
+/** Beginnings and ends in order of time; at one instant what ends goes first. */
+function momentsOf(steps: readonly Step[]): Moment[] {
+  const lasting = steps.filter(step => MEANING[step.kind].lasts && step.toMs !== null)
+  return [
+    ...steps.map(step => ({ atMs: step.fromMs, isEnd: false, step })),
+    ...lasting.map(step => ({ atMs: step.toMs!, isEnd: true, step })),
+  ].toSorted((a, b) => a.atMs - b.atMs || Number(b.isEnd) - Number(a.isEnd) || byHappening(a.step, b.step))
+}
+
+/**
+ * Folds a lot's standing steps, in whatever order they are given, into what became of its pieces, or names the first two
+ * that contradict each other. The same function says whether a step may be told late, set right or voided: it is asked
+ * with the steps as they would then be. Ids of pieces that no rub names have no life. Inputs stay untouched.
+ */
+export function foldLife(steps: readonly Step[]): Folded {
+  const lives = new Map<number, Walking>()
+  let drainedAtMs: Milliseconds | null = null
+  for (const { atMs, isEnd, step } of momentsOf(steps)) {
+    if (isEnd) {
+      for (const id of step.pieces) endHeat(lives.get(id)!, step, atMs)
+      continue
+    }
+    const found = contradictionOf(step, lives)
+    if (found) return { ok: false, contradiction: found }
+    for (const id of step.pieces) {
+      const life = step.kind === 'rub' ? rubbed(id, step) : lives.get(id)!
+      lives.set(id, life)
+      begin(life, step)
+    }
+    if (step.kind === 'drain') drainedAtMs = atMs
+  }
+  const pieces = [...lives.values()].toSorted((a, b) => a.pieceId - b.pieceId)
+  const out = pieces.flatMap(life => life.outAtMs ?? [])
+  return {
+    ok: true,
+    life: {
+      pieces: pieces.map(({ by: _by, before: _before, ...life }) => life),
+      cureEndedAtMs: pieces.length > 0 && out.length === pieces.length ? Math.max(...out) : null,
+      drainedAtMs,
+    },
+  }
+}
+
+function contradictionOf(step: Step, lives: ReadonlyMap<number, Walking>): Contradiction | null {
+  const { stages } = MEANING[step.kind]
+  const not = (pieces: number[], code: ContradictionCode, first: Step | null, mend: Mend): Contradiction => ({
+    code,
+    first,
+    second: step,
+    pieces,
+    mend,
+  })
+  if (step.kind === 'rub') {
+    const again = step.pieces.filter(id => lives.has(id))
+    return again.length > 0 ? not(again, 'rubbed_twice', lives.get(again[0]!)!.by, 'void_one') : null
+  }
+  const unborn = step.pieces.filter(id => !lives.has(id))
+  if (unborn.length > 0) return not(unborn, 'before_rub', null, 'other_time')
+  const first = step.pieces.map(id => lives.get(id)!).find(life => !stages.includes(life.stage))
+  if (!first) return null
+  const alike = step.pieces.filter(id => lives.get(id)!.stage === first.stage)
+  const { code, mend } = CONTRADICTION_OF[first.stage]
+  return not(alike, code, first.by, mend)
+}
+
+const rubbed = (pieceId: number, step: Step & { kind: 'rub' }): Walking => ({
+  pieceId,
+  stays: [],
+  stage: 'cure',
+  sinceMs: step.fromMs,
+  placeId: step.placeId,
+  spot: step.figures.spots[pieceId] ?? null,
+  face: step.figures.face,
+  rubbedAtMs: step.fromMs,
+  outAtMs: null,
+  by: step,
+  before: null,
+})
+
+function begin(life: Walking, step: Step): void {
+  const { becomes } = MEANING[step.kind]
+  if (step.kind === 'heat') life.before = { placeId: life.placeId, spot: life.spot }
+  if (step.kind === 'out') life.outAtMs = step.fromMs
+  if (step.kind === 'turn') life.face = faceAfter(life.face, step)
+  if (becomes) Object.assign(life, { stage: becomes, sinceMs: step.fromMs, by: step })
+  if (step.placeId !== null && step.kind !== 'rub') {
+    if (step.placeId !== life.placeId) life.spot = null
+    life.placeId = step.placeId
+  }
+  if (step.kind === 'move') life.spot = step.figures.spot
+  stay(life, step.fromMs)
+}
+
+/** It rests after the heat, where it lay before or where it was heated. */
+function endHeat(life: Walking, step: Step, atMs: Milliseconds): void {
+  Object.assign(life, { stage: 'rest', sinceMs: atMs, by: step })
+  if (step.kind === 'heat' && step.figures.back && life.before) Object.assign(life, life.before)
+  life.before = null
+  stay(life, atMs)
+}
+
+/** Closes the stay before where place or stage changed. One that lasted no time leaves no trace. */
+function stay(life: Walking, atMs: Milliseconds): void {
+  const last = life.stays.at(-1)
+  if (last && last.placeId === life.placeId && last.stage === life.stage) return
+  if (last && last.fromMs === atMs) life.stays.pop()
+  else if (last) last.toMs = atMs
+  const before = life.stays.at(-1)
+  if (before && before.placeId === life.placeId && before.stage === life.stage) before.toMs = null
+  else life.stays.push({ placeId: life.placeId, stage: life.stage, fromMs: atMs, toMs: null })
+}
+
+const OTHER_FACE = { flesh: 'fat', fat: 'flesh' } as const
+
+function faceAfter(face: PieceFace | null, { figures }: Step & { kind: 'turn' }): PieceFace | null {
+  if (figures.face) return figures.face
+  return figures.how === 'turned' && face ? OTHER_FACE[face] : face
+}

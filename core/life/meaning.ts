@@ -1,0 +1,49 @@
+import type { StepKind } from './step'
+
+/**
+ * Where a piece stands: in the cure; out of it, drying; in a heat; after one. A place has no stage: the same fridge holds
+ * pieces of all of them.
+ */
+export const STAGES = ['cure', 'dry', 'heat', 'rest'] as const
+export type Stage = (typeof STAGES)[number]
+
+/** Why a step cannot stand where it is told. */
+export type ContradictionCode = 'before_rub' | 'rubbed_twice' | 'out_of_cure' | 'still_curing' | 'in_heat'
+
+/** What sets it right: another hour; the missing step, told; or one of the two voided. */
+export type Mend = 'other_time' | 'tell_out' | 'tell_heat_end' | 'void_one'
+
+export interface Meaning {
+  /** Stages in which it can be done. */
+  stages: readonly Stage[]
+  /** The stage after it, where it changes it. */
+  becomes?: Stage
+  /** It goes on until its end is told. */
+  lasts?: true
+}
+
+const IN_CURE: Meaning = { stages: ['cure'] }
+const ANYWHERE: Meaning = { stages: STAGES }
+const RAW_OR_SMOKED: readonly Stage[] = ['dry', 'rest']
+
+/** What each kind needs of a piece, and what it makes of it. */
+export const MEANING: Readonly<Record<StepKind, Meaning>> = {
+  rub: { stages: [], becomes: 'cure' },
+  turn: IN_CURE,
+  drain: IN_CURE,
+  add: IN_CURE,
+  weigh: ANYWHERE,
+  look: ANYWHERE,
+  move: { stages: ['cure', ...RAW_OR_SMOKED] },
+  out: { stages: ['cure'], becomes: 'dry' },
+  heat: { stages: RAW_OR_SMOKED, becomes: 'heat', lasts: true },
+  slice: { stages: RAW_OR_SMOKED },
+}
+
+/** Why a piece in a stage cannot be had for a step, and what mends it. */
+export const CONTRADICTION_OF: Readonly<Record<Stage, { code: ContradictionCode; mend: Mend }>> = {
+  cure: { code: 'still_curing', mend: 'tell_out' },
+  dry: { code: 'out_of_cure', mend: 'other_time' },
+  heat: { code: 'in_heat', mend: 'tell_heat_end' },
+  rest: { code: 'out_of_cure', mend: 'other_time' },
+}

@@ -1,0 +1,70 @@
+import type { Celsius, Grams, Milliseconds } from '../units/quantities'
+import type { TurnWay } from './rhythm'
+
+/** What is done to pieces after the rub; the rub itself is the first. */
+export const STEP_KINDS = [
+  'rub',
+  'turn',
+  'drain',
+  'look',
+  'move',
+  'add',
+  'weigh',
+  'out',
+  'heat',
+  'slice',
+] as const
+export type StepKind = (typeof STEP_KINDS)[number]
+
+/** The face of a piece that lies up. */
+export const PIECE_FACES = ['flesh', 'fat'] as const
+export type PieceFace = (typeof PIECE_FACES)[number]
+
+/** How the thickest piece feels, from the first day to the last. */
+export const FEELS = ['raw', 'edges_firm', 'soft_middle', 'stiff'] as const
+export type Feel = (typeof FEELS)[number]
+
+/** What left the meat: grams at its least and at its most. */
+export interface DrainedG {
+  lowG: Grams
+  highG: Grams
+}
+
+/** What a step of each kind says beside its pieces, its place and its time. */
+export interface FiguresOfStep {
+  /** Where each piece lies in its place: "bag 2", "tub A"; pieces not named lie loose. */
+  rub: { spots: Readonly<Record<number, string>>; face: PieceFace | null }
+  /** `face`: which lies up now, where it is not simply the other one. */
+  turn: { how: TurnWay; face: PieceFace | null }
+  /** `drained` null: nobody saw how much. `back`: kept, and poured back. */
+  drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean }
+  look: { feel: Feel | null }
+  move: { spot: string | null }
+  /** More of the cure, grams of salt and of nitrite as NaNO2 at their lowest. */
+  add: { saltLowG: Grams; nitriteLowG: Grams }
+  weigh: { netG: Grams }
+  out: { rinses: number | null }
+  /** `back`: at its end the pieces lie where they lay before. */
+  heat: { code: string; targetC: Celsius; back: boolean }
+  slice: Readonly<Record<never, never>>
+}
+
+/** A step as it stands in the tables. `toMs` null: still going; equal to `fromMs`: an instant. */
+export type StepOf<K extends StepKind> = {
+  [Kind in K]: {
+    id: number
+    kind: Kind
+    /** Ids of the pieces it was done to. */
+    pieces: readonly number[]
+    /** Where it was done; a place on any step is a move to it. */
+    placeId: number | null
+    fromMs: Milliseconds
+    toMs: Milliseconds | null
+    figures: FiguresOfStep[Kind]
+  }
+}[K]
+export type Step = StepOf<StepKind>
+
+/** In order of happening; what happened at one instant in the order in which it was told. */
+export const byHappening = (a: Pick<Step, 'fromMs' | 'id'>, b: Pick<Step, 'fromMs' | 'id'>): number =>
+  a.fromMs - b.fromMs || a.id - b.id
