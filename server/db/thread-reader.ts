@@ -1,5 +1,6 @@
-import type { Grams } from '#core/units/quantities'
+import type { Grams, Milliseconds } from '#core/units/quantities'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import { epochMs } from './epoch-ms'
 
 /** Packs of one lot that went to one customer, or to none yet. Codes are told where there are few bundles. */
 export interface PackBundle {
@@ -18,12 +19,26 @@ export interface PackTotal {
   massG: Grams
 }
 
+/** What of an ingredient lot went into a lot: when, how much, by whom, on which scale. */
+export interface IngredientUse {
+  ingredientLotId: number
+  code: string
+  atMs: Milliseconds
+  massG: Grams
+  readabilityG: Grams
+  typed: string
+  byId: number
+  scaleId: number | null
+}
+
 /** What a thread asks across tables: joined and added up by the database, however many packs a lot has. */
 export interface ThreadReader {
   /** Which meat went into which lots. */
   meatOf: (lotIds: readonly number[]) => Promise<{ lotId: number; meatLotId: number; greenG: Grams }[]>
   /** Which runs lots were in. */
   runsOf: (lotIds: readonly number[]) => Promise<{ lotId: number; runId: number }[]>
+  /** Everything that went of ingredient lots into lots, in the order in which it was written. */
+  usesOf: (ingredientLotIds: readonly number[]) => Promise<IngredientUse[]>
   bundlesOf: (lotIds: readonly number[]) => Promise<PackBundle[]>
   /** Packs of lots, added up by lot and by who has them. */
   packTotalsOf: (lotIds: readonly number[]) => Promise<{ byLot: PackTotal[]; byCustomer: PackTotal[] }>
@@ -56,6 +71,15 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
         lotIds,
         ids => `
       SELECT DISTINCT p.lot_id AS lotId, r.run_id AS runId FROM pieces p JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`,
+      ),
+    usesOf: ingredientLotIds =>
+      rows(
+        ingredientLotIds,
+        ids => `
+      SELECT u.ingredient_lot_id AS ingredientLotId, l.code, ${epochMs('COALESCE(u.applied_at, l.rubbed_at)')} AS atMs,
+        CAST(u.weighed_g AS DOUBLE) AS massG, CAST(l.mix_readability_g AS DOUBLE) AS readabilityG,
+        u.weighed_typed AS typed, l.rubbed_by_id AS byId, l.mix_scale_id AS scaleId
+      FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id WHERE u.voided = 0 AND u.ingredient_lot_id IN (${ids}) ORDER BY u.id`,
       ),
     bundlesOf: async (lotIds) => {
       // By the index alone, which holds all of this but the codes.

@@ -30,33 +30,11 @@ const received = (lot: IngredientRow): Entry => ({
 })
 
 /** Rubbed into lots, each with the account it came from. */
-async function intoLots(tables: Tables, ingredientLotId: number[]) {
-  const parts = await tables.lotIngredients.pick(
-    ['ingredientLotId', 'lotId', 'appliedAtMs', 'weighedG', 'weighedTyped'],
-    { ingredientLotId },
-  )
-  const lots = await tables.lots.pick(['code', 'rubbedAtMs', 'rubbedById', 'mixReadabilityG', 'mixScaleId'], {
-    id: [...new Set(parts.map(part => part.lotId))],
-  })
-  const lotOf = new Map(lots.map(row => [row.id, row]))
-  return parts.map((part): [number, Entry] => {
-    const into = lotOf.get(part.lotId)!
-    return [
-      part.ingredientLotId,
-      {
-        kind: 'used',
-        atMs: part.appliedAtMs ?? into.rubbedAtMs,
-        massG: part.weighedG,
-        readabilityG: into.mixReadabilityG,
-        lot: into.code,
-        reason: null,
-        byId: into.rubbedById,
-        typed: part.weighedTyped,
-        scaleId: into.mixScaleId,
-      },
-    ]
-  })
-}
+const intoLots = async (tables: Tables, ingredientLotIds: number[]) =>
+  (await tables.thread.usesOf(ingredientLotIds)).map(({ ingredientLotId, code, ...use }): [number, Entry] => [
+    ingredientLotId,
+    { ...use, kind: 'used', lot: code, reason: null },
+  ])
 
 type ReadabilityOf = (scaleId: number | null) => Grams
 

@@ -38,6 +38,22 @@ export function memoryThread(table: TableOf): ThreadReader {
     runsOf: async lotIds => distinct(inRuns().filter(row => lotIds.includes(row.lotId))),
     lotsOfRuns: async runIds =>
       distinct(inRuns().flatMap(({ lotId, runId }) => (runIds.includes(runId) ? [{ runId, lotId }] : []))),
+    usesOf: async ingredientLotIds =>
+      alive('lot_ingredients')
+        .filter(part => ingredientLotIds.includes(part.ingredientLotId as number))
+        .map((part) => {
+          const lot = table('lots').all().get(part.lotId as number)!
+          return {
+            ingredientLotId: part.ingredientLotId as number,
+            code: lot.code as string,
+            atMs: Number(part.appliedAtMs ?? lot.rubbedAtMs),
+            massG: Number(part.weighedG),
+            readabilityG: Number(lot.mixReadabilityG),
+            typed: part.weighedTyped as string,
+            byId: lot.rubbedById as number,
+            scaleId: lot.mixScaleId as number | null,
+          }
+        }),
     bundlesOf: async (lotIds) => {
       const customer = customerOf()
       const bundles = groupBy(ofLots('packs', lotIds), pack => `${String(pack.lotId)} ${String(customer(pack))}`)
