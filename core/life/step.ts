@@ -40,9 +40,10 @@ export interface FiguresOfStep {
   drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean }
   look: { feel: Feel | null }
   move: { spot: string | null }
-  /** More of the cure, grams of salt and of nitrite as NaNO2 at their lowest. */
-  add: { saltLowG: Grams; nitriteLowG: Grams }
-  weigh: { netG: Grams }
+  /** More of the cure: what was weighed stands with the lot's ingredients, by this number. */
+  add: { application: number }
+  /** The mix that was shaken off an excess cure, or the meat out of its brine. */
+  weigh: { what: 'weighed_back' | 'after_brine'; netG: Grams }
   out: { rinses: number | null }
   /** `back`: at its end the pieces lie where they lay before. */
   heat: { code: string; targetC: Celsius; back: boolean }

@@ -8,6 +8,7 @@ import { defineModel, tableBinder, type Table, type Touch } from './table'
 import type { Columns, TableSpec } from './table-spec'
 import * as book from './tables/book'
 import * as instruments from './tables/instruments'
+import * as life from './tables/life'
 import * as lots from './tables/lots'
 import * as people from './tables/people'
 import * as recipeTables from './tables/recipes'
@@ -15,7 +16,7 @@ import * as storeTables from './tables/store'
 import * as temperatures from './tables/temperatures'
 
 /** Every table there is, by its name in the code. */
-export const SPECS = { ...people, ...storeTables, ...lots, ...temperatures, ...instruments, ...recipeTables, ...book }
+export const SPECS = { ...people, ...storeTables, ...lots, ...life, ...temperatures, ...instruments, ...recipeTables, ...book }
 type Specs = typeof SPECS
 /** Every table, bound to one transaction: what services get as their repositories. */
 export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & {

@@ -13,6 +13,7 @@ import * as door from './migrations/2026-11-26-door'
 import * as doorOnce from './migrations/2026-11-27-door-once'
 import * as openThings from './migrations/2026-11-27-open-things'
 import * as heats from './migrations/2026-11-28-heats'
+import * as steps from './migrations/2026-11-29-steps'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -34,6 +35,7 @@ const MIGRATIONS: readonly Migration[] = [
   doorOnce,
   openThings,
   heats,
+  steps,
 ]
 
 /**

@@ -7,7 +7,8 @@ import { idStretches } from './id-stretches'
 import { sha256 } from '../digest/sha256'
 import { LastDigests } from './last-digests'
 import { openTables } from './database'
-import { verifyFiles, verifyRows } from './verify-rows'
+import { columnsThere, verifyFiles, verifyRows } from './verify-rows'
+import { verifyState } from './verify-state'
 
 /** Read at a time: a record may hold thousands of readings, or seal thousands of rows. */
 const STRETCH = {
@@ -33,6 +34,14 @@ export interface BookCheck {
   ms: Milliseconds
 }
 
+export interface WalkOptions {
+  transaction?: Transaction
+  /** A record's number and hash as somebody noted them. */
+  seal?: ChainPlace | null
+  /** The shop comes from before there were steps: where pieces stand is worked out later. */
+  stepless?: boolean
+}
+
 /**
  * The book in stretches, every row of the table. While one is walked the database already reads the next: it works on
  * another core.
@@ -54,6 +63,7 @@ async function walk(
   transaction: Transaction,
   seal: ChainPlace | null,
   last: LastDigests,
+  stepless: boolean,
 ): Promise<Omit<BookCheck, 'ms'>> {
   const found: Finding[] = []
   let count = 0
@@ -87,11 +97,13 @@ async function walk(
     select,
   )
   for (const { id } of strays) tell({ id, why: 'subject_without_record' })
+  const there = await columnsThere(sequelize, transaction)
   let rows = 0
   if (!last.isEmpty)
     for await (const finding of verifyRows(
       sequelize,
       last,
+      there,
       (n) => {
         rows += n
       },
@@ -99,25 +111,28 @@ async function walk(
     ))
       tell(finding)
   for await (const finding of verifyFiles(sequelize, transaction)) tell(finding)
+  // A walk goes before a change of the schema too.
+  if (there.has('steps') && !stepless)
+    for await (const finding of verifyState(sequelize, transaction)) tell(finding)
   return { records, rows, end: { id: at.id, hash: at.hash }, broken: found[0] ?? null, findings: found, found: count }
 }
 
 /**
  * Walks the whole book as it stands at one moment, while the shop goes on writing, or inside a transaction: the chain,
- * its index and its head, then every row of the shop against the last digest that the book has of it. Nothing ends the
- * walk early. `seal` is a record's number and hash as somebody noted them.
+ * its index and its head, then every row of the shop against the last digest that the book has of it, and where pieces
+ * stand against their steps. Nothing ends the walk early.
  */
 export async function verifyBook(
   sequelize: Sequelize,
-  { transaction, seal = null }: { transaction?: Transaction; seal?: ChainPlace | null } = {},
+  { transaction, seal = null, stepless = false }: WalkOptions = {},
 ): Promise<BookCheck> {
   const startedMs = performance.now()
   const last = new LastDigests()
   const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ
   try {
     const check = transaction
-      ? await walk(sequelize, transaction, seal, last)
-      : await sequelize.transaction({ isolationLevel }, snapshot => walk(sequelize, snapshot, seal, last))
+      ? await walk(sequelize, transaction, seal, last, stepless)
+      : await sequelize.transaction({ isolationLevel }, snapshot => walk(sequelize, snapshot, seal, last, stepless))
     return { ...check, ms: Math.round(performance.now() - startedMs) }
   }
   finally {

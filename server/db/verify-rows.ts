@@ -5,7 +5,7 @@ import { allDigests } from './row-digests'
 import { SPECS_BY_NAME } from './database'
 
 /** Columns of every table as the schema has them now: a walk goes before a change of the schema too. */
-async function columnsThere(sequelize: Sequelize, transaction?: Transaction): Promise<Map<string, Set<string>>> {
+export async function columnsThere(sequelize: Sequelize, transaction?: Transaction): Promise<Map<string, Set<string>>> {
   const rows = await sequelize.query<{ name: string; col: string }>(
     'SELECT table_name AS name, column_name AS col FROM information_schema.columns WHERE table_schema = DATABASE()',
     { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
@@ -15,14 +15,17 @@ async function columnsThere(sequelize: Sequelize, transaction?: Transaction): Pr
   return found
 }
 
-/** Every row of the shop against the last digest that the book has of it. Files count once a record names them. */
+/**
+ * Every row of the shop against the last digest that the book has of it, by the columns that are there. Files count once
+ * a record names them.
+ */
 export async function* verifyRows(
   sequelize: Sequelize,
   last: LastDigests,
+  there: ReadonlyMap<string, ReadonlySet<string>>,
   counted: (rows: number) => void,
   transaction?: Transaction,
 ): AsyncGenerator<RowFinding> {
-  const there = await columnsThere(sequelize, transaction)
   for (const spec of SPECS_BY_NAME.values()) {
     const columns = there.get(spec.name)
     if (!columns) continue

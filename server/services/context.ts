@@ -28,6 +28,9 @@ export type NewEvent<Kind extends EventKind = EventKind> = {
     reason?: string
     /** The earlier record that this one voids. */
     voidsId?: number
+    /** Ids of the steps that it tells of, and of those that it ended: each learns the record's number. */
+    steps?: readonly number[]
+    endsSteps?: readonly number[]
   } & (keyof NewComputedOf<K> extends never ? { computed?: undefined } : { computed: NewComputedOf<K> })
 }[Kind]
 

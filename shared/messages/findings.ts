@@ -12,6 +12,7 @@ const WORDS: Record<FindingKind, string> = {
   row_gone: 'is no longer there',
   row_without_record: 'was written by no record',
   file_differs: 'is not the file that was kept: its bytes were changed',
+  state_differs: 'does not stand where its steps bring it',
   seal_differs: 'does not have the seal that was noted: the book was written anew, or this is another one',
 }
 

@@ -212,6 +212,13 @@ describe('a row that no record left so', () => {
       'row_differs',
     ],
     [
+      'a piece put elsewhere',
+      'pieces',
+      'UPDATE pieces SET stage = \'rest\' WHERE id = 1',
+      () => 'UPDATE pieces SET stage = \'cure\' WHERE id = 1',
+      'state_differs',
+    ],
+    [
       'a verdict',
       'lots',
       'UPDATE lots SET judgement = REPLACE(judgement, \'"status":"inside"\', \'"status":"up_to"\') WHERE id = 1',

@@ -2,6 +2,8 @@ import { QueryTypes } from 'sequelize'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { growShop } from '../../scripts/lib/grow/grow-shop.mjs'
 import { openStore, type Store, type Tables } from '../../server/db/database'
+import { connect } from '../../server/db/connect'
+import { after } from '../../server/db/migrations/2026-11-29-steps'
 import { verifyBook } from '../../server/db/verify-book'
 import { between } from '../../server/db/where'
 import { eventPage } from '../../server/services/book/event-views'
@@ -109,6 +111,25 @@ describe('years', () => {
     const offcuts = await tables.offcuts.find({ id: [...sliced.offcutIds!] })
     expect(offcuts.map(offcut => offcut.lotId)).toEqual(sliced.offcutIds!.map(() => lot!.id))
     expect((await told('lot_rubbed')).computed.lotId).toBe(lot!.id)
+  })
+  it('steps worked out from rows and records are the steps as they were told', async () => {
+    const { store, database } = shops[1]!
+    const plain = async () => {
+      const steps = await store.tables.steps.find()
+      return steps
+        .map(({ id: _id, ...step }) => JSON.stringify({ ...step, figures: null }))
+        .toSorted((a, b) => (a < b ? -1 : 1))
+    }
+    const told = await plain()
+    expect(told.length).toBeGreaterThan(OLDER * 5)
+    const admin = connect(database.adminUrl, 1)
+    await database.sql('DELETE FROM steps')
+    await database.sql('UPDATE pieces SET stage = NULL, place_id = NULL, face = NULL, since = NULL, out_at = NULL')
+    await after(admin)
+    await admin.close()
+    expect(await plain()).toEqual(told)
+    const states = (await verifyBook(store.slow)).findings.filter(finding => finding.why === 'state_differs')
+    expect(states).toEqual([])
   })
   it.each(Object.keys(PAGES))('%s reads no more rows when five times as many lots lie behind it', async (name) => {
     const [young, older] = [

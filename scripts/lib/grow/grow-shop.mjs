@@ -1,5 +1,5 @@
 import { connectAsOwner, insertRows, linksOf, readAll } from './tables.mjs'
-import { restated } from './restate.mjs'
+import { restated, restatedSteps } from './restate.mjs'
 import { chance, copier, later } from './rows.mjs'
 import { customers, fullStory, storyOf } from './story.mjs'
 import { importSource } from '../typescript.mjs'
@@ -25,6 +25,7 @@ const GROWN = [
   'lab_results',
   'runs',
   'run_pieces',
+  'steps',
   'dispatches',
   'packs',
   'fridge_readings',
@@ -137,16 +138,18 @@ export async function growShop({
     await insertRows(owner, 'parties', houses)
     const story = fullStory(storyOf(all, LOTS))
     const takenBack = new Set(all.events.map(event => event.voids_id))
-    const told = all.events.filter(
-      event =>
+    const own = new Set([...LOTS, ...story.runs.map(run => run.code), ...story.meat_lots.map(lot => lot.code)])
+    const told = all.events.filter((event) => {
+      const subjects = JSON.parse(event.subjects)
+      const isOfOthers = subjects.some(code => code.startsWith('L-') && !LOTS.includes(code))
+      return (
         event.kind !== 'sent'
-        && !takenBack.has(event.id)
-        && event.kind !== 'run_readings'
         && event.voids_id === null
-        && JSON.parse(event.subjects).some(code =>
-          [...LOTS, ...story.runs.map(run => run.code), ...story.meat_lots.map(lot => lot.code)].includes(code),
-        ),
-    )
+        && !takenBack.has(event.id)
+        && !isOfOthers
+        && subjects.some(code => own.has(code))
+      )
+    })
     const opening = all.events
       .filter(event => JSON.parse(event.subjects).length === 0 || event.kind === 'fridge_read')
       .slice(0, 40)
@@ -175,7 +178,7 @@ export async function growShop({
         await insertRows(owner, 'ingredient_lots', bag.rows.ingredient_lots)
         salts = new Map(bags.map((lot, i) => [lot.id, bag.rows.ingredient_lots[i].id]))
       }
-      const { rows, recoded, ids } = copy(story, days)
+      const { rows: { steps, ...rows }, recoded, ids } = copy(story, days)
       for (const part of rows.lot_ingredients)
         part.ingredient_lot_id = salts.get(part.ingredient_lot_id) ?? part.ingredient_lot_id
       for (const sending of rows.dispatches) sending.customer_id = houses[Math.floor(random() * houses.length)].id
@@ -189,7 +192,9 @@ export async function growShop({
       }
       ids.set('ingredient_lots', salts)
       const shifted = copyEvents(told, days, text => restated(recoded(text), ids, (_, runId) => spans.get(runId)), recoded)
-      for (const event of shifted) await book.write(event)
+      const eventIds = new Map()
+      for (const [i, event] of shifted.entries()) eventIds.set(told[i].id, await book.write(event))
+      await insertRows(owner, 'steps', restatedSteps(steps, { ids, recoded }, eventIds))
       if ((n + 1) % 200 === 0) say(`${(n + 1) * 2} lots`)
     }
     const today = copy(Object.fromEntries(GROWN.map(table => [table, all[table]])), 0)
@@ -197,7 +202,8 @@ export async function growShop({
     const [{ behind }] = await owner.query('SELECT COALESCE(MAX(id), 0) AS behind FROM run_readings')
     const readingIds = today.ids.get('run_readings')
     today.rows.run_readings = today.rows.run_readings.map(row => ({ ...row, id: row.id + behind }))
-    for (const [table, rows] of Object.entries(today.rows)) await insertRows(owner, table, rows)
+    const { steps, ...others } = today.rows
+    for (const [table, rows] of Object.entries(others)) await insertRows(owner, table, rows)
     const written = new Map()
     const moved = spans => spans.map(span => span.map(id => readingIds.get(id) + behind))
     const retold = text => restated(today.recoded(text), today.ids, moved)
@@ -213,6 +219,7 @@ export async function growShop({
         }),
       )
     }
+    await insertRows(owner, 'steps', restatedSteps(steps, today, written))
     await book.close()
     const { codes } = last()
     for (const counter of all.code_counters)

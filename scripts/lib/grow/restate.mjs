@@ -19,6 +19,23 @@ const TABLE_OF = {
   meatPieceId: 'meat_pieces',
 }
 
+/** Steps of copies: their pieces and labels by the copies' ids, codes as they read now, and which record tells of them. */
+export const restatedSteps = (steps, { ids, recoded }, eventIds) =>
+  steps.map((step) => {
+    const pieces = ids.get('pieces')
+    const figures = JSON.parse(recoded(step.figures))
+    const spots = figures.spots && Object.fromEntries(
+      Object.entries(figures.spots).map(([id, spot]) => [pieces.get(Number(id)) ?? id, spot]),
+    )
+    return {
+      ...step,
+      pieces: JSON.stringify(JSON.parse(step.pieces).map(id => pieces.get(id) ?? id)),
+      figures: JSON.stringify(spots ? { ...figures, spots } : figures),
+      event_id: eventIds.get(step.event_id) ?? null,
+      end_event_id: eventIds.get(step.end_event_id) ?? null,
+    }
+  })
+
 /**
  * A record's JSON with the ids of the copy in it, by each table's map of old ids to new: what it names is what belongs
  * to its own lot, so that a record of an old lot can be taken back like any other. `spansOf` tells where the readings

@@ -26,6 +26,7 @@ export function storyOf(all, lotCodes) {
     pieces: pieces.map(piece => ({ ...piece, meat_piece_id: null })),
     lot_ingredients: of('lot_ingredients', 'lot_id', lots),
     turns: of('turns', 'lot_id', lots),
+    steps: of('steps', 'lot_id', lots),
     offcuts: of('offcuts', 'lot_id', lots),
     runs,
     run_pieces: inRuns,
@@ -68,8 +69,13 @@ export function fullStory(story) {
       dispatch_id: lot.id * 1000 + (i % SENDINGS_A_LOT),
     }))
   })
+  // Each of the pieces was done what was done to all.
+  const steps = story.steps.map(step => ({
+    ...step,
+    pieces: JSON.stringify(pieces.filter(piece => piece.lot_id === step.lot_id).map(piece => piece.id)),
+  }))
   const run_pieces = pieces.map((piece, i) => ({ id: i + 1, run_id: story.runs[0].id, piece_id: piece.id, voided: 0 }))
-  return { ...story, pieces, dispatches, packs, run_pieces }
+  return { ...story, pieces, steps, dispatches, packs, run_pieces }
 }
 
 /** Customers enough for ten years, beside those that are there. */

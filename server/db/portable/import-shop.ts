@@ -4,6 +4,7 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { z } from 'zod'
 import type { Finding } from '#core/book/findings'
 import { isUnsealed, sealRows } from '../seal-rows'
+import { layOldSteps } from '../migrations/2026-11-29-steps'
 import { verifyBook } from '../verify-book'
 import { headContract, isMissing, PORTABLE_TABLES, type PortableTable } from './portable-tables'
 import { NotJson, readExport } from './read-export'
@@ -107,11 +108,14 @@ async function fill(
   const missing = PORTABLE_TABLES.find(table => isMissing(table, seen, book!.version))
   if (missing) throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${missing.name}: missing` })
   await run('SET SESSION foreign_key_checks = 1')
-  const check = await verifyBook(admin, { transaction })
+  // From before there were steps: they are laid down once the rest is shown to be whole.
+  const stepless = seen.has('lots') && !seen.has('steps')
+  const check = await verifyBook(admin, { transaction, stepless })
   if (check.broken) throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
   if (check.end.hash !== book!.book.hash || check.records !== book!.book.records)
     throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
-  return { ok: true, records: check.records, rows, unmarked }
+  if (stepless) await layOldSteps(admin, transaction)
+  return { ok: true, records: check.records, rows, unmarked: unmarked || stepless }
 }
 
 /** A number of the book that the trigger refuses is a gap in the file's records. */

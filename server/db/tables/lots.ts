@@ -4,12 +4,15 @@ import type { AmountKind } from '#core/cure/seasoning'
 import type { SideShares } from '#core/cure/share-by-side'
 import type { MixRole } from '#shared/contracts/store'
 import type { Cut, Rind } from '#core/rules/cuts'
+import type { Stage } from '#core/life/meaning'
+import type { PieceFace } from '#core/life/step'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
 import { bool, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
 import { tableSpec, voidableSpec } from '../table-spec'
+import { PIECE_STATE } from './piece-state'
 
 export const lots = voidableSpec(
   'lots',
@@ -69,20 +72,29 @@ export const lots = voidableSpec(
   ],
 )
 
-export const pieces = voidableSpec(
-  'pieces',
-  {
-    lotId: int(),
-    number: int(),
-    meatLotId: int(),
-    meatPieceId: nullable(int()),
-    greenG: grams(),
-    greenTyped: text(64),
-    readings: int(),
-    bag: nullable(int()),
-  },
-  ['greenG', 'greenTyped', 'readings'],
-)
+export const pieces = {
+  ...voidableSpec(
+    'pieces',
+    {
+      lotId: int(),
+      number: int(),
+      meatLotId: int(),
+      meatPieceId: nullable(int()),
+      greenG: grams(),
+      greenTyped: text(64),
+      readings: int(),
+      bag: nullable(int()),
+      placeId: nullable(int()),
+      spot: nullable(text(60)),
+      face: nullable(text<PieceFace>(8)),
+      stage: nullable(text<Stage>(8)),
+      sinceMs: nullable(instant()),
+      outAtMs: nullable(instant()),
+    },
+    ['greenG', 'greenTyped', 'readings', ...PIECE_STATE],
+  ),
+  unsealed: [...PIECE_STATE] as readonly string[],
+}
 
 export const lotIngredients = voidableSpec(
   'lot_ingredients',

@@ -68,6 +68,15 @@ async function insertRows(tables: Tables, lastId: number, make: (fromId: number)
   }
 }
 
+/** Steps learn which record told of them; no seal covers that. */
+const numberSteps = (tables: Tables, entries: readonly NewEvent[], first: number): Promise<unknown> =>
+  Promise.all(
+    entries.flatMap(({ steps = [], endsSteps = [] }, i) => [
+      ...steps.map(id => tables.steps.update(id, { eventId: first + i })),
+      ...endsSteps.map(id => tables.steps.update(id, { endEventId: first + i })),
+    ]),
+  )
+
 /**
  * Chains records onto the book, and with them the digests of every row that this transaction wrote. The head's row
  * stays locked until the transaction ends, so that writers in any number of processes make one chain; it is taken last
@@ -103,7 +112,7 @@ export async function appendEvents(
   const first = rows[0]!.id
   // The rest touches what is locked already. Sent one behind the other without waiting, so that the head is let go
   // sooner.
-  const [, , , { stored, headHash }] = await Promise.all([
+  const [, , , , { stored, headHash }] = await Promise.all([
     tables.eventSubjects.insertMany(
       rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code }))),
     ),
@@ -111,6 +120,7 @@ export async function appendEvents(
       rows.flatMap(row => (row.touched === null ? [] : [{ eventId: row.id, touched: row.touched }])),
     ),
     besides(first),
+    numberSteps(tables, entries, first),
     tables.book.readBack(first, rows.at(-1)!.id),
   ])
   if (headHash !== rows.at(-1)!.hash)

@@ -3,6 +3,7 @@ import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { laySteps } from '../life/lay-steps'
 
 /** A lot that is in the cure, locked until the record is made. */
 async function curingLot(tables: Tables, code: string) {
@@ -26,26 +27,34 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
       minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE),
     })
   }
+  const laid = await laySteps(ctx, lot.value, [
+    { kind: 'turn', pieces: 'all', figures: { how: 'turned', face: null } },
+  ])
+  if (!laid.ok) return laid
   const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id })
-  recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId } })
+  recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId }, steps: laid.value })
   return { ok: true, value: { turnId } }
 }
 
-async function markLot(
-  ctx: WriteContext,
-  code: string,
-  field: 'drainedAtMs' | 'cureEndedAtMs',
-  kind: 'drained' | 'cure_ended',
-): Promise<Answer<object>> {
+/** Liquid was drained off; the last time is what the room shows, every time is in the book. */
+export async function drainLot(ctx: WriteContext, code: string): Promise<Answer<object>> {
   const lot = await curingLot(ctx.tables, code)
   if (!lot.ok) return lot
-  await ctx.tables.lots.update(lot.value.id, { [field]: ctx.nowMs })
-  recordEvent(ctx, { kind, subjects: [code], typed: {}, computed: { beforeMs: lot.value[field] } })
+  const figures = { how: 'poured_off', drained: null, back: false, saltLies: false } as const
+  const laid = await laySteps(ctx, lot.value, [{ kind: 'drain', pieces: 'all', figures }])
+  if (!laid.ok) return laid
+  const beforeMs = lot.value.drainedAtMs
+  recordEvent(ctx, { kind: 'drained', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value })
   return { ok: true, value: {} }
 }
 
-/** Liquid was drained off; the last time is what the room shows, every time is in the book. */
-export const drainLot = (ctx: WriteContext, code: string) => markLot(ctx, code, 'drainedAtMs', 'drained')
-
 /** Out of the cure and rinsed: the day count stops, drying begins. */
-export const endCure = (ctx: WriteContext, code: string) => markLot(ctx, code, 'cureEndedAtMs', 'cure_ended')
+export async function endCure(ctx: WriteContext, code: string): Promise<Answer<object>> {
+  const lot = await curingLot(ctx.tables, code)
+  if (!lot.ok) return lot
+  const laid = await laySteps(ctx, lot.value, [{ kind: 'out', pieces: 'all', figures: { rinses: null } }])
+  if (!laid.ok) return laid
+  const beforeMs = lot.value.cureEndedAtMs
+  recordEvent(ctx, { kind: 'cure_ended', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value })
+  return { ok: true, value: {} }
+}

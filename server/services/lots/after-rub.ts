@@ -9,6 +9,7 @@ import type { lots as lotsTable } from '../../db/tables/lots'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
+import { laySteps } from '../life/lay-steps'
 import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
 import { refuseVerdict } from '../rub/refuse-verdict'
@@ -52,6 +53,8 @@ export async function applySecond(
       appliedAtMs: ctx.nowMs,
     })),
   )
+  const laid = await laySteps(ctx, lot, [{ kind: 'add', pieces: 'all', figures: { application: 2 } }])
+  if (!laid.ok) return laid
   const judgement = await judgementNow(ctx, lot.id)
   if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement.status, judgement)
   await rejudge(ctx, lot.id)
@@ -60,6 +63,7 @@ export async function applySecond(
     subjects: [code, ...new Set(parts.value.map(part => part.lot.code))],
     typed: input,
     computed: { judgement, lotId: lot.id },
+    steps: laid.value,
   })
   return { ok: true, value: { code } }
 }
@@ -92,12 +96,16 @@ export async function weighAfter(
     if (netG < greenG / 2 || netG > greenG * 2) return refuse('after_brine_weight', { netG, greenG }, ['weight'])
     await ctx.tables.lots.update(lot.id, { afterG: netG, afterTyped: typed })
   }
+  const what = lot.method === 'excess' ? 'weighed_back' : 'after_brine'
+  const laid = await laySteps(ctx, lot, [{ kind: 'weigh', pieces: 'all', figures: { what, netG } }])
+  if (!laid.ok) return laid
   const judgement = await rejudge(ctx, lot.id)
   recordEvent(ctx, {
     kind: 'weighed_after',
     subjects: [code],
     typed: input,
     computed: { method: lot.method, before, judgement, lotId: lot.id },
+    steps: laid.value,
   })
   return { ok: true, value: { code } }
 }

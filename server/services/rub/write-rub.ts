@@ -5,6 +5,7 @@ import type { RubInput } from '#shared/contracts/rub'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { laySteps } from '../life/lay-steps'
 import type { Checked } from './check-rub'
 import { firstShareOf } from './judge-rub'
 import type { IngredientPart } from './rub-parts'
@@ -60,7 +61,7 @@ export async function writeRub(
     sides: input.sides,
     recipeRevisionId: input.recipeRevisionId,
   })
-  await tables.pieces.insertMany(
+  const pieceIds = await tables.pieces.insertMany(
     input.pieces.map((piece, i) => ({
       lotId,
       number: i + 1,
@@ -89,12 +90,20 @@ export async function writeRub(
       }
     }),
   )
+  const spots = Object.fromEntries(
+    input.pieces.flatMap(({ bag }, i) => (bag === null ? [] : [[pieceIds[i]!, `bag ${bag}`]])),
+  )
+  const laid = await laySteps(ctx, { id: lotId, code, zone: shop.zone }, [
+    { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face: 'flesh' } },
+  ])
+  if (!laid.ok) return laid
   if (card) await tables.benchCards.update(card.id, { lotId })
   recordEvent(ctx, {
     kind: 'lot_rubbed',
     subjects: [code, ...meat.keys(), ...new Set(parts.map(part => part.lot.code))],
     typed: input,
     computed: { plan, judgement, lotId },
+    steps: laid.value,
   })
   return { ok: true, value: { id: lotId, code } }
 }

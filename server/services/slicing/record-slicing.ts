@@ -5,11 +5,10 @@ import { nextCodes } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot, refuseHeld } from '../holds/holds'
+import { laySteps } from '../life/lay-steps'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
 import { lotSummaries } from '../lots/lot-summaries'
-
-/** Packs and offcuts may outweigh the slab by scale error only. */
 
 /** Slicing: the weight ready to slice, packs with their codes, and what went elsewhere. */
 export async function recordSlicing(
@@ -66,12 +65,15 @@ export async function recordSlicing(
       }),
     )
   }
+  const laid = await laySteps(ctx, lot, [{ kind: 'slice', pieces: 'all', figures: {} }])
+  if (!laid.ok) return laid
   const before = { readyG: lot.readyG, readyTyped: lot.readyTyped }
   recordEvent(ctx, {
     kind: 'sliced',
     subjects: [code, ...packCodes],
     typed: input,
     computed: { packCodes, outG, lotId: lot.id, offcutIds, before },
+    steps: laid.value,
   })
   const rules = await ruleSetById(ctx.tables, lot.judgement.ruleSetId)
   if (rules?.bellyNoHeavier && lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {

@@ -9,6 +9,7 @@ import { spansOf } from '#core/lists/spans'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
+import { endHeats, laySteps } from '../life/lay-steps'
 import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
 import { runLine } from './run-readings'
@@ -18,7 +19,11 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   const ids = [...new Set(input.pieceIds)]
   const pieces = await ctx.tables.pieces.find({ id: ids })
   if (pieces.length !== ids.length) return refuse('no_such_piece', {}, ['pieceIds'])
-  const lots = await ctx.tables.lots.find({ id: [...new Set(pieces.map(piece => piece.lotId))] }, { lock: true })
+  // Always in the same order: two that want the same lots wait for each other.
+  const lots = await ctx.tables.lots.find(
+    { id: [...new Set(pieces.map(piece => piece.lotId))] },
+    { order: [['id', 'ASC']], lock: true },
+  )
   const curing = lots.find(lot => lot.cureEndedAtMs === null)
   if (curing) return refuse('still_curing', { code: curing.code }, ['pieceIds'])
   const held = await refuseHeld(ctx, lots)
@@ -41,11 +46,26 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     chamberThermometerId: input.chamberThermometerId,
   })
   await ctx.tables.runPieces.insertMany(ids.map(pieceId => ({ runId, pieceId })))
+  const steps: number[] = []
+  for (const lot of lots) {
+    const laid = await laySteps(ctx, lot, [
+      {
+        kind: 'heat',
+        pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.id),
+        toMs: null,
+        runId,
+        figures: { code, targetC: input.targetCore.tempC, back: true },
+      },
+    ])
+    if (!laid.ok) return { ...laid, path: ['pieceIds'] }
+    steps.push(...laid.value)
+  }
   recordEvent(ctx, {
     kind: 'run_started',
     subjects: [code, ...lots.map(lot => lot.code)],
     typed: input,
     computed: { targetCoreC: input.targetCore.tempC, runId },
+    steps,
   })
   return { ok: true, value: { code } }
 }
@@ -139,6 +159,7 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
   if (hottestC === null && found.value.targetCoreC > HEAT_FROM_C)
     return refuse('no_core_reading', { code, belowC: HEAT_FROM_C })
   const outcome = outcomeOf(hottestC ?? HEAT_FROM_C)
+  const endsSteps = await endHeats(ctx, found.value.id)
   await ctx.tables.runs.update(found.value.id, { pulledAtMs: ctx.nowMs, pulledById: ctx.actor.id, outcome })
   const { lots } = await lotsOfRun(ctx, found.value.id)
   recordEvent(ctx, {
@@ -146,6 +167,7 @@ export async function pullRun(ctx: WriteContext, code: string): Promise<Answer<{
     subjects: [code, ...lots.map(lot => lot.code)],
     typed: {},
     computed: { hottestC, outcome, runId: found.value.id },
+    endsSteps,
   })
   await checkRun(ctx, found.value.id)
   return { ok: true, value: { outcome } }

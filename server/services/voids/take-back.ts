@@ -30,6 +30,8 @@ const free
       await work(ctx, event)
       return null
     }
+/** Its steps go back with every record; there is nothing else to it. */
+const itsSteps = () => Promise.resolve(null)
 const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
 /** Readings that a record added: it names them, or, before it did, their times. */
 async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read'>): Promise<number[]> {
@@ -43,27 +45,14 @@ async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read
     (await ctx.tables.runReadings.pick(['atMs'], { runId, phase: typed.phase })).filter(row => added.has(row.atMs)),
   )
 }
-const lotOf = async (ctx: WriteContext, event: { subjects: string[] }) =>
-  (await ctx.tables.lots.one({ code: event.subjects[0] }, { lock: true }))!
-
 /**
  * What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not
  * voided.
  */
 export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
   turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([event.computed.turnId])) },
-  drained: {
-    builtOn: ['drained'],
-    undo: free(async (ctx, event) =>
-      ctx.tables.lots.update((await lotOf(ctx, event)).id, {
-        drainedAtMs: event.computed.beforeMs ?? null,
-      }),
-    ),
-  },
-  cure_ended: {
-    builtOn: ['run_started', 'sliced'],
-    undo: free(async (ctx, event) => ctx.tables.lots.update((await lotOf(ctx, event)).id, { cureEndedAtMs: null })),
-  },
+  drained: { builtOn: ['drained'], undo: itsSteps },
+  cure_ended: { builtOn: ['run_started', 'sliced'], undo: itsSteps },
   fridge_read: {
     builtOn: [],
     undo: async (ctx, event) => {

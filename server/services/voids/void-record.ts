@@ -5,6 +5,7 @@ import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { takeBackSteps } from '../life/take-back-steps'
 import { takeBack, type TakeBack } from './take-back'
 
 const UNDO_REASON = 'undone within ten minutes'
@@ -48,7 +49,7 @@ export async function voidRecord(ctx: WriteContext, eventId: number, reason: str
   const subjects = JSON.parse(event.subjects) as string[]
   const later = await builtUpon(ctx.tables, eventId, step.anySubject ? subjects : subjects.slice(0, 1), step.builtOn)
   if (later) return refuse('built_upon', { record: later.id })
-  const inTheWay = await undo(ctx, event.kind, event)
+  const inTheWay = (await undo(ctx, event.kind, event)) ?? (await takeBackSteps(ctx, eventId))
   if (inTheWay) return inTheWay
   recordEvent(ctx, {
     kind: 'voided',

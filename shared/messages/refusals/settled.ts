@@ -1,6 +1,22 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
+import type { ContradictionCode, Mend } from '#core/life/meaning'
+import type { StepKind } from '#core/life/step'
 import { said } from '../params'
+import { MEND_WORDS, STEP_DONE, WHY_NOT } from '../steps'
+
+/** Two steps that cannot both be: what was done, and when. */
+type ContradictionFigures = {
+  code: string
+  zone: string
+  why: ContradictionCode
+  mend: Mend
+  /** The earlier, where there is one; its instant 0 where not. */
+  first: StepKind | 'none'
+  firstMs: Milliseconds
+  second: StepKind
+  secondMs: Milliseconds
+}
 
 /** What was asked for is so already, or stands against what is so: nothing needs doing again. */
 export const SETTLED = {
@@ -9,6 +25,11 @@ export const SETTLED = {
   already_open: (p: { code: string }) => `${p.code} is open already. Nothing is left to do.`,
   turned_just_now: (p: { who: string; code: string; minutes: number }) =>
     `${p.who} turned ${p.code} ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`}: that turn counts. No second one was added.`,
+  step_contradicts: (p: ContradictionFigures, as: Notation) => {
+    const at = (ms: Milliseconds) => said.moment(ms, p.zone, as)
+    const since = p.first === 'none' ? '' : ` since ${at(p.firstMs)}, when it was ${STEP_DONE[p.first]}`
+    return `${p.code} cannot have been ${STEP_DONE[p.second]} on ${at(p.secondMs)}: it ${WHY_NOT[p.why]}${since}. ${MEND_WORDS[p.mend]} Nothing was recorded.`
+  },
   cure_over: (p: { code: string }) => `${p.code} is out of the cure already. Its page shows since when.`,
   already_pulled: (p: { code: string }) => `${p.code} was pulled already. Its page shows when and by whom.`,
   already_decided: () => 'This hold was decided already. Open the lot again to see how.',

@@ -1,0 +1,38 @@
+import { foldStanding } from '#core/life/fold-standing'
+import type { PieceLife } from '#core/life/fold'
+import type { Tables } from '../../db/database'
+import { PIECE_STATE } from '../../db/tables/piece-state'
+import { standingSteps } from './standing-steps'
+
+/**
+ * Keeps with each piece of a lot where it stands by the lot's steps, and with the lot when its cure was over and when it
+ * was last drained. The only writer of these columns: whatever tells, voids or corrects a step ends here. Only what
+ * changed is written. The lot must be locked.
+ */
+export async function keepState(tables: Tables, lotId: number): Promise<void> {
+  const [steps, lot, rows] = await Promise.all([
+    standingSteps(tables, [lotId]),
+    tables.lots.one({ id: lotId }),
+    tables.pieces.pick([...PIECE_STATE], { lotId }),
+  ])
+  if (!lot) return
+  const { life } = foldStanding(steps.get(lotId) ?? [])
+  const kept = new Map(rows.map(row => [row.id, row]))
+  for (const piece of life.pieces) {
+    const row = kept.get(piece.pieceId)
+    if (row && PIECE_STATE.some(column => row[column] !== piece[column]))
+      await tables.pieces.update(piece.pieceId, stateOf(piece))
+  }
+  const { cureEndedAtMs, drainedAtMs } = life
+  if (lot.cureEndedAtMs !== cureEndedAtMs || lot.drainedAtMs !== drainedAtMs)
+    await tables.lots.update(lotId, { cureEndedAtMs, drainedAtMs })
+}
+
+const stateOf = ({ placeId, spot, face, stage, sinceMs, outAtMs }: PieceLife) => ({
+  placeId,
+  spot,
+  face,
+  stage,
+  sinceMs,
+  outAtMs,
+})

@@ -1,0 +1,100 @@
+import type { FiguresOfStep, Step, StepKind } from '#core/life/step'
+import { foldLife, type Contradiction } from '#core/life/fold'
+import { foldStanding, isSound } from '#core/life/fold-standing'
+import { piecesFor } from '#core/life/pieces-for'
+import type { Milliseconds } from '#core/units/quantities'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { keepState } from './keep-state'
+import { stepOf } from '../../db/step-of'
+import { standingSteps } from './standing-steps'
+
+/** A step as it is to be laid down; its number and its record come with the writing. */
+export type NewStep = {
+  [K in StepKind]: {
+    kind: K
+    /** Ids of pieces of the lot, or all of it for which the kind makes sense at that instant. */
+    pieces: readonly number[] | 'all'
+    figures: FiguresOfStep[K]
+    placeId?: number | null
+    /** When it happened; now, unless said. */
+    fromMs?: Milliseconds
+    /** Null: it goes on. Left out: it was an instant. */
+    toMs?: Milliseconds | null
+    runId?: number | null
+    lateReason?: string | null
+  }
+}[StepKind]
+
+/** Behind every step that has a number. */
+const NOT_YET_NUMBERED = Number.MAX_SAFE_INTEGER
+
+/** Why a lot's steps cannot stand with others among them; null when they can, or when they could not before. */
+function refusalOf(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Refusal | null {
+  const folded = foldLife(wanted)
+  // What could not be before, this press did not make, and it keeps nobody from telling what was done.
+  return folded.ok || !isSound(standing) ? null : contradicted(lot, folded.contradiction)
+}
+
+/** A lot as a refusal names it, and where its clock hangs. */
+interface Told {
+  code: string
+  zone: string
+}
+
+export function contradicted({ code, zone }: Told, { code: why, first, second, mend }: Contradiction): Refusal {
+  return refuse('step_contradicts', {
+    code,
+    zone,
+    why,
+    mend,
+    first: first?.kind ?? 'none',
+    firstMs: first?.fromMs ?? 0,
+    second: second.kind,
+    secondMs: second.fromMs,
+  })
+}
+
+/**
+ * Lays steps of one lot down, all or none: they are folded with those that stand, written, and the state of its pieces
+ * follows. The lot must be locked. Answers with their ids, for the record that tells of them.
+ */
+export async function laySteps(
+  ctx: WriteContext,
+  lot: Told & { id: number },
+  news: readonly NewStep[],
+): Promise<Answer<number[]>> {
+  const standing = (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
+  const { life } = foldStanding(standing)
+  const rows = news.map((step) => {
+    const fromMs = step.fromMs ?? ctx.nowMs
+    return {
+      lotId: lot.id,
+      kind: step.kind,
+      pieces: step.pieces === 'all' ? piecesFor(life, step.kind, fromMs) : [...step.pieces],
+      placeId: step.placeId ?? null,
+      fromAtMs: fromMs,
+      toAtMs: step.toMs === undefined ? fromMs : step.toMs,
+      runId: step.runId ?? null,
+      figures: step.figures,
+      byId: ctx.actor.id,
+      lateReason: step.lateReason ?? null,
+    }
+  })
+  const wanted = rows.map((row, i) => stepOf({ ...row, id: NOT_YET_NUMBERED - news.length + i }))
+  const refused = refusalOf(lot, standing, [...standing, ...wanted])
+  if (refused) return refused
+  const ids = await ctx.tables.steps.insertMany(rows)
+  await keepState(ctx.tables, lot.id)
+  return { ok: true, value: ids }
+}
+
+/** The heats that go on in a run end, and the pieces lie where they lay before. Answers with their ids. */
+export async function endHeats(ctx: WriteContext, runId: number): Promise<number[]> {
+  const going = await ctx.tables.steps.find({ runId, toAtMs: null })
+  const lotIds = [...new Set(going.map(step => step.lotId))].toSorted((a, b) => a - b)
+  if (lotIds.length === 0) return []
+  await ctx.tables.lots.pick([], { id: lotIds }, { order: [['id', 'ASC']], lock: true })
+  for (const step of going) await ctx.tables.steps.update(step.id, { toAtMs: ctx.nowMs })
+  for (const lotId of lotIds) await keepState(ctx.tables, lotId)
+  return going.map(step => step.id)
+}

@@ -1,0 +1,21 @@
+import { groupBy } from '#core/lists/group-by'
+import type { Step } from '#core/life/step'
+import type { Tables } from '../../db/database'
+import { stepOf } from '../../db/step-of'
+
+/** Steps of lots that stand, by lot, in order of happening. */
+export async function standingSteps(tables: Tables, lotId: readonly number[]): Promise<Map<number, Step[]>> {
+  const rows = await tables.steps.find(
+    { lotId },
+    {
+      order: [
+        ['fromAtMs', 'ASC'],
+        ['id', 'ASC'],
+      ],
+    },
+  )
+  return groupBy(
+    rows.map(stepOf),
+    step => step.lotId,
+  )
+}

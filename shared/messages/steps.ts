@@ -1,0 +1,33 @@
+import type { ContradictionCode, Mend } from '#core/life/meaning'
+import type { StepKind } from '#core/life/step'
+
+/** What was done to the pieces: "was turned". */
+export const STEP_DONE: Readonly<Record<StepKind, string>> = {
+  rub: 'rubbed',
+  turn: 'turned',
+  drain: 'drained',
+  look: 'looked at',
+  move: 'moved',
+  add: 'given more of its cure',
+  weigh: 'weighed',
+  out: 'taken out of the cure',
+  heat: 'put into the smoke',
+  slice: 'sliced',
+}
+
+/** What makes the two fit. */
+export const MEND_WORDS: Readonly<Record<Mend, string>> = {
+  other_time: 'Look at the hour of both; if one of them is wrong, void it and tell it again.',
+  tell_out: 'Say when it came out of the cure first.',
+  tell_heat_end: 'Say when it came out of the smoke first.',
+  void_one: 'Void one of the two.',
+}
+
+/** What stands in the way of a second step, before its own time is said. */
+export const WHY_NOT: Readonly<Record<ContradictionCode, string>> = {
+  before_rub: 'was not rubbed yet',
+  rubbed_twice: 'was rubbed already',
+  out_of_cure: 'was out of the cure',
+  still_curing: 'was still in the cure',
+  in_heat: 'was in the smoke',
+}
