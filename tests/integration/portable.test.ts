@@ -15,6 +15,7 @@ import { runScript } from '../support/script'
 import { confirm, OWNER, openTestShop, type TestShop } from '../support/shop'
 
 const SCHEMA_FILE = resolve(import.meta.dirname, '../../docs/shop-export.schema.json')
+const OLD_EXPORT = resolve(import.meta.dirname, '../fixtures/shop-export-2.json.gz')
 let shop: TestShop
 let owner: Client
 let folder: string
@@ -287,6 +288,7 @@ describe('the whole shop as JSON', () => {
     const path = join(folder, 'first.json')
     const copy = structuredClone(exported)
     copy.version = 1
+    delete copy.tables.steps
     // A book without digests, each hash as it was made then, and tables without the columns that came later.
     delete copy.tables.event_rows
     leaveOutLater(copy)
@@ -324,6 +326,8 @@ describe('the whole shop as JSON', () => {
     expect((await database.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 1'))[0]!.kind).toBe(
       'rows_sealed',
     )
+    const steps = 'SELECT kind, COUNT(*) AS n FROM steps WHERE voided = 0 GROUP BY kind ORDER BY kind'
+    expect(await database.sql(steps)).toEqual(await shop.sql(steps))
     // What is finished is marked as it was, though the file does not say so.
     const finished = 'SELECT code FROM lots WHERE finished_at IS NOT NULL ORDER BY id'
     expect(await database.sql(finished)).toEqual(await shop.sql(finished))
@@ -343,6 +347,18 @@ describe('the whole shop as JSON', () => {
     expect(await runScript('verify-book', [], on(database))).toMatchObject({ code: 0 })
     await database.drop()
     await young.close()
+  })
+  it('of the second version, as 0.4.0 wrote it, gets its steps and stands whole', async () => {
+    const database = await freshDatabase({ ready: false })
+    const path = join(folder, 'written-by-0.4.0.json')
+    writeFileSync(path, gunzipSync(readFileSync(OLD_EXPORT)))
+    const imported = await runScript('import', [path], on(database))
+    expect(imported.code, imported.output).toBe(0)
+    expect(await runScript('verify-book', [], on(database))).toMatchObject({ code: 0 })
+    const [turns] = await database.sql('SELECT COUNT(*) AS n FROM turns WHERE voided = 0')
+    expect(await database.sql('SELECT COUNT(*) AS n FROM steps WHERE kind = \'turn\'')).toEqual([turns])
+    expect(await database.sql('SELECT id FROM pieces WHERE stage IS NULL AND voided = 0')).toEqual([])
+    await database.drop()
   })
   it('is for the owner alone', async () => {
     for (const signIn of ['tam', 'quill'])

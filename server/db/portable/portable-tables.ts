@@ -32,9 +32,9 @@ export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
   .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
-export const EXPORT_VERSION = 2
-/** Read for ever: the first had no digests of rows. */
-const READ_VERSIONS = [1, EXPORT_VERSION] as const
+export const EXPORT_VERSION = 3
+/** Read for ever: the first had no digests of rows, the second no steps. */
+const READ_VERSIONS = [1, 2, EXPORT_VERSION] as const
 const SINCE_2 = ['event_rows']
 
 /** What stands before the tables. */
