@@ -27,6 +27,11 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   ],
   shop_exported: [{}, {}, 'The whole shop was taken along as a file.'],
   own_device_ended: [{ station: 'old phone' }, {}, 'Signed out from elsewhere: old phone.'],
+  step: [
+    { steps: [{ kind: 'turn', how: 'massaged', face: null }] },
+    { happenedMs: 0, lateMs: 0, places: {}, steps: [{ id: 1, lot: 'L-0007', kind: 'turn', pieces: [2] }] },
+    'Massaged. L-0007: piece 2.',
+  ],
   device_ended: [{ station: 'Wall' }, {}, 'Signed out by the owner: Wall.'],
   rules_confirmed: [
     { confirmedBy: 'Ada', confirmedOn: '2026-11-01', reference: 'folder' },

@@ -12,6 +12,7 @@ import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { CuttingKind } from '#shared/contracts/store'
 import { holdWords } from '#shared/messages/holds'
+import { pressWords } from './step-words'
 
 type Teller<K extends EventKind> = (typed: TypedOf<K>, computed: ComputedOf<K>, as: Notation) => string
 
@@ -25,6 +26,7 @@ const nitriteOf = ({ judgement: { lot, meaning } }: { judgement: Judgement }, as
 /** What a void took back, in a few words; kinds that cannot be voided have none. */
 const KIND_WORDS: Partial<Record<EventKind, string>> = {
   turned: 'the turn',
+  step: 'the step',
   drained: 'the draining',
   cure_ended: 'the end of the cure',
   fridge_read: 'the fridge reading',
@@ -117,6 +119,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
       .join(', ')}${pieces.length > 6 ? ', …' : ''}), ${nitriteOf(c, as)}.`
   },
   turned: () => 'Turned, all pieces.',
+  step: pressWords,
   turn_voided: () => 'A turn was voided.',
   drained: () => 'Drained.',
   cure_ended: () => 'Out of the cure, rinsed.',

@@ -71,6 +71,8 @@ export const ROUGH_ML = {
  */
 export const LIQUID_LOSS = { settled: 1.25, early: 3 } as const
 export const DRAIN_SETTLED_MS: Milliseconds = MS_PER_DAY
+/** Of what the meat weighs, more than this drained is asked about. */
+export const DRAINED_ASKED_SHARE: Fraction = 0.15
 /** Drained so soon after the rub, it took along what nobody can say. */
 export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
 
@@ -145,6 +147,10 @@ export const TURNING_DAY_FROM = '04:00'
 export const HALF_DAY = { splitAt: '14:00', morningBy: '10:00', eveningBy: '20:00' } as const
 /** The first half day to turn in begins so long after the rub. */
 export const FIRST_HALF_AFTER_MS: Milliseconds = 6 * MS_PER_HOUR
+/** Clocks differ a little: what is told up to so far ahead counts as now. */
+export const STEP_AHEAD_MS: Milliseconds = 2 * MS_PER_MINUTE
+/** Told later than this, it is said why. */
+export const LATE_REASON_MS: Milliseconds = MS_PER_DAY
 /** How long a tap may be undone without saying why. */
 export const UNDO_MS: Milliseconds = 10 * MS_PER_MINUTE
 /** Clocks of probes and tablets differ a little; readings further ahead than this are a mistake. */

@@ -56,5 +56,6 @@ export const EVENT_KINDS = [
   'name_closed',
   'shop_exported',
   'own_device_ended',
+  'step',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]

@@ -6,6 +6,7 @@ import type { RuleSet } from '#core/rules/rule-set'
 import type { EventKind } from './event-kinds'
 import type { HoldReason } from './holds'
 import type { Judgement } from './judgement'
+import type { StepInput, ToldKind } from './steps'
 import type { MeatState } from './store'
 
 /** What was typed, beside what it means. */
@@ -199,6 +200,18 @@ export type RecordOf = OfEveryKind<{
     computed: { labResultId: number; lotId: number; maxPpm?: Ppm }
   }
   turned: { typed: object; computed: { turnId: number } }
+  /** One press of one to four steps, over one or more lots. */
+  step: {
+    typed: { steps: readonly StepInput[] }
+    computed: {
+      happenedMs: Milliseconds
+      /** How much later it was told. */
+      lateMs: Milliseconds
+      steps: readonly { id: number; lot: string; kind: ToldKind; pieces: readonly number[] }[]
+      /** Names of the places that were moved to, by id. */
+      places: Readonly<Record<number, string>>
+    }
+  }
   /** Of the first version only. */
   turn_voided: { typed: object; computed: None }
   drained: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }

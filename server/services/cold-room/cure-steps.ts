@@ -18,13 +18,16 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
   const lot = await curingLot(ctx.tables, code)
   if (!lot.ok) return lot
   // Two tablets, one turn: whoever came second is told, and the lot keeps one.
-  const [last] = await ctx.tables.turns.find({ lotId: lot.value.id }, { order: [['atMs', 'DESC']], limit: 1 })
-  if (last && Math.abs(ctx.nowMs - last.atMs) < SAME_TURN_MS) {
+  const [last] = await ctx.tables.steps.find(
+    { lotId: lot.value.id, kind: 'turn' },
+    { order: [['fromAtMs', 'DESC']], limit: 1 },
+  )
+  if (last && Math.abs(ctx.nowMs - last.fromAtMs) < SAME_TURN_MS) {
     const by = await ctx.tables.users.one({ id: last.byId })
     return refuse('turned_just_now', {
       code,
       who: by!.name,
-      minutes: Math.round(Math.abs(ctx.nowMs - last.atMs) / MS_PER_MINUTE),
+      minutes: Math.round(Math.abs(ctx.nowMs - last.fromAtMs) / MS_PER_MINUTE),
     })
   }
   const laid = await laySteps(ctx, lot.value, [

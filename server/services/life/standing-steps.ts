@@ -3,8 +3,11 @@ import type { Step } from '#core/life/step'
 import type { Tables } from '../../db/database'
 import { stepOf } from '../../db/step-of'
 
+/** A step, who told it, and of which lot. */
+export type Standing = Step & { byId: number; lotId: number }
+
 /** Steps of lots that stand, by lot, in order of happening. */
-export async function standingSteps(tables: Tables, lotId: readonly number[]): Promise<Map<number, Step[]>> {
+export async function standingSteps(tables: Tables, lotId: readonly number[]): Promise<Map<number, Standing[]>> {
   const rows = await tables.steps.find(
     { lotId },
     {

@@ -23,7 +23,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const lotId = rows.map(row => row.id)
   const [pieces, turns, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),
-    tables.turns.find({ lotId }, { order: [['atMs', 'ASC']] }),
+    tables.steps.pick(['lotId', 'fromAtMs', 'byId'], { lotId, kind: 'turn' }, { order: [['fromAtMs', 'ASC']] }),
     tables.holds.find({ lotId }),
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
     tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
@@ -94,7 +94,11 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
-      turns: (of.turns.get(lot.id) ?? []).map(turn => ({ id: turn.id, atMs: turn.atMs, by: initials.get(turn.byId)! })),
+      turns: (of.turns.get(lot.id) ?? []).map(({ id, fromAtMs, byId }) => ({
+        id,
+        atMs: fromAtMs,
+        by: initials.get(byId)!,
+      })),
       judgement: lot.judgement,
       openHolds: (of.holds.get(lot.id) ?? [])
         .filter(hold => hold.disposition === null || hold.disposition === 'destroy')

@@ -5,6 +5,7 @@ import type { Grams } from '#core/units/quantities'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
+import { KeptAccounts } from './kept-accounts'
 
 /** What an entry is about, beside its grams. */
 export interface EntrySource {
@@ -70,8 +71,13 @@ async function moved(tables: Tables, ingredientLotId: number[], readabilityG: Re
   })
 }
 
+const kept = new KeptAccounts<Entry[]>()
+
 /** Everything that happened to each ingredient lot's grams, in order of time, by the lot's id. */
-export async function saltEntries(tables: Tables, salts: readonly IngredientRow[]): Promise<Map<number, Entry[]>> {
+export const saltEntries = (tables: Tables, salts: readonly IngredientRow[]): Promise<Map<number, Entry[]>> =>
+  kept.of(tables, salts, lots => readEntries(tables, lots))
+
+async function readEntries(tables: Tables, salts: readonly IngredientRow[]): Promise<Map<number, Entry[]>> {
   const ids = salts.map(lot => lot.id)
   const scales = await tables.instruments.pick(['readability'], { kind: 'scale' })
   const readabilityG: ReadabilityOf = scaleId =>

@@ -52,6 +52,7 @@ async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read
 export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
   turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([event.computed.turnId])) },
   drained: { builtOn: ['drained'], undo: itsSteps },
+  step: { builtOn: [], undo: itsSteps },
   cure_ended: { builtOn: ['run_started', 'sliced'], undo: itsSteps },
   fridge_read: {
     builtOn: [],

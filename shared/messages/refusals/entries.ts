@@ -36,6 +36,13 @@ export const ENTRIES = {
   control_characters: () => 'This holds characters that cannot be printed. Type it again.',
   ill_formed_text: () =>
     'This holds half a character, as when an emoji is cut in two. Delete the last sign and type it again.',
+  not_yet_happened: () => 'This lies ahead. Say when it was done, or wait until it is.',
+  late_reason_missing: () => 'This was more than a day ago. Say in a few words why it is told now.',
+  lot_twice: () => 'A lot is named twice here. Name it once, with all its pieces.',
+  drained_over: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
+    `${said.meat(p.drainedG, as)} of liquid is more than ${p.code} weighs (${said.meat(p.greenG, as)}). Check the figure and the unit.`,
+  drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
+    `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
   reason_missing: () => 'Say why, in a few words.',
   not_a_date: () => 'This is not a date. Choose the day.',
   not_a_code: () => 'This is not a code. Codes look like L-0042.',

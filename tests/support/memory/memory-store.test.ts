@@ -14,7 +14,8 @@ describe('the tables in memory', () => {
 it('hold the whole demo shop, its book unbroken, every row as its last record sealed it', async () => {
   const store = memoryStore()
   await loadDemo(store, Date.UTC(2026, 5, 17, 16))
-  const { book, bookHead, ...tables } = store.tables
+  const { tables } = store
+  const { book, bookHead } = tables
   const { lastId } = (await bookHead.one({ id: 1 }))!
   const { stored, headHash } = await book.readBack(1, lastId)
   const walked = walkChain(CHAIN_START, stored, sha256)

@@ -76,10 +76,15 @@ export function memoryStore(nowMs: () => number = Date.now): Store {
   const noSql = (): never => {
     throw new Error('the tables in memory know no SQL')
   }
+  let bound = { to: state, tables: bind(state, null, counters, nowMs) }
   return {
-    get tables() {
-      return bind(state, null, counters, nowMs)
-    },
+    // One object for all time, as a store's is: it looks at whatever was written last.
+    tables: new Proxy({} as Tables, {
+      get: (_none, key) => {
+        if (bound.to !== state) bound = { to: state, tables: bind(state, null, counters, nowMs) }
+        return Reflect.get(bound.tables, key) as unknown
+      },
+    }),
     transaction: (work) => {
       const mine = turn.then(async () => {
         const [base, own] = [state, new Map(state)]

@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest'
+import type { Notation } from '../../core/units/format'
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../../core/units/quantities'
+import type { StepInput } from '../../shared/contracts/steps'
+import { pressWords } from './step-words'
+
+const AS = { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' } as Notation
+const told = (steps: StepInput[], lateMs = 0, pieces = [1, 2]) =>
+  pressWords(
+    { steps },
+    {
+      happenedMs: 0,
+      lateMs,
+      places: { 4: 'Garage' },
+      steps: steps.map(({ kind }, i) => ({ id: i, lot: 'L-0042', kind, pieces })),
+    },
+    AS,
+  )
+const drain = (liquid: Extract<StepInput, { kind: 'drain' }>['liquid']): StepInput => ({
+  kind: 'drain',
+  how: 'poured_off',
+  liquid,
+  back: false,
+  saltLies: false,
+  sure: false,
+})
+
+describe('a press in the book', () => {
+  it('says what was done and to which pieces', () =>
+    expect(told([{ kind: 'turn', how: 'turned', face: null }])).toBe('Turned. L-0042: pieces 1, 2.'))
+  it('says how much was drained as it was told', () => {
+    expect(told([drain({ told: 'rough', rough: 'cup' })])).toContain('Drained: about a cup.')
+    expect(told([drain({ told: 'ml', ml: 250 })])).toContain('250 mL')
+    expect(told([drain(null)])).toContain('nobody saw how much')
+  })
+  it('says two steps of one press, and how late', () =>
+    expect(
+      told([{ kind: 'out', rinses: 2 }, { kind: 'move', placeId: 4, spot: 'shelf 2' }], 20 * MS_PER_MINUTE, [3]),
+    ).toBe('Out of the cure, rinsed 2 times. Moved to Garage, shelf 2. L-0042: piece 3. Told 20 min later.'))
+  it('counts hours and days', () => {
+    const late = (hours: number) => told([{ kind: 'look', feel: 'stiff', note: null }], hours * MS_PER_HOUR)
+    expect(late(3)).toContain('Looked at: stiff throughout. L-0042: pieces 1, 2. Told 3 h later.')
+    expect(late(49)).toContain('2 days')
+  })
+})

@@ -1,0 +1,57 @@
+import { formatMeat, formatNumber, type Notation } from '#core/units/format'
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
+import type { TurnWay } from '#core/life/rhythm'
+import type { Feel } from '#core/life/step'
+import type { ComputedOf, TypedOf } from '#shared/contracts/records'
+import type { StepInput } from '#shared/contracts/steps'
+
+const TURN: Record<TurnWay, string> = { turned: 'Turned', massaged: 'Massaged', stirred: 'Stirred' }
+export const FEEL_WORDS: Record<Feel, string> = {
+  raw: 'as raw',
+  edges_firm: 'edges firm',
+  soft_middle: 'firm but soft in the middle',
+  stiff: 'stiff throughout',
+}
+export const ROUGH_WORDS = { few_spoons: 'a few spoonfuls', cup: 'about a cup', more: 'more than a cup' } as const
+
+function liquidWords(liquid: Extract<StepInput, { kind: 'drain' }>['liquid'], as: Notation): string {
+  if (liquid === null) return 'nobody saw how much'
+  if (liquid.told === 'weighed') return formatMeat(liquid.weight.netG, as)
+  return liquid.told === 'ml' ? `${formatNumber(liquid.ml, 0, as.decimal)} mL` : ROUGH_WORDS[liquid.rough]
+}
+
+function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as: Notation): string {
+  switch (step.kind) {
+    case 'turn':
+      return `${TURN[step.how]}${step.face ? `, ${step.face} up` : ''}`
+    case 'drain':
+      return `${step.how === 'leaked' ? 'Leaked' : 'Drained'}: ${liquidWords(step.liquid, as)}${step.back ? ', poured back' : ''}`
+    case 'look':
+      return `Looked at${step.feel ? `: ${FEEL_WORDS[step.feel]}` : ''}${step.note ? `, “${step.note}”` : ''}`
+    case 'move':
+      return `Moved to ${places[step.placeId] ?? 'another place'}${step.spot ? `, ${step.spot}` : ''}`
+    case 'out':
+      return step.rinses === 0
+        ? 'Out of the cure, not rinsed'
+        : `Out of the cure, rinsed${step.rinses !== null && step.rinses > 1 ? ` ${step.rinses} times` : ''}`
+  }
+}
+
+/** "20 min", "3 h", "2 days": how much later something was told. */
+function laterWords(ms: Milliseconds): string {
+  if (ms < MS_PER_HOUR) return `${Math.round(ms / MS_PER_MINUTE)} min`
+  return ms < MS_PER_DAY ? `${Math.round(ms / MS_PER_HOUR)} h` : `${Math.round(ms / MS_PER_DAY)} days`
+}
+
+/** "L-0042: pieces 1 and 3" where not all lots and pieces share one list. */
+function whichWords(steps: ComputedOf<'step'>['steps']): string {
+  const lots = [...new Map(steps.map(step => [step.lot, step.pieces])).entries()]
+  return lots.map(([lot, pieces]) => `${lot}: ${pieces.length === 1 ? 'piece' : 'pieces'} ${pieces.join(', ')}`).join('; ')
+}
+
+/** A press in the book: what was done, to which pieces, and how much later it was told. */
+export function pressWords(typed: TypedOf<'step'>, computed: ComputedOf<'step'>, as: Notation): string {
+  const done = typed.steps.map(step => `${stepWords(step, computed.places, as)}.`).join(' ')
+  const late = computed.lateMs >= MS_PER_MINUTE ? ` Told ${laterWords(computed.lateMs)} later.` : ''
+  return `${done} ${whichWords(computed.steps)}.${late}`
+}

@@ -1,0 +1,56 @@
+import { DRAINED_ASKED_SHARE, LATE_REASON_MS, SAME_TURN_MS } from '#core/rules/house'
+import { happenedMs } from '#core/life/happened'
+import type { Step } from '#core/life/step'
+import { sumOf } from '#core/lists/sum-of'
+import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
+import type { PressInput } from '#shared/contracts/steps'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import type { NewStep } from './lay-steps'
+
+/** When a press says that it happened. Told more than a day late, it says why. */
+export function whenOf(ctx: WriteContext, { when, lateReason }: PressInput): Answer<Milliseconds> {
+  const atMs = happenedMs(when, ctx.nowMs)
+  if (atMs === null) return refuse('not_yet_happened', {}, ['when', 'atMs'])
+  if (ctx.nowMs - atMs > LATE_REASON_MS && lateReason === null) return refuse('late_reason_missing', {}, ['lateReason'])
+  return { ok: true, value: atMs }
+}
+
+/** Two tablets, one deed: the same kind told of the same pieces a moment ago. Null when nobody did. */
+export async function toldAlready(
+  ctx: WriteContext,
+  lot: { code: string },
+  standing: readonly (Step & { byId: number })[],
+  wanted: { kind: Step['kind']; pieces: readonly number[]; atMs: Milliseconds },
+): Promise<Refusal | null> {
+  const pieces = new Set(wanted.pieces)
+  const same = standing.findLast(
+    step =>
+      step.kind === wanted.kind
+      && Math.abs(step.fromMs - wanted.atMs) < SAME_TURN_MS
+      && step.pieces.some(id => pieces.has(id)),
+  )
+  if (!same) return null
+  const by = (await ctx.tables.users.one({ id: same.byId }))!
+  return refuse('told_already', {
+    code: lot.code,
+    kind: same.kind,
+    who: by.name,
+    minutes: Math.round(Math.abs(ctx.nowMs - same.fromMs) / MS_PER_MINUTE),
+  })
+}
+
+/** More liquid than the meat weighs is a slip; over a share of it is asked about. */
+export function refuseDrained(
+  lot: { code: string },
+  step: Omit<NewStep, 'pieces'>,
+  pieces: readonly { greenG: Grams }[],
+  sure: boolean,
+): Refusal | null {
+  if (step.kind !== 'drain') return null
+  const { drained } = step.figures as Extract<NewStep, { kind: 'drain' }>['figures']
+  if (!drained) return null
+  const greenG = sumOf(pieces, piece => piece.greenG)
+  const figures = { code: lot.code, drainedG: drained.lowG, greenG }
+  if (drained.lowG > greenG) return refuse('drained_over', figures)
+  return !sure && drained.lowG > greenG * DRAINED_ASKED_SHARE ? refuse('drained_much', figures) : null
+}

@@ -1,0 +1,81 @@
+import { z } from 'zod'
+import { TURN_WAYS } from '#core/life/rhythm'
+import { FEELS, PIECE_FACES } from '#core/life/step'
+import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
+import { code, instantMs, name, note, reason, weight } from './fields'
+
+/** Lots in one press, and kinds of step in it. */
+export const MOST_LOTS_A_PRESS = 60
+export const MOST_STEPS_A_PRESS = 4
+const MOST_AGO_MINUTES = 24 * 60
+const DRAINED_RANGE = { minG: 1, maxG: 100_000 }
+const MOST_ML = 50_000
+
+/** Liquid as people tell it: weighed, in mL, or roughly. */
+const liquid = () =>
+  z.discriminatedUnion('told', [
+    z.strictObject({ told: z.literal('weighed'), weight: weight(DRAINED_RANGE) }),
+    z.strictObject({ told: z.literal('ml'), ml: z.number().min(1).max(MOST_ML) }),
+    z.strictObject({ told: z.literal('rough'), rough: z.enum(Object.keys(ROUGH_ML) as (keyof typeof ROUGH_ML)[]) }),
+  ])
+
+/** What can be told by a press, each kind with what it says. */
+const stepInput = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('turn'), how: z.enum(TURN_WAYS), face: z.enum(PIECE_FACES).nullable() }),
+  z.strictObject({
+    kind: z.literal('drain'),
+    how: z.enum(['poured_off', 'leaked']),
+    /** Null: nobody saw how much. */
+    liquid: liquid().nullable(),
+    /** Kept, and poured back. */
+    back: z.boolean(),
+    /** Salt was to be seen lying there. */
+    saltLies: z.boolean(),
+    /** More than the usual was asked about, and stands. */
+    sure: z.boolean().default(false),
+  }),
+  z.strictObject({ kind: z.literal('look'), feel: z.enum(FEELS).nullable(), note: note() }),
+  z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable() }),
+  z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(20).nullable() }),
+])
+export type StepInput = z.output<typeof stepInput>
+export type ToldKind = StepInput['kind']
+
+/** When it happened. `said` is how it was told, "this morning 7:10". */
+const whenInput = z.discriminatedUnion('told', [
+  z.strictObject({ told: z.literal('now') }),
+  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(1).max(MOST_AGO_MINUTES) }),
+  z.strictObject({ told: z.literal('at'), atMs: instantMs(), said: name(80).nullable() }),
+])
+export type WhenInput = z.output<typeof whenInput>
+
+/** One press: one to four steps, done to pieces of one or more lots at one time. */
+export const pressInput = z
+  .strictObject({
+    steps: z.array(stepInput).min(1).max(MOST_STEPS_A_PRESS),
+    lots: z
+      .array(
+        z.strictObject({
+          code: code(),
+          /** Ids; null: all of the lot for which it makes sense then. */
+          pieces: z.array(z.int().positive()).min(1).max(MOST_PIECES).nullable(),
+        }),
+      )
+      .min(1)
+      .max(MOST_LOTS_A_PRESS),
+    when: whenInput,
+    /** Why it is told more than a day late. */
+    lateReason: reason().nullable().default(null),
+    /** Another press told the same a moment ago: both were done. */
+    again: z.boolean().default(false),
+  })
+  .refine(input => new Set(input.lots.map(lot => lot.code)).size === input.lots.length, {
+    error: 'lot_twice',
+    path: ['lots'],
+  })
+export type PressInput = z.output<typeof pressInput>
+
+/** What a press answers: the record, and the steps by lot. */
+export interface PressAnswer {
+  steps: { id: number; lot: string; kind: ToldKind; pieces: number[] }[]
+}
