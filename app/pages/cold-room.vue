@@ -95,7 +95,7 @@ onMounted(floor.load)
 }
 .cure-grid {
   display: grid;
-  grid-template-columns: 11.5rem minmax(0, 1fr) 13rem;
+  grid-template-columns: 11.5rem minmax(0, 1fr) 18.5rem;
   gap: 0.75rem 1.1rem;
   align-items: center;
 }

@@ -1,3 +1,4 @@
+import type { Feel } from '#core/life/step'
 import type { Celsius, Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
 import { z } from 'zod'
 import type { Allergen } from './allergens'
@@ -93,6 +94,8 @@ export interface LotSummary {
   /** Two applications, of which the second is still to come. */
   secondDue: boolean
   turns: { id: number; atMs: Milliseconds; by: string }[]
+  /** How it felt when it was last looked at. */
+  lastFeel: { feel: Feel; atMs: Milliseconds } | null
   judgement: Judgement
   openHolds: HoldReason[]
   runs: {

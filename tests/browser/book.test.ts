@@ -86,7 +86,8 @@ describe('the book, for an inspector at the table', () => {
 it('undo stays at hand for ten minutes, after the line that offered it has gone', async () => {
   await open('/cold-room')
   await press(page(), 'Drained')
-  await says(page(), 'drained.')
+  await press(page(), 'A few spoons')
+  await says(page(), 'drained, a few spoonfuls.')
   await press(page(), 'Close')
   await page().waitForSelector('.last')
   await page().evaluate(() => (document.activeElement as HTMLElement).blur())
@@ -94,7 +95,7 @@ it('undo stays at hand for ten minutes, after the line that offered it has gone'
   await says(page(), 'The record stays in the book as such')
   expect(
     (await shop.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 2')).map(event => event.kind),
-  ).toEqual(['voided', 'drained'])
+  ).toEqual(['voided', 'step'])
 })
 
 it('with no room left on the disk the page says so, the entry waits in it, and goes in once there is room', async () => {

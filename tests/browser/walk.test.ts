@@ -158,7 +158,20 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), 'The record stays in the book as such')
     await press(page(), 'Turned, all pieces')
     await press(page(), 'Drained')
-    await says(page(), 'L-0001: drained')
+    await press(page(), 'A cup')
+    await says(page(), 'L-0001: drained, about a cup.')
+    await press(page(), 'Looked at')
+    await press(page(), 'Edges firm')
+    await says(page(), 'L-0001: looked at, edges firm.')
+    await says(page(), 'edges firm')
+    // Twice in ten minutes is asked about, and told when it was so.
+    await press(page(), 'Drained')
+    await press(page(), 'Weighed…')
+    await type(page(), 'Weight of the liquid', '40 g')
+    await page().keyboard.press('Enter')
+    await says(page(), 'that L-0001 was drained: that counts')
+    await press(page(), 'It was done again')
+    await says(page(), 'L-0001: drained, 40 g.')
     await type(page(), 'Reads now', '3.1')
     await page().keyboard.press('Enter')
     await says(page(), '3.1 °C')
@@ -288,7 +301,8 @@ describe('a maker walks through the shop, by keyboard', () => {
       'Rubbed: 3 pieces',
       'Voided: the turn.',
       'undone within ten minutes',
-      'Drained.',
+      'Drained: about a cup.',
+      'Looked at: edges firm.',
       'Pulled; hottest core',
       'Sliced: 4 packs',
       'sent to Corner Shop',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Milliseconds } from '#core/units/quantities'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { mdiCheck } from '@mdi/js'
 import { holdWords } from '#shared/messages/holds'
 import type { LotSummary } from '#shared/contracts/lots'
@@ -8,14 +8,31 @@ import BeamSmall from '~/components/beam/BeamSmall.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
+import DrainStep from '~/components/steps/DrainStep.vue'
+import LookStep from '~/components/steps/LookStep.vue'
+import { type ToldStep, usePress } from '~/components/steps/use-press'
 import CureTwine from '~/components/twine/CureTwine.vue'
+import { FEEL_WORDS } from '~/words/step-words'
 import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { useCureSteps } from './use-cure-steps'
 
 const props = defineProps<{ lot: LotSummary; nowMs: Milliseconds; width: number; from: number; to: number }>()
 const { as, meat, moment, limit } = useNotation()
-const { turn, drain, takeOut, saving, message, mayWrite } = useCureSteps(() => props.lot.code)
+const { turn, takeOut, saving, message, mayWrite } = useCureSteps(() => props.lot.code)
+const { press, insist, insistWords, forget, saving: pressing, message: pressMessage } = usePress(() => props.lot.code)
+/** What is being told in two taps; the second records. */
+const telling = ref<'drain' | 'look' | null>(null)
+const close = () => {
+  telling.value = null
+  forget()
+}
+async function tell(step: ToldStep, words: string) {
+  if (await press(step, words)) telling.value = null
+}
+async function insistOn() {
+  if (await insist()) telling.value = null
+}
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
 const over = computed(() => twine.value.day > props.lot.bestByDay)
@@ -56,10 +73,18 @@ const turnedToday = computed(
         <StateMark v-if="over" tone="act">past best by</StateMark>
         <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder</StateMark>
         <span v-if="lot.drainedAtMs" class="small soft">drained {{ moment(lot.drainedAtMs) }}</span>
+        <span v-if="lot.lastFeel" class="small soft">
+          {{ FEEL_WORDS[lot.lastFeel.feel] }} {{ moment(lot.lastFeel.atMs) }}
+        </span>
       </div>
-      <SaveProblem :message="message" />
+      <SaveProblem :message="message || pressMessage" />
     </div>
-    <div v-if="mayWrite" class="acts">
+    <div v-if="mayWrite && telling" class="telling">
+      <DrainStep v-if="telling === 'drain'" :saving="pressing" @tell="tell" @close="close" />
+      <LookStep v-else :saving="pressing" @tell="tell" @close="close" />
+      <VBtn v-if="insistWords" color="primary" block :loading="pressing" @click="insistOn">{{ insistWords }}</VBtn>
+    </div>
+    <div v-else-if="mayWrite" class="acts">
       <VBtn
         data-key="r"
         class="main"
@@ -71,7 +96,8 @@ const turnedToday = computed(
       >
         Turned, all pieces
       </VBtn>
-      <VBtn variant="outlined" :disabled="saving" @click="drain">Drained</VBtn>
+      <VBtn variant="outlined" :disabled="saving" @click="telling = 'drain'">Drained</VBtn>
+      <VBtn variant="outlined" :disabled="saving" @click="telling = 'look'">Looked at</VBtn>
       <VBtn
         :variant="ready ? 'flat' : 'outlined'"
         :color="ready ? 'secondary' : undefined"
@@ -116,9 +142,13 @@ const turnedToday = computed(
   min-width: 0;
   overflow: hidden;
 }
+.telling {
+  display: grid;
+  gap: 0.4rem;
+}
 .acts {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(3, 1fr);
   gap: 0.4rem;
 }
 .acts .main {
@@ -129,7 +159,7 @@ const turnedToday = computed(
 }
 @media (--tablet) {
   .acts {
-    grid-template-columns: 2fr 1fr 1fr;
+    grid-template-columns: 2fr 1fr 1fr 1fr;
   }
   .acts .main {
     grid-column: auto;
@@ -147,7 +177,7 @@ const turnedToday = computed(
 }
 @media (--phone) {
   .acts {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(3, 1fr);
   }
   .acts .main {
     grid-column: 1 / -1;

@@ -23,7 +23,6 @@ export function useCureSteps(code: () => string) {
     message,
     mayWrite: computed(() => session.mayWrite),
     turn: () => step('turns', 'turned, all pieces.'),
-    drain: () => step('drained', 'drained.'),
     takeOut: () => step('out', 'out of the cure and rinsed. Now dry it until it is tacky.'),
   }
 }

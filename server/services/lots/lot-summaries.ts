@@ -1,4 +1,5 @@
 import type { Milliseconds } from '#core/units/quantities'
+import type { FiguresOfStep } from '#core/life/step'
 import { groupBy } from '#core/lists/group-by'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
@@ -18,12 +19,25 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
   return { ofPiece: groupBy(inRuns, row => row.pieceId), runs }
 }
 
+/** What the last look said of how the thickest piece feels. */
+function lastFeelOf(looks: readonly { fromAtMs: Milliseconds; figures: unknown }[]): LotSummary['lastFeel'] {
+  const said = looks.flatMap(({ fromAtMs, figures }) => {
+    const { feel } = figures as FiguresOfStep['look']
+    return feel ? [{ feel, atMs: fromAtMs }] : []
+  })
+  return said.at(-1) ?? null
+}
+
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
-  const [pieces, turns, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
+  const [pieces, turnsAndLooks, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),
-    tables.steps.pick(['lotId', 'fromAtMs', 'byId'], { lotId, kind: 'turn' }, { order: [['fromAtMs', 'ASC']] }),
+    tables.steps.pick(
+      ['lotId', 'kind', 'fromAtMs', 'byId', 'figures'],
+      { lotId, kind: ['turn', 'look'] },
+      { order: [['fromAtMs', 'ASC']] },
+    ),
     tables.holds.find({ lotId }),
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
     tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
@@ -45,7 +59,14 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const of = {
     pieces: groupBy(pieces, p => p.lotId),
-    turns: groupBy(turns, t => t.lotId),
+    turns: groupBy(
+      turnsAndLooks.filter(step => step.kind === 'turn'),
+      step => step.lotId,
+    ),
+    looks: groupBy(
+      turnsAndLooks.filter(step => step.kind === 'look'),
+      step => step.lotId,
+    ),
     holds: groupBy(holds, h => h.lotId),
   }
   const heatsOf = await lotHeats(
@@ -99,6 +120,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
         atMs: fromAtMs,
         by: initials.get(byId)!,
       })),
+      lastFeel: lastFeelOf(of.looks.get(lot.id) ?? []),
       judgement: lot.judgement,
       openHolds: (of.holds.get(lot.id) ?? [])
         .filter(hold => hold.disposition === null || hold.disposition === 'destroy')
