@@ -61,7 +61,8 @@ export interface Table<T> {
   ) => Promise<Map<number, Totals<S, M>>>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
-  update: (id: number, change: ChangeOf<T>) => Promise<void>
+  /** Of one row, or the same of several, in one statement. */
+  update: (id: number | readonly number[], change: ChangeOf<T>) => Promise<void>
 }
 
 /** Rows that a transaction wrote, told to it as they are written; with the digest of each where it is known already. */
@@ -147,10 +148,12 @@ export function tableBinder<C extends Columns>(
         ),
       }))
     }
-    const update = async (id: number, change: Filter) => {
-      const text = sql.update({ id }, change)
+    const update = async (of: number | readonly number[], change: Filter) => {
+      const ids = typeof of === 'number' ? [of] : of
+      if (ids.length === 0) return
+      const text = sql.update({ id: of }, change)
       if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key)))
-        touched([{ id, digest: null }])
+        touched(ids.map(id => ({ id, digest: null })))
       if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
     }
     const insert = async (rows: readonly object[]) => {

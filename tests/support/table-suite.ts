@@ -141,6 +141,18 @@ export function tableSuite(open: () => Promise<Opened>): void {
       await expect(failed).rejects.toThrow('thought better of it')
       expect((await store.tables.fridges.find()).map(row => row.name)).toEqual(['Cold room', 'Annex'])
     })
+    it('several rows take the same change in one statement, each touched', async () => {
+      const failed = store.transaction(async (tables) => {
+        const [first, second, third] = (await tables.fridgeReadings.find()).map(row => row.id)
+        await tables.fridgeReadings.update([first!, second!], { typed: 'the same' })
+        await tables.fridgeReadings.update([], { typed: 'of none' })
+        expect(tables.book.touchedIds('fridgeReadings')).toEqual([first, second])
+        expect(await tables.fridgeReadings.count({ typed: 'the same' })).toBe(2)
+        expect((await tables.fridgeReadings.one({ id: third! }))!.typed).not.toBe('the same')
+        throw new Error('only tried')
+      })
+      await expect(failed).rejects.toThrow('only tried')
+    })
     it('what a record must seal is changed inside a transaction alone; there it is known what was touched', async () => {
       await expect(store.tables.fridges.update(fridgeIds[0]!, { name: 'By the way' })).rejects.toThrow('by records alone')
       await store.transaction(async (tables) => {

@@ -72,8 +72,8 @@ async function insertRows(tables: Tables, lastId: number, make: (fromId: number)
 const numberSteps = (tables: Tables, entries: readonly NewEvent[], first: number): Promise<unknown> =>
   Promise.all(
     entries.flatMap(({ steps = [], endsSteps = [] }, i) => [
-      ...steps.map(id => tables.steps.update(id, { eventId: first + i })),
-      ...endsSteps.map(id => tables.steps.update(id, { endEventId: first + i })),
+      tables.steps.update(steps, { eventId: first + i }),
+      tables.steps.update(endsSteps, { endEventId: first + i }),
     ]),
   )
 

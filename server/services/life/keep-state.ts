@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/group-by'
 import { foldStanding } from '#core/life/fold-standing'
 import type { PieceLife } from '#core/life/fold'
 import type { Tables } from '../../db/database'
@@ -18,11 +19,16 @@ export async function keepState(tables: Tables, lotId: number): Promise<void> {
   if (!lot) return
   const { life } = foldStanding(steps.get(lotId) ?? [])
   const kept = new Map(rows.map(row => [row.id, row]))
-  for (const piece of life.pieces) {
+  const changed = life.pieces.filter((piece) => {
     const row = kept.get(piece.pieceId)
-    if (row && PIECE_STATE.some(column => row[column] !== piece[column]))
-      await tables.pieces.update(piece.pieceId, stateOf(piece))
-  }
+    return row && PIECE_STATE.some(column => row[column] !== piece[column])
+  })
+  // Mostly all of a lot stand alike.
+  for (const alike of groupBy(changed, piece => JSON.stringify(stateOf(piece))).values())
+    await tables.pieces.update(
+      alike.map(piece => piece.pieceId),
+      stateOf(alike[0]!),
+    )
   const { cureEndedAtMs, drainedAtMs } = life
   if (lot.cureEndedAtMs !== cureEndedAtMs || lot.drainedAtMs !== drainedAtMs)
     await tables.lots.update(lotId, { cureEndedAtMs, drainedAtMs })

@@ -108,14 +108,16 @@ export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch)
       touched(ids.map(id => ({ id, digest: null })))
       for (const row of found({ id: ids })) put({ ...row, voided: row.id })
     },
-    update: async (id, change) => {
+    update: async (of, change) => {
+      const ids = typeof of === 'number' ? [of] : of
       const set = Object.entries(change).filter(([, value]) => value !== undefined)
       for (const [key] of set) known(key)
-      if (set.some(([key]) => !spec.unsealed.includes(key))) touched([{ id, digest: null }])
-      const row = rows.all().get(id)
-      if (!row || set.length === 0) return
+      if (set.some(([key]) => !spec.unsealed.includes(key))) touched(ids.map(id => ({ id, digest: null })))
       const values = set.map(([key, value]) => [key, stored(key, spec.columns[key]!, value)] as const)
-      put({ ...row, ...Object.fromEntries(values) } as Row)
+      for (const id of ids) {
+        const row = rows.all().get(id)
+        if (row && set.length > 0) put({ ...row, ...Object.fromEntries(values) } as Row)
+      }
     },
   }
 }
