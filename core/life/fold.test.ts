@@ -45,6 +45,16 @@ describe('a lot\'s life', () => {
     const cold = step(3, 'heat', 180, { placeId: SMOKER, toMs: hour(186), figures: { back: false } })
     expect(lifeOf([rub(), step(2, 'out', 160), cold]).pieces[0]).toMatchObject({ stage: 'rest', placeId: SMOKER })
   })
+  it('a heat that ended as it began, or by a clock set back, is over', () => {
+    for (const to of [180, 179])
+      expect(lifeOf([rub(), step(2, 'out', 160), heat(3, 180, to)]).pieces[0]).toMatchObject({
+        stage: 'rest',
+        placeId: FRIDGE,
+        sinceMs: hour(180),
+      })
+  })
+  it('one heat after another begins where the first ends', () =>
+    expect(lifeOf([rub(), step(2, 'out', 160), heat(3, 180, 186), heat(4, 186, null)]).pieces[0]!.stage).toBe('heat'))
   it('out and onto the rack in one press leaves no stay of no time', () => {
     const { stays } = lifeOf([rub(), step(2, 'out', 160), step(3, 'move', 160, { placeId: GARAGE })]).pieces[0]!
     expect(stays.map(stay => [stay.placeId, stay.stage])).toEqual([

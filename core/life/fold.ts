@@ -57,16 +57,21 @@ interface Walking extends PieceLife {
 interface Moment {
   atMs: Milliseconds
   isEnd: boolean
+  /** Of what falls into one instant: ends of what began before, then beginnings, then ends of what just began. */
+  rank: number
   step: Step
 }
 
-/** Beginnings and ends in order of time; at one instant what ends goes first. */
+/** Beginnings and ends in order of time. A clock that was set back ends nothing before it began. */
 function momentsOf(steps: readonly Step[]): Moment[] {
   const lasting = steps.filter(step => MEANING[step.kind].lasts && step.toMs !== null)
   return [
-    ...steps.map(step => ({ atMs: step.fromMs, isEnd: false, step })),
-    ...lasting.map(step => ({ atMs: step.toMs!, isEnd: true, step })),
-  ].toSorted((a, b) => a.atMs - b.atMs || Number(b.isEnd) - Number(a.isEnd) || byHappening(a.step, b.step))
+    ...steps.map(step => ({ atMs: step.fromMs, isEnd: false, rank: 1, step })),
+    ...lasting.map((step) => {
+      const atMs = Math.max(step.fromMs, step.toMs!)
+      return { atMs, isEnd: true, rank: atMs > step.fromMs ? 0 : 2, step }
+    }),
+  ].toSorted((a, b) => a.atMs - b.atMs || a.rank - b.rank || byHappening(a.step, b.step))
 }
 
 /**

@@ -35,6 +35,14 @@ describe('a lot in the cure', () => {
     expect(JSON.parse(record!.computed)).toEqual({ beforeMs: atMs })
     expect((await shop.tables.lots.one({ code }))!.drainedAtMs).toBe(shop.nowMs)
   })
+  it('is drained after it was drained, also by a clock that was set back', async () => {
+    const before = shop.nowMs
+    await shop.press(ctx => drainLot(ctx, code))
+    shop.nowMs -= 3_600_000
+    expect((await shop.press(ctx => drainLot(ctx, code))).ok).toBe(true)
+    expect((await shop.tables.lots.one({ code }))!.drainedAtMs).toBe(before)
+    shop.nowMs = before
+  })
   it('is turned no more once it is out; what was refused left nothing behind', async () => {
     expect((await shop.press(ctx => endCure(ctx, code))).ok).toBe(true)
     shop.nowMs += SAME_TURN_MS

@@ -65,8 +65,10 @@ export async function laySteps(
 ): Promise<Answer<number[]>> {
   const standing = (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
   const { life } = foldStanding(standing)
+  // Behind what was done before, also by a clock that was set back.
+  const nowMs = Math.max(ctx.nowMs, ...standing.map(step => step.toMs ?? step.fromMs))
   const rows = news.map((step) => {
-    const fromMs = step.fromMs ?? ctx.nowMs
+    const fromMs = step.fromMs ?? nowMs
     return {
       lotId: lot.id,
       kind: step.kind,
@@ -94,7 +96,8 @@ export async function endHeats(ctx: WriteContext, runId: number): Promise<number
   const lotIds = [...new Set(going.map(step => step.lotId))].toSorted((a, b) => a - b)
   if (lotIds.length === 0) return []
   await ctx.tables.lots.pick([], { id: lotIds }, { order: [['id', 'ASC']], lock: true })
-  for (const step of going) await ctx.tables.steps.update(step.id, { toAtMs: ctx.nowMs })
+  for (const step of going)
+    await ctx.tables.steps.update(step.id, { toAtMs: Math.max(ctx.nowMs, step.fromAtMs) })
   for (const lotId of lotIds) await keepState(ctx.tables, lotId)
   return going.map(step => step.id)
 }
