@@ -1,39 +1,49 @@
 import { UNDO_MS } from '#core/rules/house'
-import { reactive } from 'vue'
+import { computed, reactive } from 'vue'
 
-export interface Notice {
+/** Something that was recorded on this device a moment ago, and how it is taken back. */
+export interface Told {
+  id: number
   text: string
-  undo?: () => Promise<void>
+  undo: () => Promise<void>
 }
 
-const state = reactive<{ notice: Notice | null; shown: boolean; undoable: boolean }>({
-  notice: null,
-  shown: false,
-  undoable: false,
-})
-let timer: ReturnType<typeof setTimeout> | undefined
+/** The last ones told here stay at hand. House. */
+const MOST_TOLD = 10
+let count = 0
+const state = reactive<{ text: string; shown: boolean; told: Told[] }>({ text: '', shown: false, told: [] })
 
-/** The line at the foot that says what was recorded. It goes after a while; its undo stays for ten minutes. */
+const drop = (id: number) => {
+  state.told = state.told.filter(one => one.id !== id)
+}
+
+/** The line at the foot that says what was recorded. It goes after a while; what can be undone stays for ten minutes. */
 export function useNotice() {
   const say = (text: string, undo?: () => Promise<void>) => {
-    state.notice = undo ? { text, undo } : { text }
+    state.text = text
     state.shown = true
-    state.undoable = undo !== undefined
-    clearTimeout(timer)
-    if (undo)
-      timer = setTimeout(() => {
-        state.undoable = false
-      }, UNDO_MS)
+    if (!undo) return
+    const id = (count += 1)
+    state.told = [{ id, text, undo }, ...state.told].slice(0, MOST_TOLD)
+    setTimeout(() => drop(id), UNDO_MS)
   }
-  async function undoLast(): Promise<void> {
-    const undo = state.notice?.undo
-    if (!undo || !state.undoable) return
+  async function undo(one: Told): Promise<void> {
     state.shown = false
-    state.undoable = false
-    await undo()
+    drop(one.id)
+    await one.undo()
   }
-  const forgo = () => {
-    state.undoable = false
+  return {
+    state,
+    last: computed(() => state.told[0] ?? null),
+    say,
+    undo,
+    undoLast: async () => {
+      const [newest] = state.told
+      if (newest) await undo(newest)
+    },
+    /** Nobody needs them. */
+    forgo: () => {
+      state.told = []
+    },
   }
-  return { state, say, undoLast, forgo }
 }

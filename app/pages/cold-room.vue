@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { FRIDGE_CHECKS } from '#core/rules/house'
+import { isColdPlace } from '#core/places/place-kind'
 import { computed, onMounted, ref } from 'vue'
-import { localDay, addDays, daysBetween } from '#core/calendar/local-day'
-import CureRow from '~/components/cold-room/CureRow.vue'
-import { NuxtLink } from '#components'
+import { localDay, addDays } from '#core/calendar/local-day'
 import DayRule from '~/components/cold-room/DayRule.vue'
-import FridgeStrip from '~/components/cold-room/FridgeStrip.vue'
+import { lyingOf } from '~/components/cold-room/lying'
+import PlaceSection from '~/components/cold-room/PlaceSection.vue'
+import TurnAll from '~/components/cold-room/TurnAll.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import { useClock } from '~/composables/use-clock'
@@ -23,12 +24,18 @@ const ruler = ref<HTMLElement | null>(null)
 const width = useWidth(ruler, 700)
 const today = computed(() => localDay(nowMs.value, session.zone))
 const span = computed(() => (width.value > WIDE_PX ? { back: 9, ahead: 7 } : { back: 4, ahead: 3 }))
+const places = computed(() => floor.view?.places ?? [])
+/** Cold places, and whatever else something lies in; the fullest first, so that the work is on top. */
+const rooms = computed(() =>
+  places.value
+    .map(place => ({ place, lying: lyingOf(place.id, floor.lots) }))
+    .filter(
+      ({ place, lying }) =>
+        lying.curing.length + lying.others.length > 0 || isColdPlace({ kind: place.kind, can: place.uses }),
+    )
+    .toSorted((a, b) => Number(b.lying.curing.length > 0) - Number(a.lying.curing.length > 0)),
+)
 const curing = computed(() => floor.lots.filter(lot => lot.cureEndedAtMs === null))
-const drying = computed(() => floor.lots.filter(lot => lot.cureEndedAtMs !== null && !lot.runs.length && !lot.packs))
-const daysFor = (rubbedOn: string) => {
-  const day = daysBetween(rubbedOn, today.value)
-  return { from: day - span.value.back, to: day + span.value.ahead }
-}
 onMounted(floor.load)
 </script>
 
@@ -36,47 +43,41 @@ onMounted(floor.load)
   <div>
     <PageHead
       title="Cold room"
-      sub="Every lot in the cure, hung by its day. Turn every piece, and reverse the stacks."
-    />
+      sub="Every piece where it lies. Turn every piece, and reverse the stacks. A finger that stays on a button says that it was earlier."
+    >
+      <TurnAll v-if="session.mayWrite" :lots="curing" :now-ms="nowMs" />
+    </PageHead>
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="cold-room">
-      <FridgeStrip class="strip" :fridges="floor.view.fridges" :now-ms="nowMs" />
       <p v-if="!curing.length" class="empty">Nothing is curing. Rub a lot on the Bench and it hangs here.</p>
-      <section v-else aria-label="Lots in the cure">
-        <div class="cure-grid head">
-          <span />
-          <div ref="ruler">
-            <DayRule
-              :width="width"
-              :first="addDays(today, -span.back)"
-              :count="span.back + span.ahead + 1"
-              :today="today"
-            />
-          </div>
-          <span />
+      <div v-else class="cure-grid head">
+        <span />
+        <div ref="ruler">
+          <DayRule
+            :width="width"
+            :first="addDays(today, -span.back)"
+            :count="span.back + span.ahead + 1"
+            :today="today"
+          />
         </div>
-        <CureRow
-          v-for="lot in curing"
-          :id="lot.code"
-          :key="lot.code"
-          :lot="lot"
-          :now-ms="nowMs"
-          :width="width"
-          v-bind="daysFor(lot.rubbedOn)"
-        />
-      </section>
-      <section v-if="drying.length" class="stack-tight mt-6">
-        <h2>Out of the cure, drying</h2>
-        <p v-for="lot in drying" :key="lot.code">
-          <NuxtLink class="code" :to="`/lots/${lot.code}`">{{ lot.code }}</NuxtLink> {{ lot.cut }},
-          {{ lot.pieces.length }} pieces. Tacky all over before it goes into smoke.
-        </p>
-      </section>
+        <span />
+      </div>
+      <PlaceSection
+        v-for="{ place, lying } in rooms"
+        :key="place.id"
+        :place="place"
+        :lying="lying"
+        :places="places"
+        :now-ms="nowMs"
+        :width="width"
+        :today="today"
+        :span="span"
+      />
       <p class="caution calm mt-6">
         Keep {{ limit(0) }} to {{ limit(4) }}. Below {{ limit(FRIDGE_CHECKS.tooColdC) }} curing all but stops; above
         {{ limit(FRIDGE_CHECKS.warn.aboveC) }} for half an hour is a warning, above
-        {{ limit(FRIDGE_CHECKS.hold.aboveC) }} for two hours holds every lot in that fridge.
+        {{ limit(FRIDGE_CHECKS.hold.aboveC) }} for two hours holds the pieces that lay there meanwhile.
       </p>
     </div>
   </div>
@@ -86,16 +87,11 @@ onMounted(floor.load)
 .cold-room {
   display: flex;
   flex-direction: column;
-}
-@media (--phone) {
-  .cold-room > .strip {
-    order: 2;
-    margin-top: 1.6rem;
-  }
+  gap: 1rem;
 }
 .cure-grid {
   display: grid;
-  grid-template-columns: 11.5rem minmax(0, 1fr) 18.5rem;
+  grid-template-columns: 11.5rem minmax(0, 1fr) 19.5rem;
   gap: 0.75rem 1.1rem;
   align-items: center;
 }

@@ -48,7 +48,7 @@ onMounted(floor.load)
             :instruments="floor.view.instruments"
             :store="floor.view.store"
             :lots="floor.lots"
-            :fridges="floor.view.fridges"
+            :places="floor.view.places"
             :now-ms="nowMs"
           />
           <ComingWeek :week="week" />

@@ -25,7 +25,9 @@ const ready = computed(() =>
     lot => lot.cureEndedAtMs !== null && (!lot.packs || isLeft(lot)) && lot.runs.every(run => run.pulledAtMs !== null),
   ),
 )
-const smokers = computed(() => [...new Set((floor.view?.runs ?? []).map(run => run.smoker))])
+const smokers = computed(() =>
+  (floor.view?.places ?? []).filter(place => place.uses.includes('heat')).map(place => place.name),
+)
 const state = (run: { pulledAtMs: Milliseconds | null; cooled: boolean }) =>
   run.pulledAtMs === null
     ? ({ tone: 'watch', words: 'in the smoke' } as const)

@@ -112,6 +112,17 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   turn_voided: [{}, {}, 'A turn was voided.'],
   drained: [{}, {}, 'Drained.'],
   cure_ended: [{}, {}, 'Out of the cure, rinsed.'],
+  place_added: [{ name: 'Shed', kind: 'garage' }, { id: 4, code: 'F-0004' }, 'Garage added: Shed.'],
+  place_changed: [
+    { name: 'Shed', kind: 'cold_room', inUse: false },
+    { id: 4, before: { name: 'Shed' } },
+    'Place changed: Shed, cold room, out of use.',
+  ],
+  place_read: [
+    { place: 'Loft', temperature: '12.5 °C', humidity: '78 %' },
+    { placeId: 4 },
+    'Loft read “12.5 °C” and “78 %” humidity.',
+  ],
   fridge_read: [{ fridge: 'Big', temperature: '3.1 °C' }, {}, 'Big read “3.1 °C”.'],
   run_started: [{ smoker: 'Brick' }, { targetCoreC: 63 }, 'Into the smoke, Brick; target core 63.0 °C.'],
   run_read: [{ readings: [1, 2], phase: 'cool', source: 'csv' }, {}, '2 cooling readings from CSV.'],

@@ -1,6 +1,7 @@
 import {
   formatIngredient,
   formatMeat,
+  formatNumber,
   formatOffset,
   formatPpm,
   formatTemperature,
@@ -12,6 +13,7 @@ import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { CuttingKind } from '#shared/contracts/store'
 import { holdWords } from '#shared/messages/holds'
+import { PLACE_WORDS } from '#shared/messages/places'
 import { pressWords } from './step-words'
 
 type Teller<K extends EventKind> = (typed: TypedOf<K>, computed: ComputedOf<K>, as: Notation) => string
@@ -30,6 +32,7 @@ const KIND_WORDS: Partial<Record<EventKind, string>> = {
   drained: 'the draining',
   cure_ended: 'the end of the cure',
   fridge_read: 'the fridge reading',
+  place_read: 'the reading',
   run_started: 'the start of the smoke',
   run_read: 'the readings',
   run_pulled: 'the pull',
@@ -73,7 +76,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   rules_confirmed: t =>
     `Rule set confirmed by ${t.confirmedBy} on ${t.confirmedOn} (${t.reference}).`,
   scale_added: t => `Scale added: ${t.name}, reads to ${t.readabilityG} g.`,
-  instrument_added: t => `${t.kind === 'scale' ? 'Scale' : 'Thermometer'} added: ${t.name}.`,
+  instrument_added: t => `${t.kind === 'scale' ? 'Scale' : t.kind === 'hygrometer' ? 'Hygrometer' : 'Thermometer'} added: ${t.name}.`,
   instrument_changed: t =>
     `Instrument changed: ${t.name}, checked every ${t.everyDays} days${t.inUse ? '' : ', out of use'}.`,
   instrument_checked: (_t, c, as) => {
@@ -81,9 +84,15 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     const off
       = c.is === 'scale'
         ? `${error >= 0 ? '+' : '−'}${formatIngredient(Math.abs(error), as, SCALE_ERROR_G)}`
-        : formatOffset(error, as)
+        : c.is === 'hygrometer'
+          ? `${error >= 0 ? '+' : '−'}${formatNumber(Math.abs(error), 1, as.decimal)} % RH`
+          : formatOffset(error, as)
     return `${c.instrument} checked: off by ${off}, ${c.passed ? 'passed' : 'NOT passed, not to be used'}${c.offsetC === 0 ? '' : '; from now on the offset is taken off'}.`
   },
+  place_added: t => `${PLACE_WORDS[t.kind]} added: ${t.name}.`,
+  place_changed: t => `Place changed: ${t.name}, ${PLACE_WORDS[t.kind].toLowerCase()}${t.inUse ? '' : ', out of use'}.`,
+  place_read: t =>
+    `${t.place} read ${[t.temperature && `“${t.temperature}”`, t.humidity && `“${t.humidity}” humidity`].filter(Boolean).join(' and ')}.`,
   fridge_changed: t => `Fridge changed: ${t.name}.`,
   fridge_added: t => `Fridge added: ${t.name}.`,
   meat_received: t =>

@@ -25,6 +25,18 @@ const drain = (liquid: Extract<StepInput, { kind: 'drain' }>['liquid']): StepInp
   sure: false,
 })
 
+const look = (more: Partial<Extract<StepInput, { kind: 'look' }>>): StepInput => ({
+  kind: 'look',
+  feel: null,
+  colour: null,
+  smell: null,
+  liquid: null,
+  spots: null,
+  photoId: null,
+  note: null,
+  ...more,
+})
+
 describe('a press in the book', () => {
   it('says what was done and to which pieces', () =>
     expect(told([{ kind: 'turn', how: 'turned', face: null }])).toBe('Turned. L-0042: pieces 1, 2.'))
@@ -37,8 +49,14 @@ describe('a press in the book', () => {
     expect(
       told([{ kind: 'out', rinses: 2 }, { kind: 'move', placeId: 4, spot: 'shelf 2' }], 20 * MS_PER_MINUTE, [3]),
     ).toBe('Out of the cure, rinsed 2 times. Moved to Garage, shelf 2. L-0042: piece 3. Told 20 min later.'))
+  it('says of a look what was said, and nothing else', () => {
+    expect(told([look({})])).toContain('Looked at. L-0042')
+    expect(told([look({ feel: 'raw', colour: 'patchy', smell: 'off', spots: 'grey', photoId: 3, note: 'left end' })])).toContain(
+      'Looked at: as raw, colour patchy, smells OFF, grey spots, with a photo, “left end”.',
+    )
+  })
   it('counts hours and days', () => {
-    const late = (hours: number) => told([{ kind: 'look', feel: 'stiff', note: null }], hours * MS_PER_HOUR)
+    const late = (hours: number) => told([look({ feel: 'stiff' })], hours * MS_PER_HOUR)
     expect(late(3)).toContain('Looked at: stiff throughout. L-0042: pieces 1, 2. Told 3 h later.')
     expect(late(49)).toContain('2 days')
   })

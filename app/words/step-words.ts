@@ -20,6 +20,27 @@ function liquidWords(liquid: Extract<StepInput, { kind: 'drain' }>['liquid'], as
   return liquid.told === 'ml' ? `${formatNumber(liquid.ml, 0, as.decimal)} mL` : ROUGH_WORDS[liquid.rough]
 }
 
+const SEEN = {
+  colour: { raw: 'colour raw', patchy: 'colour patchy', even: 'colour even' },
+  liquid: { dry: 'lies dry', some: 'some liquid', much: 'much liquid' },
+  smell: { clean: 'smells clean', off: 'smells OFF' },
+  spots: { none: 'no spots', grey: 'grey spots' },
+} as const
+
+/** Each of it only where it was said. Records of before know the feel and the note alone. */
+function lookWords({ feel, note, photoId, ...seen }: Extract<StepInput, { kind: 'look' }>): string {
+  const said = [
+    feel && FEEL_WORDS[feel],
+    seen.colour && SEEN.colour[seen.colour],
+    seen.liquid && SEEN.liquid[seen.liquid],
+    seen.smell && SEEN.smell[seen.smell],
+    seen.spots && SEEN.spots[seen.spots],
+    photoId && 'with a photo',
+    note && `“${note}”`,
+  ].filter(Boolean)
+  return `Looked at${said.length ? `: ${said.join(', ')}` : ''}`
+}
+
 function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as: Notation): string {
   switch (step.kind) {
     case 'turn':
@@ -27,7 +48,7 @@ function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as
     case 'drain':
       return `${step.how === 'leaked' ? 'Leaked' : 'Drained'}: ${liquidWords(step.liquid, as)}${step.back ? ', poured back' : ''}`
     case 'look':
-      return `Looked at${step.feel ? `: ${FEEL_WORDS[step.feel]}` : ''}${step.note ? `, “${step.note}”` : ''}`
+      return lookWords(step)
     case 'move':
       return `Moved to ${places[step.placeId] ?? 'another place'}${step.spot ? `, ${step.spot}` : ''}`
     case 'out':

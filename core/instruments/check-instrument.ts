@@ -1,4 +1,4 @@
-import { THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '../rules/house'
+import { HYGROMETER_RIGHT_RH, HYGROMETER_USABLE_RH, THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '../rules/house'
 import type { Celsius, Grams } from '../units/quantities'
 
 /** What a check found. `error` is reading less reference, in the instrument's unit. */
@@ -39,6 +39,20 @@ export function judgeThermometerCheck(check: {
   const passed = Math.abs(error) <= THERMOMETER_USABLE_C * (1 + 1e-9)
   const right = Math.abs(error) <= THERMOMETER_RIGHT_C * (1 + 1e-9)
   return { error, allowed: THERMOMETER_USABLE_C, passed, offsetC: passed && !right ? error : 0 }
+}
+
+/**
+ * Relative humidity over wet table salt in a closed bag, percent at 20 to 25 °C. Source: Greenspan, Humidity fixed
+ * points of binary saturated aqueous solutions, 1977 (75.5 at 20 °C, 75.3 at 25 °C).
+ */
+export const SALT_POINT_RH = 75
+
+/** A hygrometer against wet salt or a reference. Passes while its offset can be taken off. Percent of humidity. */
+export function judgeHygrometerCheck(check: { referenceRh: number; readRh: number }): CheckVerdict & { offset: number } {
+  const error = check.readRh - check.referenceRh
+  const passed = Math.abs(error) <= HYGROMETER_USABLE_RH * (1 + 1e-9)
+  const right = Math.abs(error) <= HYGROMETER_RIGHT_RH * (1 + 1e-9)
+  return { error, allowed: HYGROMETER_USABLE_RH, passed, offset: passed && !right ? error : 0 }
 }
 
 /** What a thermometer's reading stands for once its offset is taken off. */

@@ -18,6 +18,9 @@ export interface RhythmSegment {
   how: TurnWay
 }
 
+/** Rhythms that a lot is given at its rub, in days between turns; the last is "every 3 to 4". */
+export const TURN_RHYTHMS = [0.5, 1, 2, 3, 4] as const
+
 /** A stretch of the shop's clock in which one turn is meant to happen. */
 export interface Slot {
   /** The turning day on which it is due, 0 being the rub's. */

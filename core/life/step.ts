@@ -24,6 +24,20 @@ export type PieceFace = (typeof PIECE_FACES)[number]
 export const FEELS = ['raw', 'edges_firm', 'soft_middle', 'stiff'] as const
 export type Feel = (typeof FEELS)[number]
 
+/** What else is seen of a piece: its colour, its smell, what lies under it, spots that did not cure. */
+export const COLOURS = ['raw', 'patchy', 'even'] as const
+export const SMELLS = ['clean', 'off'] as const
+export const LIQUIDS = ['dry', 'some', 'much'] as const
+export const SPOTS = ['none', 'grey'] as const
+export interface Seen {
+  feel: Feel | null
+  colour?: (typeof COLOURS)[number] | null
+  smell?: (typeof SMELLS)[number] | null
+  liquid?: (typeof LIQUIDS)[number] | null
+  spots?: (typeof SPOTS)[number] | null
+  photoId?: number | null
+}
+
 /** What left the meat: grams at its least and at its most. */
 export interface DrainedG {
   lowG: Grams
@@ -38,7 +52,7 @@ export interface FiguresOfStep {
   turn: { how: TurnWay; face: PieceFace | null }
   /** `drained` null: nobody saw how much. `back`: kept, and poured back. */
   drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean }
-  look: { feel: Feel | null }
+  look: Seen
   move: { spot: string | null }
   /** More of the cure: what was weighed stands with the lot's ingredients, by this number. */
   add: { application: number }

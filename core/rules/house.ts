@@ -78,11 +78,17 @@ export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
 
 // Cold, °C.
 
-/** A curing fridge: said, held, and where curing all but stops. */
+/** Where meat lies cold: said, held, and where curing all but stops. */
 export const FRIDGE_CHECKS = {
   warn: { aboveC: 4.4, forMs: 30 * MS_PER_MINUTE },
   hold: { aboveC: 7, forMs: 2 * MS_PER_HOUR },
   tooColdC: -1,
+} as const
+/** Curing, drying after the rinse, resting: unbroken hours, salt only the stricter; and hours over the shop's limit in all. */
+export const COLD_CHECKS = {
+  hold: FRIDGE_CHECKS.hold,
+  saltOnly: { aboveC: 4, forMs: 4 * MS_PER_HOUR },
+  sum: { usC: 4.4, elsewhereC: 5, forMs: MS_PER_DAY },
 } as const
 /** Meat at the door: said, and held or sent back. */
 export const ARRIVAL_WARN_C: Celsius = 4.4
@@ -90,6 +96,9 @@ export const ARRIVAL_REFUSE_C: Celsius = 7
 /** A thermometer is right as it is, or its offset is taken off; beyond, it is not used. */
 export const THERMOMETER_RIGHT_C: Celsius = 0.5
 export const THERMOMETER_USABLE_C: Celsius = 2
+/** The same for a hygrometer, in points of relative humidity. */
+export const HYGROMETER_RIGHT_RH = 3
+export const HYGROMETER_USABLE_RH = 10
 
 // Smoke.
 
@@ -157,6 +166,10 @@ export const UNDO_MS: Milliseconds = 10 * MS_PER_MINUTE
 export const READING_AHEAD_MS: Milliseconds = 5 * MS_PER_MINUTE
 /** A first reading may be noted shortly before the start is pressed. */
 export const READING_EARLY_MS: Milliseconds = 30 * MS_PER_MINUTE
+
+/** Shelves and hooks of one place. */
+export const MOST_SHELVES = 60
+export const MOST_HOOKS = 500
 
 /** Room on the shop's disk: under this nobody's photo is taken, under that it is said. House. */
 export const FULL_DISK_BYTES = 1e9

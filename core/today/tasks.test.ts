@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import { instantOf } from '../calendar/local-day'
+import { USUAL_USES, type PlaceKind } from '../places/place-kind'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../units/quantities'
 import { comingDays, tasksNow, type LotFacts } from './tasks'
 
 const ZONE = 'America/Chicago'
 const NOW = instantOf('2026-11-23', '10:00', ZONE)
+const LYING = { id: 1, placeId: 1, stage: 'cure', outAtMs: null } as const
 const lot = (more: Partial<LotFacts>): LotFacts => ({
   code: 'L-0001',
   rubbedOn: '2026-11-20',
+  rubbedAtMs: instantOf('2026-11-20', '09:00', ZONE),
   zone: ZONE,
   readyFromDay: 7,
   bestByDay: 14,
@@ -17,14 +20,14 @@ const lot = (more: Partial<LotFacts>): LotFacts => ({
   turns: [],
   openHolds: [],
   runs: [],
-  pieces: [1, 2],
+  pieces: [LYING, LYING],
   packs: 0,
   unsent: 0,
   readyG: 5000,
   leftG: 5000,
   ...more,
 })
-const kinds = (lots: LotFacts[], nowMs = NOW) => tasksNow({ lots, runs: [], fridges: [] }, nowMs).map(task => task.kind)
+const kinds = (lots: LotFacts[], nowMs = NOW) => tasksNow({ lots, runs: [], places: [] }, nowMs).map(task => task.kind)
 
 describe('what is to be done now', () => {
   it('a turn, until it is done', () => {
@@ -32,7 +35,7 @@ describe('what is to be done now', () => {
     expect(kinds([lot({ turns: [{ atMs: NOW - MS_PER_HOUR }] })])).toEqual([])
   })
   it('a late turn comes first', () => {
-    const late = tasksNow({ lots: [lot({}), lot({ code: 'L-0002', turnBy: '09:00' })], runs: [], fridges: [] }, NOW)
+    const late = tasksNow({ lots: [lot({}), lot({ code: 'L-0002', turnBy: '09:00' })], runs: [], places: [] }, NOW)
     expect(late.map(task => [task.subject, task.late])).toEqual([
       ['L-0002', true],
       ['L-0001', false],
@@ -41,7 +44,7 @@ describe('what is to be done now', () => {
   it('follows a lot through the rooms', () => {
     const out = { cureEndedAtMs: NOW - MS_PER_HOUR }
     const run = { code: 'S-0001', pulledAtMs: NOW, cooled: true, cold: false, pieces: 2 }
-    expect(kinds([lot({ rubbedOn: '2026-11-16', turns: [{ atMs: NOW }] })])).toEqual(['end_cure'])
+    expect(kinds([lot({ rubbedOn: '2026-11-16', turns: [{ atMs: NOW, pieces: null }] })])).toEqual(['end_cure'])
     expect(kinds([lot(out)])).toEqual(['smoke'])
     expect(kinds([lot({ ...out, runs: [{ ...run, cooled: false }] })])).toEqual([])
     expect(kinds([lot({ ...out, runs: [run] })])).toEqual(['slice'])
@@ -71,7 +74,7 @@ describe('what is to be done now', () => {
   })
   it('a second application is asked for after the first draining, and is late a day on', () => {
     const second = (drainedAtMs: number | null) =>
-      tasksNow({ lots: [lot({ turns: [{ atMs: NOW }], secondDue: true, drainedAtMs })], runs: [], fridges: [] }, NOW)
+      tasksNow({ lots: [lot({ turns: [{ atMs: NOW, pieces: null }], secondDue: true, drainedAtMs })], runs: [], places: [] }, NOW)
         .filter(task => task.kind === 'second_half')
         .map(task => task.late)
     expect([second(null), second(NOW - 3_600_000), second(NOW - 25 * 3_600_000)]).toEqual([[], [false], [true]])
@@ -83,7 +86,7 @@ describe('what is to be done now', () => {
       tasksNow(
         {
           lots: [],
-          fridges: [],
+          places: [],
           runs: [
             {
               code: 'S-0001',
@@ -101,17 +104,26 @@ describe('what is to be done now', () => {
     expect(at(20)[0]).toMatchObject({ kind: 'read_smoke', late: false })
     // From 50 °C core on every 25 min: over a gap of 30 no kill is credited.
     expect([at(26, 49)[0]!.late, at(26, 50)[0]!.late, at(24, 60)[0]!.late]).toEqual([false, true, false])
-    const fridge = (hoursAgo: number) =>
+  })
+  it('a fridge is read twice a day, a garage while something lies in it, a smoker with its heat alone', () => {
+    const asked = (kind: PlaceKind, hoursAgo: number, pieces: LotFacts['pieces'] = []) =>
       tasksNow(
         {
-          lots: [],
+          lots: [lot({ pieces, cureEndedAtMs: NOW, openHolds: ['by_hand'] })],
           runs: [],
-          fridges: [{ name: 'Cold room', readings: [{ atMs: NOW - hoursAgo * MS_PER_HOUR, tempC: 3 }] }],
+          places: [
+            { id: 1, name: 'It', kind, uses: USUAL_USES[kind], readings: [{ atMs: NOW - hoursAgo * MS_PER_HOUR, tempC: 3 }] },
+          ],
         },
         NOW,
       )
-    expect(fridge(3)).toEqual([])
-    expect(fridge(13)[0]).toMatchObject({ kind: 'read_fridge', late: true })
+    expect(asked('fridge', 3)).toEqual([])
+    expect(asked('fridge', 13)).toMatchObject([{ kind: 'read_place', subject: 'It', late: true }])
+    expect(asked('garage', 13)).toEqual([])
+    expect(asked('garage', 13, [LYING])).toHaveLength(1)
+    expect(asked('smoker', 13, [{ ...LYING, stage: 'heat' }])).toEqual([])
+    expect(asked('smoker', 13, [{ ...LYING, stage: 'dry' }])).toHaveLength(1)
+    expect(asked('oven', 13, [{ ...LYING, stage: 'rest' }])).toEqual([])
   })
 })
 

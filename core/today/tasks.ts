@@ -1,26 +1,21 @@
 import { COOLING_EVERY_MS, FRIDGE_EVERY_MS, NEAR_KILL, SMOKE_EVERY_MS } from '../rules/house'
 import { addDays, daysBetween, localDay, type IsoDate } from '../calendar/local-day'
-import { openKnot, twine } from '../curing/twine'
+import { lotKnots, type TurningLot } from '../life/lot-knots'
+import { isReadDaily, lyingIn, type Lying } from '../places/daily'
+import type { PlaceKind, PlaceUse } from '../places/place-kind'
 import { isLeft } from '../lots/finished'
 import { MS_PER_DAY, MS_PER_HOUR, type Celsius, type Grams, type Milliseconds } from '../units/quantities'
 
 /** What Today needs to know of a lot. */
-export interface LotFacts {
+export interface LotFacts extends TurningLot {
   code: string
-  rubbedOn: IsoDate
-  zone: string
   readyFromDay: number
-  bestByDay: number
-  turnEveryDays: number
-  turnBy: string
-  cureEndedAtMs: Milliseconds | null
   /** Two applications, of which the second is still to come; it goes on after the first draining. */
   secondDue?: boolean
   drainedAtMs?: Milliseconds | null
-  turns: readonly { atMs: Milliseconds }[]
   openHolds: readonly string[]
   runs: readonly { code: string; pulledAtMs: Milliseconds | null; cooled: boolean; cold: boolean; pieces: number }[]
-  pieces: readonly unknown[]
+  pieces: readonly (Lying & TurningLot['pieces'][number])[]
   packs: number
   unsent: number
   /** Ready to slice, and what of it is neither packed nor off; null until it was weighed. */
@@ -36,16 +31,19 @@ export interface RunFacts {
   startedAtMs: Milliseconds
   cooled: boolean
 }
-export interface FridgeFacts {
+export interface PlaceFacts {
+  id: number
   name: string
-  readings: readonly { atMs: Milliseconds; tempC: Celsius }[]
+  kind: PlaceKind
+  uses: readonly PlaceUse[]
+  readings: readonly { atMs: Milliseconds; tempC: Celsius | null }[]
 }
 
 export const TASK_KINDS = [
   'turn',
   'second_half',
   'end_cure',
-  'read_fridge',
+  'read_place',
   'read_smoke',
   'read_cooling',
   'smoke',
@@ -57,7 +55,7 @@ export type TaskKind = (typeof TASK_KINDS)[number]
 
 export interface Task {
   kind: TaskKind
-  /** A lot's or a run's code, or a fridge's name. */
+  /** A lot's or a run's code, or a place's name. */
   subject: string
   /** By when; null when any time today will do. */
   byMs: Milliseconds | null
@@ -73,19 +71,9 @@ function lotTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
   })
   if (lot.cureEndedAtMs === null) {
     const day = daysBetween(lot.rubbedOn, localDay(nowMs, lot.zone))
-    const knots = twine({
-      rubbedOn: lot.rubbedOn,
-      zone: lot.zone,
-      turnEveryDays: lot.turnEveryDays,
-      turnBy: lot.turnBy,
-      lastDay: Math.max(lot.bestByDay, day),
-      turnsMs: lot.turns.map(turn => turn.atMs),
-      nowMs,
-      endedMs: null,
-    })
-    const knot = openKnot(knots)
+    const { open: knot } = lotKnots(lot, nowMs)
     return [
-      ...(knot ? [task('turn', knot.dueMs, knot.state === 'late')] : []),
+      ...(knot ? [task('turn', knot.dueMs, nowMs >= knot.dueMs)] : []),
       ...(lot.secondDue && lot.drainedAtMs ? [task('second_half', null, nowMs - lot.drainedAtMs > MS_PER_DAY)] : []),
       ...(day >= lot.readyFromDay ? [task('end_cure', null, day > lot.bestByDay)] : []),
     ]
@@ -115,19 +103,25 @@ function runTask(run: RunFacts): Task[] {
   return run.cooled ? [] : [{ kind: 'read_cooling', subject: run.code, byMs: lastMs + COOLING_EVERY_MS, late: false }]
 }
 
-const fridgeTask = (fridge: FridgeFacts, nowMs: Milliseconds): Task => {
-  const last = fridge.readings.at(-1)
-  return { kind: 'read_fridge', subject: fridge.name, byMs: last ? last.atMs + FRIDGE_EVERY_MS : nowMs, late: false }
+/** Places that meat lies in are read; what only heats is read with its heat. */
+function placeTasks({ places, lots }: { places: readonly PlaceFacts[]; lots: readonly LotFacts[] }, nowMs: Milliseconds): Task[] {
+  const pieces = lots.flatMap(lot => lot.pieces)
+  return places
+    .filter(place => isReadDaily({ kind: place.kind, can: place.uses }, lyingIn(place.id, pieces).length > 0))
+    .map(({ name, readings }) => {
+      const last = readings.findLast(reading => reading.tempC !== null)
+      return { kind: 'read_place', subject: name, byMs: last ? last.atMs + FRIDGE_EVERY_MS : nowMs, late: false }
+    })
 }
 
 /**
  * What is to be done now, soonest first, late ones on top. Readings are asked for when they are due within the hour.
  */
 export function tasksNow(
-  floor: { lots: readonly LotFacts[]; runs: readonly RunFacts[]; fridges: readonly FridgeFacts[] },
+  floor: { lots: readonly LotFacts[]; runs: readonly RunFacts[]; places: readonly PlaceFacts[] },
   nowMs: Milliseconds,
 ): Task[] {
-  const readings = [...floor.runs.flatMap(runTask), ...floor.fridges.map(fridge => fridgeTask(fridge, nowMs))]
+  const readings = [...floor.runs.flatMap(runTask), ...placeTasks(floor, nowMs)]
     .filter(task => task.byMs === null || task.byMs <= nowMs + MS_PER_HOUR)
     .map(task => ({ ...task, late: task.byMs !== null && task.byMs < nowMs }))
   return [...floor.lots.flatMap(lot => lotTask(lot, nowMs)), ...readings].toSorted(

@@ -8,6 +8,7 @@ export const CODE_PREFIX = {
   pack: 'P',
   recipe: 'R',
   card: 'B',
+  place: 'F',
 } as const
 export type CodedKind = keyof typeof CODE_PREFIX
 

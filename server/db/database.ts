@@ -11,12 +11,13 @@ import * as instruments from './tables/instruments'
 import * as life from './tables/life'
 import * as lots from './tables/lots'
 import * as people from './tables/people'
+import * as places from './tables/places'
 import * as recipeTables from './tables/recipes'
 import * as storeTables from './tables/store'
 import * as temperatures from './tables/temperatures'
 
 /** Every table there is, by its name in the code. */
-export const SPECS = { ...people, ...storeTables, ...lots, ...life, ...temperatures, ...instruments, ...recipeTables, ...book }
+export const SPECS = { ...people, ...storeTables, ...lots, ...life, ...places, ...temperatures, ...instruments, ...recipeTables, ...book }
 type Specs = typeof SPECS
 /** Every table, bound to one transaction: what services get as their repositories. */
 export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & {

@@ -19,7 +19,7 @@ const LAST_SENT = 'SELECT MAX(d.sent_at) FROM packs p JOIN dispatches d ON d.id 
 /** What `core/lots/finished.ts` says, for all rows at once. */
 const MARKS = [
   `UPDATE lots SET finished_at = COALESCE((${LAST_SENT}), cure_ended_at, rubbed_at)
-   WHERE finished_at IS NULL AND (${hold('= \'destroy\'')} OR (${packs()} AND NOT ${packs(' AND dispatch_id IS NULL')}
+   WHERE finished_at IS NULL AND (${hold('= \'destroy\' AND piece_ids IS NULL')} OR (${packs()} AND NOT ${packs(' AND dispatch_id IS NULL')}
      AND NOT ${hold('IS NULL')} AND COALESCE(ready_g - (${OUT_OF_LOT}), 0) <= ${REST_SHARE} * COALESCE(ready_g, 0)))`,
   `UPDATE meat_lots SET finished_at = received_at WHERE finished_at IS NULL AND (state IN ('refused', 'destroyed')
      OR (state = 'in' AND NOT ${LOOSE} AND weight_g - (${OUT_OF_MEAT}) <= ${MEAT_REST_SHARE} * weight_g))`,

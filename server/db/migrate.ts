@@ -14,6 +14,7 @@ import * as doorOnce from './migrations/2026-11-27-door-once'
 import * as openThings from './migrations/2026-11-27-open-things'
 import * as heats from './migrations/2026-11-28-heats'
 import * as steps from './migrations/2026-11-29-steps'
+import * as places from './migrations/2026-11-30-places'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -36,6 +37,7 @@ const MIGRATIONS: readonly Migration[] = [
   openThings,
   heats,
   steps,
+  places,
 ]
 
 /**

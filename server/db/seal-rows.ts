@@ -5,7 +5,7 @@ import { chainText } from '#core/book/chain-text'
 import { touchedText } from '#core/book/touched'
 import { sha256 } from '../digest/sha256'
 import { markFinished } from './mark-finished'
-import { allDigests } from './row-digests'
+import { allDigests, digestOf } from './row-digests'
 import { openTables, SPECS_BY_NAME, type Tables } from './database'
 
 /** Rows that one record seals: half a megabyte of digests. */
@@ -69,7 +69,7 @@ export async function sealRows(admin: Sequelize, nowMs: Milliseconds, found: num
       }
       for (const spec of SPECS_BY_NAME.values()) {
         if (!spec.sealed && spec.name !== 'files') continue
-        for await (const rows of allDigests(admin, spec, transaction)) {
+        for await (const rows of allDigests(admin, digestOf(spec), transaction)) {
           open.set(spec.name, new Map(rows.map(row => [row.id, row.digest])))
           inOpen += rows.length
           sealed += rows.length

@@ -28,6 +28,13 @@ export interface TableSpec<C extends Columns, K extends keyof C & string = keyof
   /** Whether the records that write a row carry its digest, and which columns do not count in it. */
   sealed: boolean
   unsealed: readonly string[]
+  /** How it was called once, and its columns then, by today's: records of those days seal rows under these names. */
+  was?: Was
+}
+export interface Was {
+  name: string
+  /** Old name to new. */
+  columns: Readonly<Record<string, string>>
 }
 /** One declaration a table; select, insert and update types derive from it. Every table has an `id`. */
 export const tableSpec = <C extends Columns, const K extends keyof C & string = never>(
@@ -43,6 +50,12 @@ export const voidableSpec = <C extends Columns, const K extends keyof C & string
 ): TableSpec<C, K> => ({ ...tableSpec(name, columns, changes), voidable: true })
 /** Of a running server, or the book itself: no record seals it. */
 export const outsideBook = <S extends TableSpec<Columns>>(spec: S): S => ({ ...spec, sealed: false })
+
+/** A table that had another name, and the columns it had by then, old name to new. */
+export const formerly = <S extends TableSpec<Columns>>(spec: S, name: string, columns: Was['columns']): S => ({
+  ...spec,
+  was: { name, columns: { id: 'id', ...columns } },
+})
 
 /** A column's name in the database: snake_case, instants without their `Ms`. */
 export const snake = (name: string): string => name.replace(/Ms$/, '').replace(/[A-Z]/g, ch => `_${ch.toLowerCase()}`)

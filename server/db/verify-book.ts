@@ -38,8 +38,8 @@ export interface WalkOptions {
   transaction?: Transaction
   /** A record's number and hash as somebody noted them. */
   seal?: ChainPlace | null
-  /** The shop comes from before there were steps: where pieces stand is worked out later. */
-  stepless?: boolean
+  /** An export from before there were places is being read in: tables had other names, where pieces stand comes later. */
+  fromBefore?: boolean
 }
 
 /**
@@ -63,7 +63,7 @@ async function walk(
   transaction: Transaction,
   seal: ChainPlace | null,
   last: LastDigests,
-  stepless: boolean,
+  fromBefore: boolean,
 ): Promise<Omit<BookCheck, 'ms'>> {
   const found: Finding[] = []
   let count = 0
@@ -102,8 +102,7 @@ async function walk(
   if (!last.isEmpty)
     for await (const finding of verifyRows(
       sequelize,
-      last,
-      there,
+      { last, there, byFormer: fromBefore },
       (n) => {
         rows += n
       },
@@ -112,7 +111,7 @@ async function walk(
       tell(finding)
   for await (const finding of verifyFiles(sequelize, transaction)) tell(finding)
   // A walk goes before a change of the schema too.
-  if (there.has('steps') && !stepless)
+  if (there.has('places') && !fromBefore)
     for await (const finding of verifyState(sequelize, transaction)) tell(finding)
   return { records, rows, end: { id: at.id, hash: at.hash }, broken: found[0] ?? null, findings: found, found: count }
 }
@@ -124,15 +123,15 @@ async function walk(
  */
 export async function verifyBook(
   sequelize: Sequelize,
-  { transaction, seal = null, stepless = false }: WalkOptions = {},
+  { transaction, seal = null, fromBefore = false }: WalkOptions = {},
 ): Promise<BookCheck> {
   const startedMs = performance.now()
   const last = new LastDigests()
   const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ
   try {
     const check = transaction
-      ? await walk(sequelize, transaction, seal, last, stepless)
-      : await sequelize.transaction({ isolationLevel }, snapshot => walk(sequelize, snapshot, seal, last, stepless))
+      ? await walk(sequelize, transaction, seal, last, fromBefore)
+      : await sequelize.transaction({ isolationLevel }, snapshot => walk(sequelize, snapshot, seal, last, fromBefore))
     return { ...check, ms: Math.round(performance.now() - startedMs) }
   }
   finally {

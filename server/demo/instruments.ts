@@ -12,10 +12,11 @@ export interface DemoInstruments {
   coldRoom: number
   probe: number
   reachIn: number
+  garage: number
   kitchen: number
 }
 
-/** The instruments of the first visit, by what they are for, and one more for the reach-in fridge. */
+/** The instruments of the first visit, by what they are for, and more for the reach-in fridge and the garage. */
 export async function demoInstruments(ctx: WriteContext): Promise<DemoInstruments> {
   const add = async (input: unknown) => {
     const added = await addInstrument(ctx, instrumentInput.parse(input))
@@ -28,6 +29,12 @@ export async function demoInstruments(ctx: WriteContext): Promise<DemoInstrument
     readability: { typed: '0.1', unit: 'C' },
     everyDays: 14,
   })
+  const garage = await add({
+    kind: 'thermometer',
+    name: 'Garage thermometer',
+    readability: { typed: '0.1', unit: 'C' },
+    everyDays: 90,
+  })
   const kitchen = await add({ kind: 'scale', name: 'Kitchen scale', purpose: 'mix', readabilityG: '1', everyDays: 30 })
   const all = await ctx.tables.instruments.find()
   const idOf = (name: string) => all.find(one => one.name === name)!.id
@@ -37,6 +44,7 @@ export async function demoInstruments(ctx: WriteContext): Promise<DemoInstrument
     coldRoom: idOf('Cold-room thermometer'),
     probe: idOf('Probe'),
     reachIn,
+    garage,
     kitchen,
   }
 }
@@ -52,4 +60,5 @@ export function planChecks(scene: Scene, of: DemoInstruments, who: number): void
   check(-24, '09:05', of.coldRoom, ice('0.3'))
   check(-24, '09:10', of.probe, ice(PROBE_OFFSET_C.toFixed(1), 'reads a little high; offset taken over'))
   check(-24, '09:14', of.reachIn, ice('-0.2'))
+  check(-24, '09:18', of.garage, ice('0.2'))
 }

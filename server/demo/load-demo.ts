@@ -5,7 +5,7 @@ import type { Store } from '../db/database'
 import { confirmRules } from '../services/rules/manage-rules'
 import { inBook } from '../services/book/in-book'
 import type { WriteContext } from '../services/context'
-import { addFridge } from '../services/instruments/manage'
+import { demoPlaces } from './places'
 import { addPerson } from '../services/people/add-person'
 import { choosePin } from '../services/people/pins'
 import { setUpShop } from '../services/people/set-up-shop'
@@ -122,18 +122,11 @@ export async function loadDemo(store: Store, nowMs: Milliseconds): Promise<strin
     clockRight: true,
   }
   const {
-    value: { who, instruments, reachIn, coldRoom },
+    value: { who, instruments, places },
   } = await inBook(store, writer, async (ctx) => {
     const people = await addPeople(ctx)
     const own = await demoInstruments(ctx)
-    const added = await addFridge(ctx, { name: 'Reach-in fridge', thermometerId: own.reachIn })
-    if (!added.ok) throw new Error(added.code)
-    return {
-      who: people,
-      instruments: own,
-      reachIn: added.value.id,
-      coldRoom: await ctx.tables.fridges.one({ name: 'Cold room' }),
-    }
+    return { who: people, instruments: own, places: await demoPlaces(ctx, own) }
   })
   const scaleIds = { meat: instruments.meatScale, mix: instruments.fineScale }
   scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx =>
@@ -148,10 +141,9 @@ export async function loadDemo(store: Store, nowMs: Milliseconds): Promise<strin
   planChecks(scene, instruments, who.owner)
   planGoods(scene, who, instruments)
   planCuttings(scene, who.maker, instruments.meatScale)
-  const fridgeId = { coldRoom: coldRoom!.id, reachIn }
-  for (const lot of DEMO_LOTS) planLot(scene, { ...lot, fridge: fridgeId[lot.fridge] }, who, scaleIds)
+  for (const lot of DEMO_LOTS) planLot(scene, { ...lot, fridge: places[lot.fridge], garage: places.garage }, who, scaleIds)
   planBench(scene, who)
-  planTemperatures(scene, who.maker, fridgeId)
+  planTemperatures(scene, who.maker, places)
   planSmokes(scene, who, instruments.probe)
   planCorrections(scene, who)
   const records = await scene.play(store)

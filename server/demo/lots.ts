@@ -1,3 +1,5 @@
+import type { TURN_RHYTHMS } from '#core/life/rhythm'
+import { planSteps, type ToldLot } from './steps'
 import type { Fraction, Grams, Millimetres, Ppm } from '#core/units/quantities'
 import { CURING_SALT_NO_1 } from '#core/cure/agent'
 import type { CureMethod } from '#core/cure/cure-method'
@@ -13,8 +15,7 @@ import { applySecond } from '../services/lots/after-rub'
 import { rubLot } from '../services/rub/rub-lot'
 import type { Scene } from './scene'
 
-export interface DemoLot {
-  name: string
+export interface DemoLot extends ToldLot {
   cut: Cut
   rind: Rind
   meat: string
@@ -27,7 +28,6 @@ export interface DemoLot {
   salt: number
   sugar: number
   thicknessMm: Millimetres
-  fridge: number
   method?: CureMethod
   waterShare?: Fraction
   /** Dispensed from the house mix instead of weighed apart. */
@@ -38,6 +38,8 @@ export interface DemoLot {
   recipe?: string
   /** Days from today on which no turn was recorded. */
   missed?: number[]
+  /** Days between its turns; as the shop turns, if nothing is said. */
+  turnEveryDays?: (typeof TURN_RHYTHMS)[number]
   /** Day it left the cure; absent while it is in it. */
   outDay?: number
   note?: string
@@ -56,6 +58,7 @@ async function cutPieceId(tables: Tables, meatCode: string, label: string | unde
 
 const gramsOf = (typed: string): number => (typed.endsWith('kg') ? Number(typed.slice(0, -2)) * 1000 : Number(typed))
 const HALF = 0.5
+const HALF_DAY = 0.5
 
 /** The grams a lot is weighed at: by its targets, on a scale that reads to 0.1 g. */
 function planOf(lot: DemoLot): Formulation {
@@ -152,6 +155,8 @@ export function planLot(
           recipeRevisionId: lot.recipe ? await newestRevision(ctx.tables, lot.recipe) : null,
           thicknessMm: String(lot.thicknessMm),
           fridgeId: lot.fridge,
+          spot: lot.spot ?? null,
+          turnEveryDays: lot.turnEveryDays ?? null,
           ...suggestedSpan(lot.thicknessMm),
         }),
       ),
@@ -160,11 +165,16 @@ export function planLot(
   const lastDay = lot.outDay ?? 0
   for (let day = lot.rubDay + 1; day <= lastDay; day++) {
     if (lot.missed?.includes(day) || day === lot.outDay) continue
-    const time = `0${7 + (day & 1)}:${10 + ((((lot.rubDay * 7 + day * 13) % 45) + 45) % 45)}`
-    scene.add(scene.at(day, time), day % 3 === 0 ? who.owner : who.maker, ctx => turnLot(ctx, scene.code(lot.name)))
+    if ((day - lot.rubDay) % Math.max(1, lot.turnEveryDays ?? 1) !== 0) continue
+    const minute = 10 + ((((lot.rubDay * 7 + day * 13) % 45) + 45) % 45)
+    const turner = day % 3 === 0 ? who.owner : who.maker
+    scene.add(scene.at(day, `0${7 + (day & 1)}:${minute}`), turner, ctx => turnLot(ctx, scene.code(lot.name)))
+    if (lot.turnEveryDays === HALF_DAY)
+      scene.add(scene.at(day, `18:${minute}`), who.owner, ctx => turnLot(ctx, scene.code(lot.name)))
   }
-  if (lot.rubDay + 3 <= lastDay)
+  if (lot.rubDay + 3 <= lastDay && !lot.pouredOff)
     scene.add(scene.at(lot.rubDay + 3, '17:20'), who.maker, ctx => drainLot(ctx, scene.code(lot.name)))
+  planSteps(scene, lot, who)
   if (twice) {
     scene.add(scene.at(lot.rubDay + 3, '17:35'), who.maker, (ctx) => {
       const { agent, salt, sugar } = partsOf(scene, lot, plan, HALF)

@@ -1,8 +1,9 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { addDays, instantOf, localDay } from '#core/calendar/local-day'
 import type { Store } from '../db/database'
+import { entriesOf } from '../services/book/record-event'
 import { appendEvents } from '../services/book/append-events'
-import type { Answer, NewEvent, WriteContext } from '../services/context'
+import type { Answer, WriteContext } from '../services/context'
 
 type Write<T> = (ctx: WriteContext) => Promise<Answer<T>>
 interface Action {
@@ -66,9 +67,9 @@ export class Scene {
           zone: this.zone,
           clockRight: true,
         }
-        const entries: NewEvent[] = []
-        await run({ ...writer, tables, entries })
-        await appendEvents(tables, writer, entries)
+        const ctx: WriteContext = { ...writer, tables, entries: [] }
+        await run(ctx)
+        await appendEvents(tables, writer, entriesOf(ctx))
       }
     })
     return inOrder.length

@@ -1,8 +1,9 @@
 import type { Celsius } from '#core/units/quantities'
-import { fridgeReadingInput } from '#shared/contracts/cold-room'
+import { placeReadingInput } from '#shared/contracts/places'
 import { correctionInput } from '#shared/contracts/corrections'
 import { turnLot } from '../services/cold-room/cure-steps'
-import { readFridge } from '../services/cold-room/read-fridge'
+import { readPlace } from '../services/places/read-place'
+import type { DemoPlaces } from './places'
 import { correct } from '../services/corrections/correct'
 import { undoRecord } from '../services/voids/void-record'
 import { seeded } from './curves'
@@ -11,15 +12,16 @@ import type { Scene } from './scene'
 const FIRST_DAY = -18
 
 /** Morning and evening readings of both fridges; one of them ran warm two days ago. */
-export function planTemperatures(scene: Scene, who: number, fridge: { coldRoom: number; reachIn: number }): void {
+export function planTemperatures(scene: Scene, who: number, fridge: DemoPlaces): void {
   const random = seeded(4750)
   const read = (day: number, time: string, fridgeId: number, tempC: Celsius) => {
-    const { temperature } = fridgeReadingInput.parse({ temperature: { typed: tempC.toFixed(1), unit: 'C' } })
-    scene.add(scene.at(day, time), who, ctx => readFridge(ctx, fridgeId, temperature))
+    const reading = placeReadingInput.parse({ temperature: { typed: tempC.toFixed(1), unit: 'C' } })
+    scene.add(scene.at(day, time), who, ctx => readPlace(ctx, fridgeId, reading))
   }
   for (let day = FIRST_DAY; day <= 0; day++) {
     read(day, '07:05', fridge.coldRoom, 2.4 + random() * 0.9)
     read(day, '16:50', fridge.coldRoom, 2.8 + random() * 0.9)
+    read(day, '07:12', fridge.garage, 1.9 + random() * 1.4)
     read(day, '07:08', fridge.reachIn, 2.6 + random() * 0.8)
     if (day !== -2) read(day, '16:53', fridge.reachIn, 3.0 + random() * 0.8)
   }

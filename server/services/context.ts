@@ -31,6 +31,8 @@ export type NewEvent<Kind extends EventKind = EventKind> = {
     /** Ids of the steps that it tells of, and of those that it ended: each learns the record's number. */
     steps?: readonly number[]
     endsSteps?: readonly number[]
+    /** Open holds whose trouble follows no more: they learn the record's number too. */
+    changesHolds?: readonly number[]
   } & (keyof NewComputedOf<K> extends never ? { computed?: undefined } : { computed: NewComputedOf<K> })
 }[Kind]
 
@@ -38,6 +40,8 @@ export interface WriteContext extends Writer {
   tables: Tables
   /** Records of this write, chained into the book together at its end. */
   entries: NewEvent[]
+  /** Open holds that this write took the ground from. */
+  changedHolds?: number[]
 }
 
 /** The way to a field of what was sent. */

@@ -3,8 +3,10 @@ import { z } from 'zod'
 import { temperature } from './fields'
 import type { HoldReason } from './holds'
 import type { InstrumentKind, InstrumentMark } from './instruments'
-import type { FridgeView, LotSummary, ShopView } from './lots'
+import type { LotSummary, ShopView } from './lots'
+import type { PlaceView } from './places'
 
+/** Of the way in that outside programs know: a temperature alone. */
 export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 
 export interface RunSummary {
@@ -21,7 +23,7 @@ export interface RunSummary {
 export interface FloorView {
   shop: ShopView
   lots: LotSummary[]
-  fridges: FridgeView[]
+  places: PlaceView[]
   runs: RunSummary[]
   instruments: InstrumentBrief[]
   store: StoreConcern

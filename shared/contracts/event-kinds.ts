@@ -57,5 +57,8 @@ export const EVENT_KINDS = [
   'shop_exported',
   'own_device_ended',
   'step',
+  'place_added',
+  'place_changed',
+  'place_read',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]

@@ -81,6 +81,19 @@ export const temperature = () =>
       tempC: parsed(text => parseTemperature(text, unit))(typed, ctx),
     }))
 
+export interface TypedHumidity {
+  typed: string
+  rh: number
+}
+const HUMIDITY = { min: 1, max: 100 }
+/** Relative humidity as a hygrometer shows it, percent. */
+export const humidity = () =>
+  typedText().transform((typed, ctx): TypedHumidity => {
+    const rh = parsed(text => parseDecimal(text.replace(/%\s*(rh)?\s*$/i, '')))(typed, ctx)
+    if (typeof rh === 'number' && (rh < HUMIDITY.min || rh > HUMIDITY.max)) refuse(ctx, fail('number_range', HUMIDITY))
+    return { typed: typed.trim(), rh }
+  })
+
 /** A per cent as typed; comes out as a mass fraction, 0 to 1. */
 export const percent = (min: number, max: number) =>
   typedText().transform(parsed(text => parsePercent(text, { min, max })))

@@ -1,4 +1,4 @@
-import type { Milliseconds } from '#core/units/quantities'
+import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import { reason } from './fields'
 
@@ -8,6 +8,9 @@ export const HOLD_REASONS = [
   'above_limit',
   'limit_not_shown',
   'fridge_warm',
+  'place_warm',
+  'place_warm_sum',
+  'smell_off',
   'come_up_late',
   'come_up_not_shown',
   'cooling_late',
@@ -38,6 +41,15 @@ export interface HoldView {
   id: number
   reason: HoldReason
   note: string | null
+  /** Held are these pieces; null: the lot. */
+  pieceIds: number[] | null
+  /** The place it is about, from when to when, and the warmest there. */
+  place: string | null
+  fromMs: Milliseconds | null
+  toMs: Milliseconds | null
+  worstC: Celsius | null
+  /** The record by which what it rests on follows no more. */
+  changedBy: number | null
   placedAtMs: Milliseconds
   disposition: string | null
   text: string | null

@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import type { InstrumentState } from '#core/instruments/instrument-state'
 import { type Celsius, fahrenheitToCelsius, type Milliseconds } from '#core/units/quantities'
-import { decimal, INGREDIENT_RANGE, name, note, temperature, weight } from './fields'
+import { decimal, humidity, INGREDIENT_RANGE, name, note, temperature, weight } from './fields'
 
-export const INSTRUMENT_KINDS = ['scale', 'thermometer'] as const
+export const INSTRUMENT_KINDS = ['scale', 'thermometer', 'hygrometer'] as const
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number]
-export const CHECK_METHODS = ['check_weight', 'ice_point', 'reference'] as const
+export const CHECK_METHODS = ['check_weight', 'ice_point', 'reference', 'salt_point', 'reference_rh'] as const
 export type CheckMethod = (typeof CHECK_METHODS)[number]
 
 const everyDays = () => z.number().int().min(1).max(730)
@@ -24,6 +24,7 @@ export const instrumentInput = z.discriminatedUnion('kind', [
     everyDays: everyDays(),
   }),
   z.strictObject({ kind: z.literal('thermometer'), name: name(), readability: step(), everyDays: everyDays() }),
+  z.strictObject({ kind: z.literal('hygrometer'), name: name(), readability: decimal(0.1, 10), everyDays: everyDays() }),
 ])
 export const instrumentChangeInput = z.strictObject({ name: name(), everyDays: everyDays(), inUse: z.boolean() })
 
@@ -36,6 +37,8 @@ export const checkInput = z.discriminatedUnion('method', [
   }),
   z.strictObject({ method: z.literal('ice_point'), read: temperature(), note: note() }),
   z.strictObject({ method: z.literal('reference'), reference: temperature(), read: temperature(), note: note() }),
+  z.strictObject({ method: z.literal('salt_point'), read: humidity(), note: note() }),
+  z.strictObject({ method: z.literal('reference_rh'), reference: humidity(), read: humidity(), note: note() }),
 ])
 export type CheckInput = z.output<typeof checkInput>
 

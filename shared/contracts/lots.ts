@@ -1,5 +1,6 @@
-import type { Feel } from '#core/life/step'
-import type { Celsius, Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
+import type { Stage } from '#core/life/meaning'
+import type { Feel, PieceFace } from '#core/life/step'
+import type { Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
 import { z } from 'zod'
 import type { Allergen } from './allergens'
 import type { Purpose } from '#core/agents/agent-fault'
@@ -17,6 +18,7 @@ import { code, text } from './fields'
 import type { HoldReason, HoldView } from './holds'
 import type { InstrumentMark } from './instruments'
 import type { Judgement } from './judgement'
+import type { PlaceBrief } from './places'
 import type { RecipeView } from './recipes'
 import type { LabResultView } from './rub'
 import type { IngredientView, MeatView, MixRole } from './store'
@@ -42,30 +44,34 @@ export interface ShopView {
   /** The authority wants a laboratory result for every lot, and why. */
   labAlways: string | null
 }
-export interface FridgeView {
-  id: number
-  name: string
-  thermometerId: number | null
-  readings: FridgeReadingView[]
-}
-/** `tempC` is what was read less `offsetC`, the thermometer's. */
-export interface FridgeReadingView {
-  id: number
-  atMs: Milliseconds
-  tempC: Celsius
-  offsetC: Celsius
-  instrument: InstrumentMark | null
-}
 export interface BenchView {
   shop: ShopView
   rules: RuleSet
   meat: MeatView[]
   ingredients: IngredientView[]
   scales: ScaleView[]
-  fridges: { id: number; name: string }[]
+  /** Where meat can lie after its rub. */
+  places: PlaceBrief[]
   recipes: RecipeView[]
   cards: { code: string; atMs: Milliseconds }[]
   today: string
+}
+
+/** A piece, and where and how it lies now. */
+export interface LotPiece {
+  id: number
+  number: number
+  meatCode: string
+  greenG: Grams
+  greenTyped: string
+  bag: number | null
+  placeId: number | null
+  spot: string | null
+  face: PieceFace | null
+  /** Null only where nothing says that it was rubbed. */
+  stage: Stage | null
+  sinceMs: Milliseconds | null
+  outAtMs: Milliseconds | null
 }
 
 /** What every room needs to know of a lot. */
@@ -88,12 +94,13 @@ export interface LotSummary {
   turnBy: string
   drainedAtMs: Milliseconds | null
   cureEndedAtMs: Milliseconds | null
-  pieces: { id: number; number: number; meatCode: string; greenG: Grams; greenTyped: string; bag: number | null }[]
+  pieces: LotPiece[]
   greenG: Grams
   readyG: Grams | null
   /** Two applications, of which the second is still to come. */
   secondDue: boolean
-  turns: { id: number; atMs: Milliseconds; by: string }[]
+  /** `pieces`: ids; null: all of the lot. */
+  turns: { id: number; atMs: Milliseconds; by: string; pieces: number[] | null }[]
   /** How it felt when it was last looked at. */
   lastFeel: { feel: Feel; atMs: Milliseconds } | null
   judgement: Judgement

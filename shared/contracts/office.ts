@@ -1,6 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { InstrumentView } from './instruments'
 import type { ShopView } from './lots'
+import type { PlaceSetUp } from './places'
 import type { DeviceView, PersonView } from './people'
 
 export interface OfficeView {
@@ -8,7 +9,7 @@ export interface OfficeView {
   /** Of the rule set in force. */
   jurisdiction: string
   instruments: InstrumentView[]
-  fridges: { id: number; name: string; thermometerId: number | null }[]
+  places: PlaceSetUp[]
   people: PersonView[]
   /** Every device that is signed in; for the owner's eyes, empty for others. */
   devices: DeviceView[]

@@ -1,6 +1,7 @@
 import type { Celsius, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import type { Formulation } from '#core/cure/formulate'
 import type { SmokeOutcome } from '#core/smoke/outcome'
+import type { PlaceKind } from '#core/places/place-kind'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { RuleSet } from '#core/rules/rule-set'
 import type { EventKind } from './event-kinds'
@@ -105,6 +106,23 @@ export type RecordOf = OfEveryKind<{
     typed: { fridge: string; temperature: string }
     computed: { readC: Celsius; tempC: Celsius; fridgeId: number }
     since: { readingId: number; thermometerId: number | null; offsetC: Celsius }
+  }
+  place_added: { typed: { name: string; kind: PlaceKind }; computed: { id: number; code: string } }
+  place_changed: { typed: { name: string; kind: PlaceKind; inUse: boolean }; computed: { id: number; before: { name: string } } }
+  place_read: {
+    typed: { place: string; temperature: string | null; humidity: string | null }
+    computed: {
+      readC: Celsius | null
+      tempC: Celsius | null
+      offsetC: Celsius
+      thermometerId: number | null
+      readRh: number | null
+      rh: number | null
+      offsetRh: number | null
+      hygrometerId: number | null
+      readingId: number
+      placeId: number
+    }
   }
   party_added: { typed: { kind: string; name: string }; computed: { id: number } }
   party_changed: {

@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS, isWet } from '#core/cure/cure-method'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
+import { TURN_RHYTHMS } from '#core/life/rhythm'
 import { CUTS, RINDS } from '#core/rules/cuts'
 import {
   code,
@@ -81,7 +82,12 @@ export const rubInput = z
     thicknessMm: decimal(THICKNESS_RANGE_MM.min, THICKNESS_RANGE_MM.max),
     readyFromDay: z.number().int().min(1).max(90),
     bestByDay: z.number().int().min(1).max(120),
+    /** Any place that meat can lie in. */
     fridgeId: z.number().int(),
+    /** How its pieces lie where they are in no bag: "rack", "stack", "tub A". */
+    spot: name(60).nullable().default(null),
+    /** Days between turns; null: as the shop turns. 4: from the third day on. */
+    turnEveryDays: z.literal(TURN_RHYTHMS).nullable().default(null),
     note: note(),
   })
   .superRefine((input, ctx) => {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { TURN_WAYS } from '#core/life/rhythm'
-import { FEELS, PIECE_FACES } from '#core/life/step'
+import { COLOURS, FEELS, LIQUIDS, PIECE_FACES, SMELLS, SPOTS } from '#core/life/step'
 import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
 import { code, instantMs, name, note, reason, weight } from './fields'
 
@@ -34,7 +34,17 @@ const stepInput = z.discriminatedUnion('kind', [
     /** More than the usual was asked about, and stands. */
     sure: z.boolean().default(false),
   }),
-  z.strictObject({ kind: z.literal('look'), feel: z.enum(FEELS).nullable(), note: note() }),
+  z.strictObject({
+    kind: z.literal('look'),
+    feel: z.enum(FEELS).nullable(),
+    colour: z.enum(COLOURS).nullable().default(null),
+    smell: z.enum(SMELLS).nullable().default(null),
+    liquid: z.enum(LIQUIDS).nullable().default(null),
+    spots: z.enum(SPOTS).nullable().default(null),
+    /** A file that was sent ahead. */
+    photoId: z.int().positive().nullable().default(null),
+    note: note(),
+  }),
   z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable() }),
   z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(20).nullable() }),
 ])
@@ -74,8 +84,3 @@ export const pressInput = z
     path: ['lots'],
   })
 export type PressInput = z.output<typeof pressInput>
-
-/** What a press answers: the record, and the steps by lot. */
-export interface PressAnswer {
-  steps: { id: number; lot: string; kind: ToldKind; pieces: number[] }[]
-}

@@ -11,6 +11,9 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
   limit_not_shown: () => 'the weighing cannot show the nitrite limit after a correction',
   fridge_warm: as =>
     `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over ${formatSpan(FRIDGE_CHECKS.hold.forMs)}`,
+  place_warm: () => 'lay too warm',
+  place_warm_sum: () => 'lay over the shop\'s limit for more than a day in all',
+  smell_off: () => 'smelled off when it was looked at',
   come_up_late: as => `core too slow to ${formatLimit(KILL_FROM_C, as)}`,
   come_up_not_shown: as => `not shown how long the core took to ${formatLimit(KILL_FROM_C, as)}`,
   cooling_late: () => 'cooled too slowly',

@@ -11,4 +11,6 @@ export const METHOD_WORDS: Record<CheckMethod, string> = {
   check_weight: 'check weight',
   ice_point: 'ice water',
   reference: 'reference thermometer',
+  salt_point: 'wet salt',
+  reference_rh: 'reference hygrometer',
 }

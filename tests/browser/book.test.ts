@@ -106,7 +106,7 @@ it('with no room left on the disk the page says so, the entry waits in it, and g
   await type(page(), 'Reads now', '3.9')
   await page().keyboard.press('Enter')
   await says(page(), 'no room left on its disk. What you typed is still here')
-  expect(await page().$eval('.fridge input', input => (input as HTMLInputElement).value)).toBe('3.9')
+  expect(await page().$eval('.gauge input', input => (input as HTMLInputElement).value)).toBe('3.9')
   await shop.sql('DROP TRIGGER no_room')
   await page().keyboard.press('Enter')
   await says(page(), '3.9 recorded')

@@ -111,7 +111,7 @@ it('somebody who has never seen it comes from the first visit to a rubbed lot by
   await shop.sql('UPDATE lots SET rubbed_on = rubbed_on - INTERVAL 1 DAY, rubbed_at = rubbed_at - INTERVAL 1 DAY')
   await follow('Turn it')
   await press(page(), 'Turned, all pieces')
-  await says(page(), 'L-0001: turned, all pieces')
+  await says(page(), 'L-0001: turned.')
   await press(page(), 'Today', 'link')
   await until(page(), () => document.querySelectorAll('.first li.done').length === 6)
   expect(visit.faults).toEqual([])

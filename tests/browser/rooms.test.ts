@@ -102,7 +102,7 @@ describe('every room', () => {
 describe('the demo shop', () => {
   it('has a lot held for a warm fridge, one of salt only, and two with all packs out', async () => {
     await open('/lots/L-0008')
-    await says(visit.page, 'fridge above 7 °C for over 2 h')
+    await says(visit.page, 'lay too warm')
     await open('/lots/L-0007')
     await says(visit.page, 'salt only')
     for (const code of ['L-0001', 'L-0002']) {

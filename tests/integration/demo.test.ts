@@ -26,7 +26,7 @@ describe('the demo shop, whenever it is opened', () => {
       expect(await loadDemo(store, nowMs)).toMatch(/^10 lots/)
       expect(await loadDemo(store, nowMs)).toBe('kept as it was')
       const lots = await lotSummaries(store.tables, await store.tables.lots.find({}, { order: [['id', 'ASC']] }), nowMs)
-      expect(lots.filter(lot => lot.openHolds.length > 0).map(lot => lot.openHolds)).toEqual([['fridge_warm']])
+      expect(lots.filter(lot => lot.openHolds.length > 0).map(lot => lot.openHolds)).toEqual([['place_warm']])
       expect(lots.filter(lot => lot.saltOnly)).toHaveLength(1)
       expect(lots.filter(lot => lot.packs > 0 && lot.unsent === 0)).toHaveLength(2)
       expect(new Set(lots.map(lot => `${lot.cut} ${lot.rind}`))).toEqual(

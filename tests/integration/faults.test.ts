@@ -110,13 +110,13 @@ async function pour(strike: () => Promise<void>): Promise<Map<string, number>> {
 async function expectWhole(acknowledged: Map<string, number>): Promise<void> {
   expect(acknowledged.size).toBe(RECORDS)
   const events = await rows<{ id: number; computed: string }>(
-    'SELECT id, computed FROM events WHERE kind = \'fridge_read\'',
+    'SELECT id, computed FROM events WHERE kind = \'place_read\'',
   )
   const ids = new Set(events.map(event => event.id))
   expect(events).toHaveLength(RECORDS)
   expect(new Set(acknowledged.values()).size).toBe(RECORDS)
   expect([...acknowledged.values()].filter(id => !ids.has(id))).toEqual([])
-  const readings = new Set((await rows<{ id: number }>('SELECT id FROM fridge_readings')).map(row => row.id))
+  const readings = new Set((await rows<{ id: number }>('SELECT id FROM place_readings')).map(row => row.id))
   expect(readings.size).toBe(RECORDS)
   expect(events.filter(event => !readings.has(JSON.parse(event.computed).readingId))).toEqual([])
   const answers = await rows<{ client_key: string; answer: unknown }>('SELECT client_key, answer FROM answers')
@@ -181,7 +181,7 @@ describe('when the database is away', () => {
     expect(await client.post('/api/fridges/1/readings', { temperature: celsius('3') }, key)).toMatchObject({
       status: 200,
     })
-    expect(await rows('SELECT id FROM fridge_readings')).toHaveLength(1)
+    expect(await rows('SELECT id FROM place_readings')).toHaveLength(1)
   }, 120_000)
   it('a disk without room refuses the record, says so, leaves nothing by half, and takes it once there is room', async () => {
     const client = await signedIn(app.address)
@@ -230,7 +230,7 @@ it('a line that drops between the record and its answer leaves one record, whate
     await new Promise(done => socket.destroy().on('close', done))
   })
   await cut
-  const recorded = async () => (await rows('SELECT id FROM fridge_readings')).length === 1
+  const recorded = async () => (await rows('SELECT id FROM place_readings')).length === 1
   expect(await until(recorded, 10_000)).toBe(true)
   const replies = await Promise.all(
     [1, 2, 3, 4, 5].map(() =>
@@ -239,5 +239,5 @@ it('a line that drops between the record and its answer leaves one record, whate
   )
   expect(replies.map(reply => reply.status)).toEqual([200, 200, 200, 200, 200])
   expect(new Set(replies.map(reply => reply.body.eventId)).size).toBe(1)
-  expect(await rows('SELECT id FROM fridge_readings')).toHaveLength(1)
+  expect(await rows('SELECT id FROM place_readings')).toHaveLength(1)
 }, 60_000)

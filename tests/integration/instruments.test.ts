@@ -28,7 +28,7 @@ const instruments = async (): Promise<One[]> => (await maker.get('/api/office'))
 const named = async (name: string) => (await instruments()).find(one => one.name === name)!
 const check = (id: number, body: Record<string, unknown>) =>
   maker.post(`/api/instruments/${id}/checks`, { note: null, ...body })
-const fridge = async () => (await maker.get('/api/floor')).body.fridges[0]
+const fridge = async () => (await maker.get('/api/floor')).body.places[0]
 
 describe('checks', () => {
   it('of a scale: passed, then not; a thermometer\'s check is refused for it', async () => {
@@ -66,7 +66,7 @@ describe('checks', () => {
       instrument: { name: 'Cold-room thermometer', state: 'checked' },
     })
     expect((await maker.get('/api/events')).body[0]).toMatchObject({
-      kind: 'fridge_read',
+      kind: 'place_read',
       typed: { temperature: '4.6 °C' },
       computed: { readC: 4.6, tempC: expect.closeTo(3.6, 9), offsetC: 1 },
     })
@@ -108,7 +108,7 @@ it('a reading from an overdue instrument is marked wherever it is shown, and onl
   await maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('4') })
   expect((await fridge()).readings.at(-1).instrument).toMatchObject({ state: 'overdue' })
   const [told] = (await maker.get('/api/events')).body
-  expect(told).toMatchObject({ kind: 'fridge_read', marks: [{ name: 'Cold-room thermometer', state: 'overdue' }] })
+  expect(told).toMatchObject({ kind: 'place_read', marks: [{ name: 'Cold-room thermometer', state: 'overdue' }] })
   expect(
     (await maker.get('/api/bench')).body.scales.find((scale: { purpose: string }) => scale.purpose === 'meat').state,
   ).toBe('overdue')
@@ -124,10 +124,10 @@ it('a smoke\'s probe has its offset taken off, by hand and by file', async () =>
   await maker.post(`/api/lots/${code}/out`, {})
   const pieceIds = (await maker.get(`/api/lots/${code}`)).body.pieces.map((p: { id: number }) => p.id)
   expect(
-    await maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('63'), coreThermometerId: 999 }),
+    await maker.post('/api/runs', { smoker: 'Smoker', pieceIds, targetCore: celsius('63'), coreThermometerId: 999 }),
   ).toMatchObject({ body: { code: 'no_such_thermometer' } })
   const run = (
-    await maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('63'), coreThermometerId: id })
+    await maker.post('/api/runs', { smoker: 'Smoker', pieceIds, targetCore: celsius('63'), coreThermometerId: id })
   ).body.code
   const now = Date.now()
   await maker.post(`/api/runs/${run}/readings`, {
@@ -163,7 +163,7 @@ describe('the Office', () => {
       body: { code: 'name_taken' },
     })
     expect(
-      await owner.send('PUT', `/api/office/fridges/${added.body.id}`, { name: 'Ripening fridge', thermometerId: null }),
+      await owner.send('PUT', `/api/office/places/${added.body.id}`, { name: 'Ripening fridge', kind: 'fridge' }),
     ).toMatchObject({ status: 200 })
     expect(
       await owner.send('PUT', `/api/office/instruments/${id}`, { name: 'Old probe', everyDays: 7, inUse: false }),

@@ -157,7 +157,7 @@ describe('heats', () => {
     return { code, ids: (await lotOf(code)).pieces.map((piece: { id: number }) => piece.id) }
   }
   const smokeOf = async (ids: number[], target = '63') =>
-    (await must(maker.post('/api/runs', { smoker: 'A', pieceIds: ids, targetCore: celsius(target) }))).code
+    (await must(maker.post('/api/runs', { smoker: 'Smoker', pieceIds: ids, targetCore: celsius(target) }))).code
   /** The run is moved back in the tables: services read no clock but the one they are given. */
   const backdate = (run: string, hours: number) =>
     shop.sql(`UPDATE runs SET started_at = started_at - INTERVAL ${hours} HOUR WHERE code = ?`, [run])
@@ -229,12 +229,17 @@ describe('heats', () => {
     await must(maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('3') }))
     await must(maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('3.2') }))
     await shop.sql(
-      'UPDATE fridge_readings SET at = at - INTERVAL 9 HOUR WHERE id = (SELECT MAX(id) - 1 FROM fridge_readings)',
+      'UPDATE place_readings SET at = at - INTERVAL 9 HOUR WHERE id = (SELECT MAX(id) - 1 FROM place_readings)',
     )
     await shop.sql(
-      'UPDATE fridge_readings SET at = at - INTERVAL 4 HOUR WHERE id = (SELECT MAX(id) FROM fridge_readings)',
+      'UPDATE place_readings SET at = at - INTERVAL 4 HOUR WHERE id = (SELECT MAX(id) FROM place_readings)',
     )
     const seen = await outOfCure()
+    // It lay there all night.
+    await shop.sql(
+      'UPDATE steps s JOIN lots l ON l.id = s.lot_id SET s.from_at = s.from_at - INTERVAL 12 HOUR, s.to_at = s.to_at - INTERVAL 12 HOUR WHERE l.code = ? AND s.kind = \'rub\'',
+      [seen.code],
+    )
     const other = await smokeOf(seen.ids)
     await backdate(other, 3)
     await read(other, 'smoke', [[0, 66]])

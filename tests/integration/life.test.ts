@@ -40,7 +40,7 @@ describe('a lot from the rub to the customer', () => {
   it('cannot be smoked, sliced or sent out of turn', async () => {
     const { pieces } = await must(maker.get(`/api/lots/${code}`))
     const early = await maker.post('/api/runs', {
-      smoker: 'A',
+      smoker: 'Smoker',
       pieceIds: pieces.map((p: { id: number }) => p.id),
       targetCore: celsius('63'),
     })
@@ -72,7 +72,7 @@ describe('a lot from the rub to the customer', () => {
     run = (
       await must(
         maker.post('/api/runs', {
-          smoker: 'Brick',
+          smoker: 'Smoker',
           pieceIds: pieces.map((p: { id: number }) => p.id),
           targetCore: celsius('63'),
         }),

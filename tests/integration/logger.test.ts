@@ -37,7 +37,7 @@ beforeAll(async () => {
   await must(maker.post(`/api/lots/${lot}/out`, {}))
   const { pieces } = await must(maker.get(`/api/lots/${lot}`))
   const pieceIds = pieces.map((piece: { id: number }) => piece.id)
-  run = (await must(maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: { typed: '63', unit: 'C' } }))).code
+  run = (await must(maker.post('/api/runs', { smoker: 'Smoker', pieceIds, targetCore: { typed: '63', unit: 'C' } }))).code
 })
 afterAll(() => shop.close())
 
@@ -88,7 +88,7 @@ describe('a logger', () => {
     const { pieces } = await must(maker.get(`/api/lots/${other}`))
     const pieceIds = pieces.map((piece: { id: number }) => piece.id)
     const target = { typed: '63', unit: 'C' }
-    const night = (await must(maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: target }))).code
+    const night = (await must(maker.post('/api/runs', { smoker: 'Smoker', pieceIds, targetCore: target }))).code
     const now = Date.now()
     const readings = series(now - 20 * MINUTE, now - MINUTE, 4800, 4, 66)
     await must(maker.post(`/api/runs/${night}/readings`, { phase: 'smoke', source: 'csv', readings }))

@@ -6,6 +6,7 @@ import type { EventKind } from '../../shared/contracts/event-kinds'
 import type { StepKind } from '../../core/life/step'
 import { openStore, type Store } from '../../server/db/database'
 import { after } from '../../server/db/migrations/2026-11-29-steps'
+import { after as placesAfter } from '../../server/db/migrations/2026-11-30-places'
 import { prepareDatabase } from '../../server/db/prepare'
 import { connect } from '../../server/db/connect'
 import { verifyBook } from '../../server/db/verify-book'
@@ -132,6 +133,7 @@ describe('a shop of 0.3.0', () => {
     const admin = connect(database.adminUrl, 1)
     await database.sql('DELETE FROM steps')
     await after(admin)
+    await placesAfter(admin)
     await admin.close()
     expect(await plain()).toEqual(before)
   })

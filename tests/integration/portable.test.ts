@@ -162,11 +162,11 @@ describe('a back-up', () => {
   it('whose rows were changed is told too: the book seals them', async () => {
     const target = await freshDatabase()
     const doctoredHold = doctored('hold.sql.gz', text =>
-      text.replace(/(INSERT INTO `fridges` VALUES\s*\(\d+,')/, '$1Other '),
+      text.replace(/(INSERT INTO `places` VALUES\s*\(\d+,')/, '$1Other '),
     )
     const { code, output } = await runScript('restore', [doctoredHold], on(target))
     expect(code).toBe(1)
-    expect(output).toMatch(/BROKEN: Row \d+ of fridges is not what its last record sealed/)
+    expect(output).toMatch(/BROKEN: Row \d+ of places is not what its last record sealed/)
     expect(await target.sql('SELECT id FROM shops')).toEqual([])
     for (const name of readdirSync(resolve('backups')).filter(one => one.startsWith('before-restore-')))
       rmSync(resolve('backups', name))
@@ -188,6 +188,17 @@ function leaveOutLater(copy: any): any {
   for (const [table, columns] of Object.entries(LATER))
     for (const row of copy.tables[table] ?? []) for (const column of columns) Reflect.deleteProperty(row, column)
   return copy
+}
+
+/** A press as its kind of record told it before there were steps; moves nobody told. */
+function asOnceTold(row: any): void {
+  if (row.kind !== 'step') return
+  const drained = row.typed.includes('"kind":"drain"')
+  Object.assign(row, {
+    kind: drained ? 'drained' : 'shop_exported',
+    typed: '{}',
+    computed: drained ? '{"beforeMs":null}' : '{}',
+  })
 }
 
 describe('the whole shop as JSON', () => {
@@ -294,6 +305,7 @@ describe('the whole shop as JSON', () => {
     leaveOutLater(copy)
     let hash = '0'.repeat(64)
     for (const row of copy.tables.events) {
+      asOnceTold(row)
       hash = createHash('sha256')
         .update(
           JSON.stringify([
@@ -326,7 +338,7 @@ describe('the whole shop as JSON', () => {
     expect((await database.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 1'))[0]!.kind).toBe(
       'rows_sealed',
     )
-    const steps = 'SELECT kind, COUNT(*) AS n FROM steps WHERE voided = 0 GROUP BY kind ORDER BY kind'
+    const steps = 'SELECT kind, COUNT(*) AS n FROM steps WHERE voided = 0 AND kind <> \'move\' GROUP BY kind ORDER BY kind'
     expect(await database.sql(steps)).toEqual(await shop.sql(steps))
     // What is finished is marked as it was, though the file does not say so.
     const finished = 'SELECT code FROM lots WHERE finished_at IS NOT NULL ORDER BY id'

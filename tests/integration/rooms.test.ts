@@ -27,7 +27,7 @@ const taken = async (more: Record<string, unknown> = {}) => {
   return lot
 }
 const smoked = async (ids: number[], target = '60') =>
-  (await maker.post('/api/runs', { smoker: 'A', pieceIds: ids, targetCore: celsius(target) })).body.code as string
+  (await maker.post('/api/runs', { smoker: 'Smoker', pieceIds: ids, targetCore: celsius(target) })).body.code as string
 const read = (run: string, phase: 'smoke' | 'cool', points: [minutesAgo: number, core: string][]) =>
   maker.post(`/api/runs/${run}/readings`, {
     phase,
@@ -125,7 +125,7 @@ describe('the Smokehouse', () => {
   it('a piece is in one smoke at a time, and a target that was not reached holds the lot', async () => {
     const lot = await taken()
     const run = await smoked(lot.ids, '66')
-    expect(await maker.post('/api/runs', { smoker: 'B', pieceIds: lot.ids, targetCore: celsius('60') })).toMatchObject({
+    expect(await maker.post('/api/runs', { smoker: 'Smoker', pieceIds: lot.ids, targetCore: celsius('60') })).toMatchObject({
       body: { code: 'already_in_smoke' },
     })
     expect(await read(run, 'cool', [[0, '50']])).toMatchObject({ body: { code: 'not_pulled' } })

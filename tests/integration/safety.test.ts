@@ -63,7 +63,7 @@ describe('holds', () => {
     await maker.post(`/api/lots/${code}/out`, {})
     const smoke = () =>
       maker.post('/api/runs', {
-        smoker: 'A',
+        smoker: 'Smoker',
         pieceIds: lot.pieces.map((p: { id: number }) => p.id),
         targetCore: celsius('63'),
       })
@@ -93,10 +93,11 @@ describe('holds', () => {
     expect((await reading('3')).body.verdict).toBe('cold_enough')
     expect((await reading('9')).body.verdict).toBe('warm')
     // Time is moved back in the table: the service reads no clock but the one it is given.
-    await shop.sql('UPDATE fridge_readings SET at = at - INTERVAL 3 HOUR')
+    await shop.sql('UPDATE place_readings SET at = at - INTERVAL 3 HOUR')
     await shop.sql('UPDATE lots SET rubbed_at = rubbed_at - INTERVAL 4 HOUR')
+    await shop.sql('UPDATE steps SET from_at = from_at - INTERVAL 4 HOUR, to_at = to_at - INTERVAL 4 HOUR')
     expect((await reading('9')).body.verdict).toBe('hold')
-    expect((await maker.get(`/api/lots/${code}`)).body.openHolds).toEqual(['fridge_warm'])
+    expect((await maker.get(`/api/lots/${code}`)).body.openHolds).toEqual(['place_warm'])
   })
   it('a slow come-up holds; a lot without nitrite has four hours, not six', async () => {
     const saltOnly = (
@@ -111,7 +112,7 @@ describe('holds', () => {
       await maker.post(`/api/lots/${code}/out`, {})
       ids.push(...(await maker.get(`/api/lots/${code}`)).body.pieces.map((p: { id: number }) => p.id))
     }
-    const run = (await maker.post('/api/runs', { smoker: 'A', pieceIds: ids, targetCore: celsius('60') })).body.code
+    const run = (await maker.post('/api/runs', { smoker: 'Smoker', pieceIds: ids, targetCore: celsius('60') })).body.code
     await shop.sql('UPDATE runs SET started_at = started_at - INTERVAL 6 HOUR WHERE code = ?', [run])
     const now = Date.now()
     const readings = [

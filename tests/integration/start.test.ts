@@ -117,7 +117,7 @@ it('a server that ends by itself is started again; neither runs as root, and no 
   expect(await client.post('/api/session', { signIn: 'tam', password: 'bacon-and-brine' })).toMatchObject({
     status: 200,
   })
-  const [fridge] = (await client.get('/api/floor')).body.fridges
+  const [fridge] = (await client.get('/api/floor')).body.places
   expect(await client.post(`/api/fridges/${fridge.id}/readings`, { temperature: celsius('3') })).toMatchObject({
     status: 200,
   })

@@ -103,8 +103,8 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
   it('of a fridge reading takes it out of the line', async () => {
     const { eventId } = await must(maker.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius('31') }))
     await must(undo(eventId))
-    const { fridges } = (await maker.get('/api/floor')).body
-    expect(fridges[0].readings).toEqual([])
+    const { places } = (await maker.get('/api/floor')).body
+    expect(places[0].readings).toEqual([])
   })
   it('of a smoke, step by step backwards, and of slicing and sending', async () => {
     const owner = await shop.signedIn({ signIn: 'ada', password: 'a long password' })
@@ -113,7 +113,7 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     await must(maker.post(`/api/lots/${code}/out`, {}))
     const { pieces } = await lot(code)
     const pieceIds = pieces.map((p: { id: number }) => p.id)
-    const start = () => maker.post('/api/runs', { smoker: 'A', pieceIds, targetCore: celsius('60') })
+    const start = () => maker.post('/api/runs', { smoker: 'Smoker', pieceIds, targetCore: celsius('60') })
     const run = await must(start())
     const atMs = Date.now()
     const readings = (phase: string, list: [number, string][]) =>

@@ -192,9 +192,9 @@ describe('a row that no record left so', () => {
     ],
     [
       'a warm reading made cold',
-      'fridge_readings',
-      'UPDATE fridge_readings SET temp_c = 2 WHERE typed LIKE \'9.1%\'',
-      () => 'UPDATE fridge_readings SET temp_c = 9.1 WHERE typed LIKE \'9.1%\'',
+      'place_readings',
+      'UPDATE place_readings SET temp_c = 2 WHERE typed LIKE \'9.1%\'',
+      () => 'UPDATE place_readings SET temp_c = 9.1 WHERE typed LIKE \'9.1%\'',
       'row_differs',
     ],
     [
@@ -233,12 +233,12 @@ describe('a row that no record left so', () => {
     const check = await tampered(
       [
         'CREATE TABLE kept AS SELECT * FROM turns',
-        'CREATE TABLE kept2 AS SELECT * FROM fridge_readings',
-        'DELETE FROM fridge_readings WHERE id = 1',
+        'CREATE TABLE kept2 AS SELECT * FROM place_readings',
+        'DELETE FROM place_readings WHERE id = 1',
       ],
-      ['INSERT INTO fridge_readings SELECT * FROM kept2 WHERE id = 1', 'DROP TABLE kept, kept2'],
+      ['INSERT INTO place_readings SELECT * FROM kept2 WHERE id = 1', 'DROP TABLE kept, kept2'],
     )
-    expect(check.findings).toEqual([expect.objectContaining({ table: 'fridge_readings', row: 1, why: 'row_gone' })])
+    expect(check.findings).toEqual([expect.objectContaining({ table: 'place_readings', row: 1, why: 'row_gone' })])
   })
   it('shows: the bytes of a certificate', async () => {
     const png = Buffer.concat([Buffer.from('89504e470d0a1a0a', 'hex'), Buffer.alloc(400, 7)])
@@ -285,7 +285,7 @@ describe('the application\'s own database user', () => {
     'UPDATE recipe_revisions SET note = \'x\'',
     'UPDATE event_rows SET touched = \'{}\'',
     'UPDATE lots SET rubbed_on = \'2020-01-01\'',
-    'UPDATE fridge_readings SET at = NOW()',
+    'UPDATE place_readings SET at = NOW()',
     'UPDATE users SET sign_in = \'x\'',
     'UPDATE turns SET by_id = 1',
     'UPDATE files SET name = \'x\'',

@@ -54,7 +54,7 @@ export const VIEW: BenchView = {
     { id: 2, name: 'F', purpose: 'mix', readabilityG: 0.1, state: 'checked' },
     { id: 3, name: 'K', purpose: 'mix', readabilityG: 1, state: 'checked' },
   ],
-  fridges: [{ id: 7, name: 'Cold room' }],
+  places: [{ id: 7, code: 'F-0007', name: 'Cold room', kind: 'cold_room', uses: ['cold', 'hang'], inUse: true }],
   recipes: [],
   cards: [],
   today: '2026-11-23',

@@ -68,7 +68,7 @@ export async function stock(client: Client, more: Record<string, unknown> = {}):
   }
   const bench = (await client.get('/api/bench')).body
   const scale = (purpose: string) => bench.scales.find((s: { purpose: string }) => s.purpose === purpose).id
-  return { ...codes, meatScaleId: scale('meat'), mixScaleId: scale('mix'), fridgeId: bench.fridges[0].id }
+  return { ...codes, meatScaleId: scale('meat'), mixScaleId: scale('mix'), fridgeId: bench.places[0].id }
 }
 
 /** A lot of two pieces, 3.84 kg, at about 150 ppm: 9.2 g of no. 1. */

@@ -10,7 +10,7 @@ import type { useBench } from './use-bench'
 
 const props = defineProps<{
   bench: ReturnType<typeof useBench>
-  fridges: { id: number; name: string }[]
+  places: { id: number; name: string }[]
   errorAt: (path: string) => string | undefined
 }>()
 const draft = defineModel<BenchDraft>({ required: true })
@@ -31,6 +31,15 @@ const NAMES: Record<DayRule, string> = {
   three_per_500_g: '3 per 500 g',
   model: 'model, lean to the middle',
 }
+const RHYTHMS = [
+  { value: null, title: 'as the shop does' },
+  { value: 0.5, title: 'twice a day' },
+  { value: 1, title: 'every day' },
+  { value: 2, title: 'every 2 days' },
+  { value: 3, title: 'every 3 days' },
+  { value: 4, title: 'every 3 to 4 days' },
+]
+const SPOTS = ['rack', 'stack', 'tub', 'perforated tub']
 const heaviestG = computed(() => Math.max(0, ...props.bench.pieces.value.map(piece => piece.parsed?.netG ?? 0)))
 const rules = computed(() =>
   props.bench.thicknessMm.value && heaviestG.value
@@ -71,11 +80,13 @@ const bestBy = computed({
         :error-messages="errorAt('bestByDay')"
       />
       <VSelect
-        :model-value="draft.fridgeId ?? fridges[0]?.id"
-        :items="fridges.map(f => ({ value: f.id, title: f.name }))"
+        :model-value="draft.fridgeId ?? places[0]?.id"
+        :items="places.map(f => ({ value: f.id, title: f.name }))"
         label="Goes into"
         @update:model-value="draft.fridgeId = $event"
       />
+      <VSelect v-model="draft.turnEveryDays" :items="RHYTHMS" label="Turned" />
+      <VCombobox v-model="draft.spot" :items="SPOTS" label="How it lies" :error-messages="errorAt('spot')" />
     </div>
     <p v-if="rules.length" class="small soft">
       Makers' rules for the heaviest piece:
@@ -94,7 +105,7 @@ const bestBy = computed({
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(3, 1fr);
   gap: 0.6rem;
 }
 @media (--phone) {

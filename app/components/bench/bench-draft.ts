@@ -1,5 +1,6 @@
 import type { Ppm } from '#core/units/quantities'
 import type { Purpose } from '#core/agents/agent-fault'
+import type { TURN_RHYTHMS } from '#core/life/rhythm'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { AmountKind } from '#core/cure/seasoning'
 import type { Cut, Rind } from '#core/rules/cuts'
@@ -57,6 +58,10 @@ export interface BenchDraft {
   meatScaleId: number | null
   mixScaleId: number | null
   fridgeId: number | null
+  /** "rack", "stack", "tub A"; empty: as it falls. */
+  spot?: string | null
+  /** Null: as the shop turns. */
+  turnEveryDays?: (typeof TURN_RHYTHMS)[number] | null
   thickness: string
   /** Null follows the suggestion. */
   readyFromDay: number | null
@@ -95,6 +100,8 @@ export const emptyBench = (): BenchDraft => ({
   meatScaleId: null,
   mixScaleId: null,
   fridgeId: null,
+  spot: null,
+  turnEveryDays: null,
   thickness: '40',
   readyFromDay: null,
   bestByDay: null,

@@ -63,6 +63,8 @@ export function rubBody(draft: BenchDraft, chosen: Chosen) {
     readyFromDay: draft.readyFromDay ?? chosen.span.readyFromDay,
     bestByDay: draft.bestByDay ?? chosen.span.bestByDay,
     fridgeId: chosen.fridgeId,
+    spot: draft.spot?.trim() || null,
+    turnEveryDays: draft.turnEveryDays ?? null,
     note: draft.note || null,
   }
 }

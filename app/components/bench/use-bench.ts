@@ -32,7 +32,7 @@ export function useBench(
     rubBody(draft.value, {
       meatScaleId: choices.meatScale.value?.id ?? 0,
       mixScaleId: choices.mixScale.value?.id ?? 0,
-      fridgeId: draft.value.fridgeId ?? view.value?.fridges[0]?.id ?? 0,
+      fridgeId: draft.value.fridgeId ?? view.value?.places[0]?.id ?? 0,
       agentCode: choices.agentLot.value?.code ?? '',
       saltCode: choices.saltLot.value?.code ?? '',
       sugarCode: choices.sugarLot.value?.code ?? '',

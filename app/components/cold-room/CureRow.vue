@@ -1,49 +1,63 @@
 <script setup lang="ts">
 import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
-import { mdiCheck } from '@mdi/js'
+import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
 import { holdWords } from '#shared/messages/holds'
-import type { LotSummary } from '#shared/contracts/lots'
+import type { LotPiece, LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
 import BeamSmall from '~/components/beam/BeamSmall.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
-import DrainStep from '~/components/steps/DrainStep.vue'
-import LookStep from '~/components/steps/LookStep.vue'
-import { type ToldStep, usePress } from '~/components/steps/use-press'
+import VerbButton from '~/components/steps/VerbButton.vue'
 import CureTwine from '~/components/twine/CureTwine.vue'
 import { FEEL_WORDS } from '~/words/step-words'
 import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
-import { useCureSteps } from './use-cure-steps'
+import PieceChips from './PieceChips.vue'
+import RowAsk from './RowAsk.vue'
+import { useRow } from './use-row'
 
-const props = defineProps<{ lot: LotSummary; nowMs: Milliseconds; width: number; from: number; to: number }>()
+/** Pieces of a lot that cure in one place: its twine, how they lie, and what can be told of them. */
+const props = defineProps<{
+  lot: LotSummary
+  pieces: LotPiece[]
+  places: PlaceView[]
+  placeId: number | null
+  nowMs: Milliseconds
+  width: number
+  from: number
+  to: number
+}>()
 const { as, meat, moment, limit } = useNotation()
-const { turn, takeOut, saving, message, mayWrite } = useCureSteps(() => props.lot.code)
-const { press, insist, insistWords, forget, saving: pressing, message: pressMessage } = usePress(() => props.lot.code)
-/** What is being told in two taps; the second records. */
-const telling = ref<'drain' | 'look' | null>(null)
-const close = () => {
-  telling.value = null
-  forget()
-}
-async function tell(step: ToldStep, words: string) {
-  if (await press(step, words)) telling.value = null
-}
-async function insistOn() {
-  if (await insist()) telling.value = null
-}
+const chosen = ref<number[]>([])
+const ids = computed(() => props.pieces.map(piece => piece.id))
+/** All of the lot, if all of it lies here and nobody chose. */
+const isWhole = computed(() => props.pieces.length === props.lot.pieces.length)
+const row = useRow(() => ({
+  code: props.lot.code,
+  pieces: chosen.value.length ? chosen.value : isWhole.value ? null : ids.value,
+  all: ids.value,
+}))
+const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
 const over = computed(() => twine.value.day > props.lot.bestByDay)
+/** Of the pieces here, those that the open knot still waits for. */
+const due = computed(() => (twine.value.open?.missing ?? []).filter(id => ids.value.includes(id)))
 const turnedToday = computed(
   () =>
     twine.value.open === null && twine.value.knots.some(knot => knot.state === 'done' && knot.day === twine.value.day),
 )
+const greenG = computed(() => props.pieces.reduce((sum, piece) => sum + piece.greenG, 0))
+const which = computed(() => {
+  if (chosen.value.length) return `${chosen.value.length === 1 ? 'this piece' : `these ${chosen.value.length}`}`
+  return isWhole.value ? 'all pieces' : `all ${ids.value.length} here`
+})
 </script>
 
 <template>
-  <article class="cure-grid cure-row" data-lot :aria-label="`Lot ${lot.code}`">
+  <article :id="lot.code" class="cure-grid cure-row" data-lot :aria-label="`Lot ${lot.code}`">
     <div class="who">
       <span class="day" :aria-label="`cure day ${twine.day}`">{{ twine.day }}<small>day</small></span>
       <div>
@@ -51,8 +65,9 @@ const turnedToday = computed(
         <div>
           {{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>
         </div>
-        <div class="soft small">{{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }}</div>
-        <div class="soft small">{{ lot.fridge }}</div>
+        <div class="soft small">
+          {{ isWhole ? `${pieces.length} pieces` : `${pieces.length} of ${lot.pieces.length} pieces` }}, {{ meat(greenG) }}
+        </div>
       </div>
     </div>
     <div class="line">
@@ -66,46 +81,55 @@ const turnedToday = computed(
         :width="width"
       />
       <div class="row marks">
+        <PieceChips v-model="chosen" :pieces="pieces" :pickable="mayWrite" />
         <BeamSmall v-if="!lot.saltOnly" :judgement="lot.judgement" />
         <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">
           held: {{ holdWords(reason, as) }}
         </StateMark>
-        <StateMark v-if="over" tone="act">past best by</StateMark>
+        <StateMark v-if="over" tone="watch">past best by</StateMark>
         <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder</StateMark>
+        <span v-if="due.length && due.length < ids.length" class="small">
+          still to turn: {{ pieces.filter(piece => due.includes(piece.id)).map(piece => piece.number).join(', ') }}
+        </span>
         <span v-if="lot.drainedAtMs" class="small soft">drained {{ moment(lot.drainedAtMs) }}</span>
         <span v-if="lot.lastFeel" class="small soft">
           {{ FEEL_WORDS[lot.lastFeel.feel] }} {{ moment(lot.lastFeel.atMs) }}
         </span>
       </div>
-      <SaveProblem :message="message || pressMessage" />
+      <SaveProblem :message="message" />
     </div>
-    <div v-if="mayWrite && telling" class="telling">
-      <DrainStep v-if="telling === 'drain'" :saving="pressing" @tell="tell" @close="close" />
-      <LookStep v-else :saving="pressing" @tell="tell" @close="close" />
-      <VBtn v-if="insistWords" color="primary" block :loading="pressing" @click="insistOn">{{ insistWords }}</VBtn>
-    </div>
+    <RowAsk
+      v-if="mayWrite && (asking || insistWords)"
+      :row="row"
+      :places="places"
+      :from="placeId"
+      curing
+      :now-ms="nowMs"
+    />
+    <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>
     <div v-else-if="mayWrite" class="acts">
-      <VBtn
+      <VerbButton
         data-key="r"
         class="main"
-        :color="twine.open ? 'primary' : undefined"
-        :variant="twine.open ? 'flat' : 'outlined'"
-        :prepend-icon="turnedToday ? mdiCheck : undefined"
+        :main="due.length > 0"
+        :icon="turnedToday ? mdiCheck : undefined"
         :loading="saving"
-        @click="turn"
+        @now="say('turn')"
+        @late="sayLate('turn')"
       >
-        Turned, all pieces
-      </VBtn>
-      <VBtn variant="outlined" :disabled="saving" @click="telling = 'drain'">Drained</VBtn>
-      <VBtn variant="outlined" :disabled="saving" @click="telling = 'look'">Looked at</VBtn>
+        Turned, {{ which }}
+      </VerbButton>
+      <VerbButton :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
+      <VerbButton :disabled="saving" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
+      <VerbButton :good="ready" :disabled="saving" @now="say('out')" @late="sayLate('out')">Out, rinsed</VerbButton>
       <VBtn
-        :variant="ready ? 'flat' : 'outlined'"
-        :color="ready ? 'secondary' : undefined"
+        class="else"
+        variant="outlined"
+        :icon="mdiDotsHorizontal"
+        aria-label="Moved, leaked, told late"
         :disabled="saving"
-        @click="takeOut"
-      >
-        Out, rinsed
-      </VBtn>
+        @click="say('more')"
+      />
     </div>
   </article>
 </template>
@@ -142,24 +166,27 @@ const turnedToday = computed(
   min-width: 0;
   overflow: hidden;
 }
-.telling {
-  display: grid;
-  gap: 0.4rem;
+.done {
+  margin: 0;
+  color: var(--moss);
+  font-weight: 600;
 }
 .acts {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(3, 1fr) 56px;
   gap: 0.4rem;
 }
 .acts .main {
   grid-column: 1 / -1;
 }
-.acts .v-btn {
-  padding: 0 0.4rem;
+.acts .else {
+  width: 56px;
+  min-height: 56px;
+  border-radius: 4px;
 }
 @media (--tablet) {
   .acts {
-    grid-template-columns: 2fr 1fr 1fr 1fr;
+    grid-template-columns: 2fr 1fr 1fr 1fr 56px;
   }
   .acts .main {
     grid-column: auto;
@@ -177,7 +204,7 @@ const turnedToday = computed(
 }
 @media (--phone) {
   .acts {
-    grid-template-columns: repeat(3, 1fr);
+    grid-template-columns: repeat(3, 1fr) 56px;
   }
   .acts .main {
     grid-column: 1 / -1;

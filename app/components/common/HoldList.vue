@@ -9,15 +9,37 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
-const props = withDefaults(defineProps<{ holds: HoldView[]; what?: string }>(), { what: 'lot' })
+const props = withDefaults(defineProps<{ holds: HoldView[]; what?: string; pieces?: readonly { id: number; number: number }[] }>(), {
+  what: 'lot',
+  pieces: () => [],
+})
 const emit = defineEmits<{ decided: [] }>()
 const session = useSession()
-const { as, moment } = useNotation()
+const { as, moment, temperature } = useNotation()
 const { say } = useNotice()
 const { save, saving, errorAt, message } = useSave(dispositionInput)
 const WORDS = { release: 'Release', rework: 'Rework', destroy: 'Destroy' }
 const form = reactive({ disposition: 'release' as (typeof DISPOSITIONS)[number], text: '' })
 const deciding = ref<number | null>(null)
+
+/** Which pieces, where, from when to when, how warm: as far as the hold says. */
+function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string {
+  const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.number)
+  const some = numbers.length > 0 && numbers.length < props.pieces.length
+  return [
+    some && `${numbers.length === 1 ? 'piece' : 'pieces'} ${numbers.join(', ')}`,
+    place && `in ${place}`,
+    fromMs !== null && toMs !== null && `${moment(fromMs)} to ${moment(toMs)}`,
+    worstC !== null && `up to ${temperature(worstC)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+/** What it rested on follows no more: the decision is filled in, the owner's tap makes it. */
+async function releaseChanged(hold: HoldView): Promise<void> {
+  Object.assign(form, { disposition: 'release', text: `The facts changed by record ${hold.changedBy}: it follows no more.` })
+  await decide(hold.id)
+}
 
 async function decide(id: number): Promise<void> {
   if (!(await save(`/api/holds/${id}/disposition`, { ...form }))) return
@@ -37,7 +59,7 @@ async function decide(id: number): Promise<void> {
             hold.disposition ? `hold: ${hold.disposition}` : 'held'
           }}
         </StateMark>
-        <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
+        <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span><span>{{ aboutWords(hold) }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn
           v-if="!hold.disposition && session.isOwner"
           variant="outlined"
@@ -48,6 +70,12 @@ async function decide(id: number): Promise<void> {
       </div>
       <p v-if="hold.disposition">
         {{ hold.text }} <span class="soft">({{ hold.by }}, {{ moment(hold.disposedAtMs!) }})</span>
+      </p>
+      <p v-else-if="hold.changedBy !== null" class="changed">
+        The facts changed by record {{ hold.changedBy }}: by what is recorded now it follows no more.
+        <VBtn v-if="session.isOwner" variant="outlined" :loading="saving" @click="releaseChanged(hold)">
+          Release it for that
+        </VBtn>
       </p>
       <p v-else>It goes nowhere, not into smoke, not into packs, not out of the door, until the owner decides.</p>
       <form v-if="deciding === hold.id" class="stack-tight decide" @submit.prevent="decide(hold.id)">

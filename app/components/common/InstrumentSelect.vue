@@ -16,8 +16,8 @@ const props = defineProps<{
 const chosen = defineModel<number | null>({ required: true })
 const floor = useFloor()
 const memory = `veldmoor-instrument-${props.purpose}`
-/** A thermometer that hangs in a fridge is read there; a core is read on one that hangs nowhere. */
-const hung = computed(() => new Set((floor.view?.fridges ?? []).map(fridge => fridge.thermometerId)))
+/** A thermometer that hangs in a place is read there; a core is read on one that hangs nowhere. */
+const hung = computed(() => new Set((floor.view?.places ?? []).map(place => place.thermometerId)))
 const choices = computed(() =>
   (floor.view?.instruments ?? [])
     .filter(one => one.kind === props.kind)

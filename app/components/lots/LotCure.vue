@@ -14,7 +14,7 @@ const box = ref<HTMLElement | null>(null)
 const width = useWidth(box, 900)
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const lastDay = computed(() => Math.max(props.lot.bestByDay, twine.value.day) + 1)
-const missed = computed(() => twine.value.knots.filter(knot => knot.state === 'missed').length)
+const missed = computed(() => twine.value.knots.filter(knot => knot.state === 'missed' || knot.state === 'made_up').length)
 </script>
 
 <template>
@@ -34,7 +34,7 @@ const missed = computed(() => twine.value.knots.filter(knot => knot.state === 'm
       />
     </div>
     <p>
-      Thickest {{ length(lot.thicknessMm) }}, in {{ lot.fridge }}. Ready from day {{ lot.readyFromDay }}, best by day
+      Thickest {{ length(lot.thicknessMm) }}, rubbed into {{ lot.fridge }}. Ready from day {{ lot.readyFromDay }}, best by day
       {{ lot.bestByDay }}. {{ lot.turns.length }} turns<span v-if="missed">, {{ missed }} missed</span>.<span
         v-if="lot.drainedAtMs"
       >

@@ -9,19 +9,24 @@ import { useSave } from '~/composables/use-save'
 const emit = defineEmits<{ saved: [] }>()
 const { as } = useNotation()
 const { say } = useNotice()
-const form = reactive({ what: 'mix' as 'mix' | 'meat' | 'thermometer', name: '', step: '', everyDays: '30' })
+const form = reactive({ what: 'mix' as 'mix' | 'meat' | 'thermometer' | 'hygrometer', name: '', step: '', everyDays: '30' })
 const KINDS = [
   { value: 'mix', title: 'scale for the cure' },
   { value: 'meat', title: 'scale for meat' },
   { value: 'thermometer', title: 'thermometer' },
+  { value: 'hygrometer', title: 'hygrometer' },
 ]
 const { save, saving, errorAt, message } = useSave(instrumentInput)
 const body = computed(() => {
   const common = { name: form.name, everyDays: Number(form.everyDays) }
+  if (form.what === 'hygrometer') return { kind: 'hygrometer', ...common, readability: form.step }
   return form.what === 'thermometer'
     ? { kind: 'thermometer', ...common, readability: { typed: form.step, unit: as.value.temperature } }
     : { kind: 'scale', ...common, purpose: form.what, readabilityG: form.step }
 })
+const stepUnit = computed(() =>
+  form.what === 'thermometer' ? `°${as.value.temperature}` : form.what === 'hygrometer' ? '% RH' : 'g',
+)
 async function add(): Promise<void> {
   if (!(await save('/api/office/instruments', body.value))) return
   say(`${form.name} can be chosen. Check it before you trust it.`)
@@ -36,7 +41,7 @@ async function add(): Promise<void> {
     <VTextField
       v-model="form.step"
       label="Reads to"
-      :suffix="form.what === 'thermometer' ? `°${as.temperature}` : 'g'"
+      :suffix="stepUnit"
       inputmode="decimal"
       :error-messages="errorAt('readabilityG') ?? errorAt('readability')"
     />

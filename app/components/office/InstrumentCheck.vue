@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Celsius } from '#core/units/quantities'
-import { THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '#core/rules/house'
+import { SALT_POINT_RH } from '#core/instruments/check-instrument'
+import { HYGROMETER_RIGHT_RH, HYGROMETER_USABLE_RH, THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '#core/rules/house'
 import { computed, reactive, ref } from 'vue'
 import { checkInput, instrumentChangeInput, type CheckMethod, type InstrumentView } from '#shared/contracts/instruments'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -8,16 +9,23 @@ import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
+import { offsetFigure } from './instrument-words'
 
 /** A check of one instrument: what it should read, what it reads. */
 const props = defineProps<{ instrument: InstrumentView }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
-const { as, offset } = useNotation()
+const { as } = useNotation()
+const offset = (value: number) => offsetFigure(props.instrument, value, as.value)
 const recorded = useRecorded()
 const isScale = props.instrument.kind === 'scale'
+const isHygrometer = props.instrument.kind === 'hygrometer'
+const FIRST_METHOD = { scale: 'check_weight', thermometer: 'ice_point', hygrometer: 'salt_point' } as const
+const unit = computed(() => (isScale ? undefined : isHygrometer ? '% RH' : `°${as.value.temperature}`))
+/** Ice and wet salt are what they are. */
+const isFixed = computed(() => form.method === 'ice_point' || form.method === 'salt_point')
 const form = reactive({
-  method: (isScale ? 'check_weight' : 'ice_point') as CheckMethod,
+  method: FIRST_METHOD[props.instrument.kind] as CheckMethod,
   reference: '',
   read: '',
   note: '',
@@ -26,12 +34,12 @@ const { save, saving, errorAt, message } = useSave<{ passed: boolean; offsetC: C
 const change = useSave(instrumentChangeInput)
 const everyDays = ref(String(props.instrument.everyDays))
 const body = computed(() => {
-  const value = (typed: string) => (isScale ? typed : { typed, unit: as.value.temperature })
+  const value = (typed: string) => (isScale || isHygrometer ? typed : { typed, unit: as.value.temperature })
   return {
     method: form.method,
     read: value(form.read),
     note: form.note || null,
-    ...(form.method === 'ice_point' ? {} : { reference: value(form.reference) }),
+    ...(isFixed.value ? {} : { reference: value(form.reference) }),
   }
 })
 async function record(): Promise<void> {
@@ -68,20 +76,25 @@ async function keep(inUse: boolean): Promise<void> {
         class="full"
         aria-label="Checked against"
       >
-        <VBtn value="ice_point">Ice water</VBtn><VBtn value="reference">Reference thermometer</VBtn>
+        <template v-if="isHygrometer">
+          <VBtn value="salt_point">Wet salt</VBtn><VBtn value="reference_rh">Reference hygrometer</VBtn>
+        </template>
+        <template v-else>
+          <VBtn value="ice_point">Ice water</VBtn><VBtn value="reference">Reference thermometer</VBtn>
+        </template>
       </VBtnToggle>
       <VTextField
-        v-if="form.method !== 'ice_point'"
+        v-if="!isFixed"
         v-model="form.reference"
         :label="isScale ? 'Check weight' : 'Reference reads'"
-        :suffix="isScale ? undefined : `°${as.temperature}`"
+        :suffix="unit"
         autocomplete="off"
         :error-messages="errorAt('reference')"
       />
       <VTextField
         v-model="form.read"
         label="It reads"
-        :suffix="isScale ? undefined : `°${as.temperature}`"
+        :suffix="unit"
         autocomplete="off"
         :error-messages="errorAt('read')"
       />
@@ -98,6 +111,12 @@ async function keep(inUse: boolean): Promise<void> {
           {{ offset(THERMOMETER_USABLE_C).replace('+', '') }} its offset is taken off every reading; beyond that it is
           not used.
         </template>
+        <template v-else-if="form.method === 'salt_point'">
+          Table salt, just wet, in a closed bag with the hygrometer for eight hours at room temperature: it shows
+          {{ SALT_POINT_RH }} %. Within {{ HYGROMETER_RIGHT_RH }} points it is right; up to {{ HYGROMETER_USABLE_RH }} its
+          offset is taken off every reading; beyond that it is not used.
+        </template>
+        <template v-else-if="form.method === 'reference_rh'">Both for an hour side by side in the place itself.</template>
         <template v-else>Both in the same stirred water, near the temperature you measure at.</template>
       </p>
       <SaveProblem class="full" :message="message" />

@@ -5,7 +5,7 @@ import { useSession } from '~/stores/session'
 import InstrumentAdd from './InstrumentAdd.vue'
 import InstrumentRow from './InstrumentRow.vue'
 
-/** Scales and thermometers: how fine, when checked, what was found. */
+/** Scales, thermometers, hygrometers: how fine, when checked, what was found. */
 defineProps<{ instruments: InstrumentView[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
@@ -20,7 +20,7 @@ function done(): void {
 
 <template>
   <section class="stack-tight wide" aria-labelledby="instruments-head">
-    <h2 id="instruments-head">Scales and thermometers</h2>
+    <h2 id="instruments-head">Scales, thermometers, hygrometers</h2>
     <div class="scroll-x">
       <table class="ruled">
         <thead>

@@ -3,11 +3,11 @@ import type { InstrumentView } from '#shared/contracts/instruments'
 import { METHOD_WORDS } from '#shared/messages/instruments'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
-import { figureWords } from './instrument-words'
+import { figureWords, offsetFigure } from './instrument-words'
 
 /** What an instrument's checks found, the newest first. */
 defineProps<{ instrument: InstrumentView }>()
-const { as, offset, moment } = useNotation()
+const { as, moment } = useNotation()
 </script>
 
 <template>
@@ -33,7 +33,7 @@ const { as, offset, moment } = useNotation()
         <td class="soft">{{ check.typed }}</td>
         <td>
           <StateMark :tone="check.passed ? 'good' : 'act'">{{ check.passed ? 'passed' : 'not passed' }}</StateMark>
-          <span v-if="check.offsetC" class="soft"> offset {{ offset(check.offsetC) }}</span>
+          <span v-if="check.offsetC" class="soft"> offset {{ offsetFigure(instrument, check.offsetC, as) }}</span>
         </td>
         <td>{{ check.by }}</td>
         <td>{{ check.note }}</td>

@@ -20,7 +20,7 @@ const props = defineProps<{ lots: LotSummary[]; smokers: string[] }>()
 const { as, meat, limit } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft('smoke', () => ({
-  smoker: '',
+  smoker: props.smokers[0] ?? '',
   target: as.value.temperature === 'F' ? '145' : '63',
   pieceIds: [] as number[],
   core: null as number | null,
@@ -96,7 +96,7 @@ async function start(): Promise<void> {
       <LotCode :code="lot.code" /> is held and goes nowhere until the owner decides.
     </p>
     <div class="fields">
-      <VCombobox v-model="draft.smoker" :items="smokers" label="Smoker" :error-messages="errorAt('smoker')" />
+      <VSelect v-model="draft.smoker" :items="smokers" label="Smoker" :error-messages="errorAt('smoker')" />
       <TemperatureField v-model="draft.target" label="Pull at core" :error="errorAt('targetCore')" />
       <InstrumentSelect
         v-model="draft.core"
@@ -114,6 +114,7 @@ async function start(): Promise<void> {
         :error="errorAt('chamberThermometerId')"
       />
     </div>
+    <p v-if="!smokers.length" class="caution">No place that heats is set up. The owner adds one in the Office.</p>
     <p v-if="aimsCold" class="caution">
       A smoke whose core stays under {{ limit(HEAT_FROM_C) }} is a cold smoke: it ends without a core reading, stays
       raw, and its hours count over all sessions. Salt-only: only under {{ limit(4) }}.

@@ -2,10 +2,10 @@
 import { ref } from 'vue'
 import { ROUGH_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from './use-press'
+import type { ToldStep } from './press'
 
 defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [step: ToldStep, words: string]; close: [] }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
 type Rough = keyof typeof ROUGH_WORDS
 type Choice = Rough | 'weighed' | 'not_seen'
@@ -21,7 +21,7 @@ const typed = ref('')
 
 type Liquid = Extract<ToldStep, { kind: 'drain' }>['liquid']
 const tell = (liquid: Liquid, words: string) =>
-  emit('tell', { kind: 'drain', how: 'poured_off', liquid, back: false, saltLies: false }, `drained, ${words}.`)
+  emit('tell', [{ kind: 'drain', how: 'poured_off', liquid, back: false, saltLies: false }], `drained, ${words}.`)
 
 function choose(choice: Choice) {
   if (choice === 'weighed') weighing.value = true

@@ -1,28 +1,97 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Feel } from '#core/life/step'
+import type { FileView } from '#shared/contracts/files'
+import FileField from '~/components/common/FileField.vue'
 import { FEEL_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from './use-press'
+import PickOne from './PickOne.vue'
+import type { ToldStep } from './press'
 
 defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [step: ToldStep, words: string]; close: [] }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
-const CHOICES: { value: Feel; words: string }[] = [
+type Look = Extract<ToldStep, { kind: 'look' }>
+const CHOICES: { value: Feel | 'more'; words: string }[] = [
   { value: 'raw', words: 'As raw' },
   { value: 'edges_firm', words: 'Edges firm' },
   { value: 'soft_middle', words: 'Soft in the middle' },
   { value: 'stiff', words: 'Stiff throughout' },
+  { value: 'more', words: 'More to say…' },
 ]
-const choose = (feel: Feel) =>
-  emit('tell', { kind: 'look', feel, note: null }, `looked at, ${FEEL_WORDS[feel]}.`)
+const COLOURS = [
+  { value: 'raw', words: 'Colour: raw' },
+  { value: 'patchy', words: 'Patchy' },
+  { value: 'even', words: 'Even' },
+] as const
+const LIQUIDS = [
+  { value: 'dry', words: 'Lies dry' },
+  { value: 'some', words: 'Some liquid' },
+  { value: 'much', words: 'Much liquid' },
+] as const
+const SPOTS = [{ value: 'grey', words: 'Grey spots' }] as const
+const SMELLS = [{ value: 'off', words: 'Smells off' }] as const
+/** What is said beside the feel; the tap on a feel then records all of it. */
+const seen = ref({
+  colour: null as (typeof COLOURS)[number]['value'] | null,
+  liquid: null as (typeof LIQUIDS)[number]['value'] | null,
+  smell: null as (typeof SMELLS)[number]['value'] | null,
+  spots: null as (typeof SPOTS)[number]['value'] | null,
+})
+const photo = ref<FileView | null>(null)
+const noted = ref('')
+const more = ref(false)
+
+function tell(feel: Feel | null): void {
+  const look: Look = {
+    kind: 'look',
+    feel,
+    ...seen.value,
+    photoId: photo.value?.id ?? null,
+    note: noted.value.trim() || null,
+  }
+  const off = seen.value.smell === 'off' ? ', smells off' : ''
+  emit('tell', [look], `looked at${feel ? `, ${FEEL_WORDS[feel]}` : ''}${off}.`)
+}
+const choose = (value: Feel | 'more') => {
+  if (value === 'more') more.value = true
+  else tell(value)
+}
 </script>
 
 <template>
   <ChipStep
     label="How does the thickest piece feel?"
-    :choices="CHOICES"
+    :choices="more ? CHOICES.slice(0, -1) : CHOICES"
     :saving="saving"
     @choose="choose"
     @close="emit('close')"
-  />
+  >
+    <div v-if="more" class="rest">
+      <PickOne v-model="seen.colour" label="Colour" :choices="COLOURS" />
+      <PickOne v-model="seen.liquid" label="Liquid" :choices="LIQUIDS" />
+      <div class="pair">
+        <PickOne v-model="seen.spots" label="Spots" :choices="SPOTS" />
+        <PickOne v-model="seen.smell" label="Smell" :choices="SMELLS" grave />
+      </div>
+      <p v-if="seen.smell === 'off'" class="caution grave">
+        What smells off is held until the owner decides. Never taste it to find out.
+      </p>
+      <FileField v-model="photo" label="Photo" photo />
+      <VTextField v-model="noted" label="Note" maxlength="500" hide-details autocomplete="off" />
+      <VBtn variant="outlined" :disabled="saving" @click="tell(null)">Save without a feel</VBtn>
+    </div>
+  </ChipStep>
 </template>
+
+<style scoped>
+.rest {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 0.4rem;
+}
+.pair {
+  display: flex;
+  gap: 0.4rem;
+}
+</style>

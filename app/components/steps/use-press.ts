@@ -1,52 +1,62 @@
 import { computed, ref } from 'vue'
-import type { z } from 'zod'
+import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import { pressInput } from '#shared/contracts/steps'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'
+import { othersOf } from './others-of'
+import type { Press, PressLot, ToldStep, ToldWhen } from './press'
 
-type Press = z.input<typeof pressInput>
-/** A step as a page tells it. */
-export type ToldStep = Press['steps'][number]
-
-/** What is said when the shop asks back, and how the answer is sent. */
-const ASKED_BACK: Record<string, { words: string; with: (body: Press) => Press }> = {
-  told_already: { words: 'It was done again', with: body => ({ ...body, again: true }) },
-  drained_much: {
-    words: 'I am sure',
-    with: body => ({
-      ...body,
-      steps: body.steps.map(step => (step.kind === 'drain' ? { ...step, sure: true } : step)),
-    }),
-  },
+interface Sent {
+  body: Press
+  lots: PressLot[]
+  words: string
+}
+/** What is said when the shop asks back, and what is sent then. */
+interface AskedBack {
+  words: string
+  body: Press
 }
 
-/** One tap, one record of what was done to a lot now, with its undo. Where the shop asks back, `insist` says yes. */
-export function usePress(code: () => string) {
+const sureOf = (body: Press): Press => ({
+  ...body,
+  steps: body.steps.map(step => (step.kind === 'drain' ? { ...step, sure: true } : step)),
+})
+
+/** One tap, one record of what was done to one or more lots, with its undo. Where the shop asks back, `insist` goes on. */
+export function usePress() {
   const floor = useFloor()
   const recorded = useRecorded()
-  const { save, saving, message, problem, forget } = useSave(pressInput)
-  const last = ref<{ body: Press; words: string } | null>(null)
+  const { save, saving, message, problem, forget } = useSave<PressAnswer>(pressInput)
+  const last = ref<Sent | null>(null)
 
-  async function send(body: Press, words: string): Promise<boolean> {
-    last.value = { body, words }
-    const done = await save('/api/steps', body)
-    if (!done) return false
-    await floor.load()
-    recorded(`${body.lots[0]!.code}: ${words}`, done.eventId, floor.load)
-    return true
+  async function send(sent: Sent): Promise<LotNow[] | null> {
+    last.value = sent
+    const done = await save('/api/steps', sent.body)
+    if (!done) return null
+    const codes = done.lots.map(lot => lot.code).join(', ')
+    recorded(`${codes}: ${sent.words}`, done.eventId, floor.load)
+    return done.lots
   }
-  const askedBack = computed(() => ASKED_BACK[problem.value?.code ?? ''] ?? null)
+  const askedBack = computed((): AskedBack | null => {
+    const [code, sent] = [problem.value?.code ?? '', last.value]
+    if (!sent) return null
+    if (code === 'drained_much') return { words: 'I am sure', body: sureOf(sent.body) }
+    const others = othersOf(sent.body, sent.lots, problem.value)
+    if (others) return others
+    return code === 'told_already' ? { words: 'It was done again', body: { ...sent.body, again: true } } : null
+  })
   return {
     saving,
     message,
     forget,
-    press: (step: ToldStep, words: string) =>
-      send({ steps: [step], lots: [{ code: code(), pieces: null }], when: { told: 'now' } }, words),
+    /** The lots as they are now, or null where it was refused. The caller applies them when the finger is off. */
+    press: (lots: PressLot[], steps: ToldStep[], words: string, when: ToldWhen = { when: { told: 'now' } }) =>
+      send({ lots, words, body: { steps, lots: lots.map(({ code, pieces }) => ({ code, pieces })), ...when } }),
     insistWords: computed(() => askedBack.value?.words ?? null),
     insist: () => {
-      const [asked, before] = [askedBack.value, last.value]
-      return asked && before ? send(asked.with(before.body), before.words) : Promise.resolve(false)
+      const [asked, sent] = [askedBack.value, last.value]
+      return asked && sent ? send({ ...sent, body: asked.body }) : Promise.resolve(null)
     },
   }
 }

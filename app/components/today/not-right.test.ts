@@ -1,39 +1,50 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION } from '#core/units/format'
-import type { FridgeView } from '#shared/contracts/lots'
+import type { LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
 import { notRight, type ShopAsSeen } from './not-right'
 
 const AT = Date.UTC(2026, 10, 26, 9)
 const calm: ShopAsSeen = {
   lots: [],
-  fridges: [],
+  places: [],
   instruments: [],
   store: { heldMeat: [], countsDue: [], clockBehindMs: null },
   freeBytes: 80e9,
   nowMs: AT,
 }
 const said = (shop: Partial<ShopAsSeen>) => notRight({ ...calm, ...shop }, DEFAULT_NOTATION, 'UTC')
-const fridge = (...temperatures: number[]): FridgeView => ({
+const curing = { code: 'L-0001', openHolds: [], cureEndedAtMs: AT, pieces: [{ placeId: 1, stage: 'cure' }] } as unknown as LotSummary
+const fridge = (...temperatures: number[]): PlaceView => ({
   id: 1,
+  code: 'F-0001',
   name: 'Cold room',
+  kind: 'cold_room',
+  uses: ['cold'],
+  inUse: true,
+  hygrometerId: null,
+  targetC: null,
+  targetRh: null,
+  hooks: null,
   thermometerId: null,
-  readings: temperatures.map((tempC, i) => ({ id: i, atMs: AT + i * 60_000, tempC, offsetC: 0, instrument: null })),
+  readings: temperatures.map((tempC, i) => ({ id: i, atMs: AT + i * 60_000, tempC, rh: null, offsetC: 0, instrument: null })),
 })
 
 describe('what is not right', () => {
   it('is nothing in a calm shop, nor where nobody knows how much room there is', () => {
     expect(said({})).toEqual([])
-    expect(said({ freeBytes: null, fridges: [fridge(), fridge(3.1, 3.4)] })).toEqual([])
+    expect(said({ freeBytes: null, places: [fridge(), fridge(3.1, 3.4)], lots: [curing] })).toEqual([])
   })
   it('a disk is said while there is time, and otherwise when photos are refused', () => {
     expect(said({ freeBytes: 4.2e9 })).toMatchObject([{ tone: 'watch', words: expect.stringContaining('4.2 GB left') }])
     expect(said({ freeBytes: 0.6e9 })).toMatchObject([{ tone: 'act', words: expect.stringContaining('No photos') }])
   })
-  it('a fridge by its last readings, with when it was read', () => {
-    expect(said({ fridges: [fridge(3.2, 9.1)] })).toMatchObject([
+  it('a place by its last reading, with when it was read, and only while something lies in it', () => {
+    expect(said({ places: [fridge(3.2, 9.1)], lots: [curing] })).toMatchObject([
       { tone: 'act', mark: 'warm', name: 'Cold room', words: '9.1 °C at 26 Nov 09:01' },
     ])
-    expect(said({ fridges: [fridge(-4)] })).toMatchObject([{ tone: 'cold', mark: 'too cold' }])
+    expect(said({ places: [fridge(3.2, 9.1)] })).toEqual([])
+    expect(said({ places: [fridge(-4)], lots: [curing] })).toMatchObject([{ tone: 'cold', mark: 'too cold' }])
   })
   it('the clock comes before held meat, a count after it, an instrument last', () => {
     const concerns = said({

@@ -1,11 +1,13 @@
-import { judgeFridge } from '#core/fridge/excursion'
+import { lyingIn } from '#core/places/daily'
+import { placeVerdict } from '#core/places/place-verdict'
 import { FULL_DISK_BYTES, LOW_DISK_BYTES } from '#core/rules/house'
 import { formatTemperature, type Notation } from '#core/units/format'
 import { formatSpan } from '#core/units/format-span'
 import type { Milliseconds } from '#core/units/quantities'
 import type { InstrumentBrief, StoreConcern } from '#shared/contracts/cold-room'
 import type { InstrumentMark } from '#shared/contracts/instruments'
-import type { FridgeView, LotSummary } from '#shared/contracts/lots'
+import type { LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
 import { holdWords } from '#shared/messages/holds'
 import { STATE_WORDS } from '#shared/messages/instruments'
 import { lotTwine } from '~/logic/lot-twine'
@@ -24,7 +26,7 @@ export interface Concern {
 }
 export interface ShopAsSeen {
   lots: readonly LotSummary[]
-  fridges: readonly FridgeView[]
+  places: readonly PlaceView[]
   instruments: readonly InstrumentBrief[]
   store: StoreConcern
   freeBytes: number | null
@@ -73,16 +75,19 @@ function inStore({ clockBehindMs, heldMeat, countsDue }: StoreConcern, as: Notat
   ]
 }
 
-const warmFridges = (fridges: readonly FridgeView[], as: Notation, zone: string): Concern[] =>
-  fridges.flatMap((fridge): Concern[] => {
-    const last = fridge.readings.at(-1)
-    const verdict = judgeFridge(fridge.readings.slice(-2))
-    if (!last || verdict === 'cold_enough') return []
+const TROUBLE = new Set(['warm', 'too_warm', 'too_cold'])
+
+const warmPlaces = ({ places, lots }: ShopAsSeen, as: Notation, zone: string): Concern[] =>
+  places.flatMap((place): Concern[] => {
+    const last = place.readings.findLast(reading => reading.tempC !== null)
+    const occupied = lots.some(lot => lyingIn(place.id, lot.pieces).length > 0)
+    const verdict = placeVerdict({ kind: place.kind, can: place.uses }, last?.tempC ?? null, occupied)
+    if (!last || last.tempC === null || !TROUBLE.has(verdict)) return []
     return [
       {
         tone: verdict === 'too_cold' ? 'cold' : 'act',
         mark: verdict === 'too_cold' ? 'too cold' : 'warm',
-        name: fridge.name,
+        name: place.name,
         words: `${formatTemperature(last.tempC, as)} at ${momentWords(last.atMs, zone, as.dates)}`,
         instrument: last.instrument,
       },
@@ -93,7 +98,7 @@ const missedTurns = (lots: readonly LotSummary[], nowMs: Milliseconds): Concern[
   lots
     .filter(lot => lot.cureEndedAtMs === null)
     .flatMap((lot): Concern[] => {
-      const missed = lotTwine(lot, nowMs).knots.filter(knot => knot.state === 'missed').length
+      const missed = lotTwine(lot, nowMs).knots.filter(knot => knot.state === 'missed' || knot.state === 'made_up').length
       const turns = missed === 1 ? 'one turn' : `${missed} turns`
       return missed === 0 ? [] : [{ tone: 'watch', mark: 'missed', code: lot.code, words: `${turns} in the cure so far` }]
     })
@@ -114,7 +119,7 @@ export const notRight = (shop: ShopAsSeen, as: Notation, zone: string): Concern[
   ...heldLots(shop.lots, as),
   ...disk(shop.freeBytes),
   ...inStore(shop.store, as),
-  ...warmFridges(shop.fridges, as, zone),
+  ...warmPlaces(shop, as, zone),
   ...missedTurns(shop.lots, shop.nowMs),
   ...unchecked(shop.instruments),
 ]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Knot } from '#core/curing/twine'
+import type { LifeKnot } from '#core/life/knots'
 import { twineWords } from './twine-words'
 
 /**
@@ -8,7 +8,7 @@ import { twineWords } from './twine-words'
  * under one another share one calendar by giving their own cure days for the same dates.
  */
 const props = defineProps<{
-  knots: Knot[]
+  knots: LifeKnot[]
   day: number
   readyFromDay: number
   bestByDay: number
@@ -25,9 +25,10 @@ const perDay = computed(() => props.width / (props.toDay - props.fromDay + 1))
 /** The middle of a cure day's column. */
 const x = (day: number) => (day - props.fromDay + 0.5) * perDay.value
 const lastDay = computed(() => Math.min(props.toDay + 1, props.ended ? props.day : props.bestByDay + 1))
+const GONE = new Set<LifeKnot['state']>(['missed', 'made_up'])
 /** Twine between two days, broken where a turn was missed. */
 const strands = computed(() => {
-  const gaps = props.knots.filter(knot => knot.state === 'missed').map(knot => x(knot.day))
+  const gaps = props.knots.filter(knot => GONE.has(knot.state)).map(knot => x(knot.day) + shift(knot))
   const edges = [x(Math.max(0, props.fromDay - 1)), ...gaps.flatMap(gap => [gap - 9, gap + 9]), x(lastDay.value)]
   return edges.flatMap((edge, i) => (i % 2 === 0 && edges[i + 1]! > edge ? [{ from: edge, to: edges[i + 1]! }] : []))
 })
@@ -41,14 +42,28 @@ const twist = (from: number, to: number) =>
     ' ',
   )
 const seen = computed(() => props.knots.filter(knot => knot.day >= props.fromDay && knot.day <= props.toDay))
-const shift = (knot: Knot) =>
-  props.knots.filter(other => other.day === knot.day).length > 1
-    ? knot.turn % 2
-      ? -perDay.value / 5
-      : perDay.value / 5
-    : 0
-const ASKED: Partial<Record<Knot['state'], string>> = { late: 'late', due: 'turn', missed: 'missed' }
-const WORD_WIDTH = { ready: 36, late: 26, turn: 28, missed: 46 } as Record<string, number>
+/** Two knots of one day stand side by side. */
+const shift = (knot: LifeKnot) => {
+  const same = props.knots.filter(other => other.day === knot.day)
+  return same.length > 1 ? (same[0] === knot ? -1 : 1) * (perDay.value / 5) : 0
+}
+/** Pieces start flesh side up; each knot shows the other face. */
+const faceOf = (knot: LifeKnot) =>
+  props.knots.filter(other => other.state === 'done' && other.fromMs <= knot.fromMs).length % 2 ? 'down' : 'up'
+const ASKED: Partial<Record<LifeKnot['state'], string>> = {
+  late: 'late',
+  due: 'turn',
+  missed: 'missed',
+  made_up: 'made up',
+  half: 'some',
+}
+/** Two knots of a day have room for one word: what is to be done. */
+const wordOf = (knot: LifeKnot) => {
+  const pair = props.knots.filter(other => other.day === knot.day && ASKED[other.state])
+  const crowded = pair.length > 1 && perDay.value < WORD_WIDTH['made up']! * 2
+  return crowded && pair.at(-1) !== knot ? '' : (ASKED[knot.state] ?? '')
+}
+const WORD_WIDTH = { 'ready': 36, 'late': 26, 'turn': 28, 'missed': 46, 'made up': 54, 'some': 34 } as Record<string, number>
 /** Beside the word under a knot, never upon it. */
 const readyWordX = computed(() => {
   let at = (ready.value?.from ?? 0) + 3
@@ -86,7 +101,7 @@ const readyWordX = computed(() => {
     </g>
     <g
       v-for="knot in seen"
-      :key="knot.turn"
+      :key="knot.fromMs"
       :class="knot.state"
       :transform="`translate(${x(knot.day) + shift(knot)} ${Y})`"
     >
@@ -94,16 +109,22 @@ const readyWordX = computed(() => {
         <path class="tails" d="M-2 3 q-5 6 -3 10 M2 3 q6 5 5 10" />
         <ellipse rx="6.5" ry="7.5" />
         <path class="cross" d="M-4 -3 l8 6 M4 -3 l-8 6" />
-        <path class="face" :d="knot.face === 'up' ? 'M-5 -14 l5 -8 l5 8 z' : 'M-5 -22 l5 8 l5 -8 z'" />
+        <path class="face" :d="faceOf(knot) === 'up' ? 'M-5 -14 l5 -8 l5 8 z' : 'M-5 -22 l5 8 l5 -8 z'" />
       </template>
       <template v-else-if="knot.state === 'due' || knot.state === 'late'">
         <path class="loop" d="M-9 0 C-9 -22 9 -22 9 0" />
         <circle class="eye" cy="-8" r="9" />
-        <text y="25" class="ask">{{ ASKED[knot.state] }}</text>
+        <text y="25" class="ask">{{ wordOf(knot) }}</text>
       </template>
-      <template v-else-if="knot.state === 'missed'">
+      <template v-else-if="knot.state === 'half'">
+        <path class="loop" d="M-9 0 C-9 -22 9 -22 9 0" />
+        <circle class="eye" cy="-8" r="9" />
+        <path class="part" d="M-9 -8 a9 9 0 0 0 18 0 z" />
+        <text y="25" class="ask">{{ wordOf(knot) }}</text>
+      </template>
+      <template v-else-if="GONE.has(knot.state)">
         <path class="fray" d="M-9 0 l5 -4 M-9 0 l6 1 M-9 0 l5 5 M9 0 l-5 -4 M9 0 l-6 1 M9 0 l-5 5" />
-        <text y="25" class="ask">{{ ASKED[knot.state] }}</text>
+        <text y="25" class="ask">{{ wordOf(knot) }}</text>
       </template>
       <circle v-else class="dot" r="2.6" />
     </g>
@@ -194,12 +215,17 @@ text {
   stroke: var(--ember);
   stroke-dasharray: 4 2.5;
 }
+.part {
+  fill: #8a6a35;
+}
 .late .ask,
 .missed .ask {
   fill: var(--ember);
   font-weight: 700;
 }
-.due .ask {
+.due .ask,
+.half .ask,
+.made_up .ask {
   fill: var(--straw-ink);
   font-weight: 700;
 }

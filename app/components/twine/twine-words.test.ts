@@ -1,27 +1,33 @@
 import { expect, it } from 'vitest'
 import { instantOf } from '#core/calendar/local-day'
-import { twine } from '#core/curing/twine'
+import { lotKnots } from '#core/life/lot-knots'
 import { twineWords } from './twine-words'
 
 const ZONE = 'Europe/London'
 const at = (date: string, time: string) => instantOf(date, time, ZONE)
-const knots = (nowMs: number, turnsMs: number[]) =>
-  twine({
-    rubbedOn: '2026-11-20',
-    zone: ZONE,
-    turnEveryDays: 1,
-    turnBy: '18:00',
-    lastDay: 8,
-    turnsMs,
+const knots = (nowMs: number, turns: { atMs: number; pieces: number[] | null }[]) =>
+  lotKnots(
+    {
+      rubbedOn: '2026-11-20',
+      rubbedAtMs: at('2026-11-20', '10:00'),
+      zone: ZONE,
+      turnEveryDays: 1,
+      turnBy: '18:00',
+      bestByDay: 8,
+      cureEndedAtMs: null,
+      turns,
+      pieces: [1, 2].map(id => ({ id, outAtMs: null })),
+    },
     nowMs,
-    endedMs: null,
-  })
+  ).knots
 
 it('says the twine in one sentence', () => {
-  const turns = [at('2026-11-21', '08:00'), at('2026-11-23', '08:00')]
+  const turns = [at('2026-11-21', '08:00'), at('2026-11-23', '08:00')].map(atMs => ({ atMs, pieces: null }))
   expect(twineWords(knots(at('2026-11-24', '12:00'), turns), 4, 7, 14)).toBe(
     'Cure day 4. 2 turned, 1 missed, a turn is due today. Ready from day 7, best by day 14.',
   )
   expect(twineWords(knots(at('2026-11-24', '19:00'), turns), 4, 7, 14)).toContain('a turn is late')
   expect(twineWords(knots(at('2026-11-23', '12:00'), turns), 3, 7, 14)).toContain('no turn is due now')
+  const one = [{ atMs: at('2026-11-21', '08:00'), pieces: [2] }]
+  expect(twineWords(knots(at('2026-11-21', '12:00'), one), 1, 7, 14)).toContain('0 turned, 1 of some pieces only')
 })

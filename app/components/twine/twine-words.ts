@@ -1,16 +1,10 @@
-import type { Knot } from '#core/curing/twine'
-
-export const KNOT_WORDS: Record<Knot['state'], string> = {
-  done: 'turned',
-  coming: 'to come',
-  due: 'due today',
-  late: 'late',
-  missed: 'missed',
-}
+import type { LifeKnot } from '#core/life/knots'
 
 /** The twine in one sentence, for those who do not see it. */
-export function twineWords(knots: readonly Knot[], day: number, readyFromDay: number, bestByDay: number): string {
-  const count = (state: Knot['state']) => knots.filter(knot => knot.state === state).length
+export function twineWords(knots: readonly LifeKnot[], day: number, readyFromDay: number, bestByDay: number): string {
+  const count = (...states: LifeKnot['state'][]) => knots.filter(knot => states.includes(knot.state)).length
   const open = count('late') > 0 ? 'a turn is late' : count('due') > 0 ? 'a turn is due today' : 'no turn is due now'
-  return `Cure day ${day}. ${count('done')} turned, ${count('missed')} missed, ${open}. Ready from day ${readyFromDay}, best by day ${bestByDay}.`
+  const half = count('half')
+  const some = half > 0 ? `, ${half} of some pieces only` : ''
+  return `Cure day ${day}. ${count('done')} turned${some}, ${count('missed', 'made_up')} missed, ${open}. Ready from day ${readyFromDay}, best by day ${bestByDay}.`
 }

@@ -129,7 +129,7 @@ watch(
           <SeasoningList v-model="draft" :bench="bench" :error-at="errorAt" />
           <WeighTable v-model="draft" :bench="bench" :view="view" :error-at="errorAt" />
           <MendPanel :bench="bench" />
-          <CureDays v-model="draft" :bench="bench" :fridges="view.fridges" :error-at="errorAt" />
+          <CureDays v-model="draft" :bench="bench" :places="view.places" :error-at="errorAt" />
           <SaveProblem :message="message" />
           <div class="rub">
             <p v-if="refused" class="soft">

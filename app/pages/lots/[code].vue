@@ -44,7 +44,7 @@ const print = () => window.print()
           Print
         </VBtn>
       </LotHead>
-      <HoldList :holds="lot.holds" @decided="load" />
+      <HoldList :holds="lot.holds" :pieces="lot.pieces" @decided="load" />
       <LotCure :lot="lot" :now-ms="nowMs" />
       <section class="stack-tight" aria-label="Nitrite">
         <h2>Nitrite</h2>

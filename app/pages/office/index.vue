@@ -11,7 +11,7 @@ import ConfirmRules from '~/components/office/ConfirmRules.vue'
 import MyNotation from '~/components/office/MyNotation.vue'
 import PeopleList from '~/components/office/PeopleList.vue'
 import TakeAlong from '~/components/office/TakeAlong.vue'
-import FridgeList from '~/components/office/FridgeList.vue'
+import PlaceList from '~/components/office/PlaceList.vue'
 import InstrumentList from '~/components/office/InstrumentList.vue'
 import { useLoaded } from '~/composables/use-loaded'
 import { useSession } from '~/stores/session'
@@ -38,7 +38,7 @@ const { view, problem, load } = useLoaded<OfficeView>('/api/office')
       <SecondFactor v-if="session.isOwner && !shared" :set="mine?.hasSecondFactor ?? false" @saved="load" />
       <DeviceList v-if="!shared" :devices="view.devices" @saved="load" />
       <DoorList v-if="session.isOwner && !shared" />
-      <FridgeList :fridges="view.fridges" :instruments="view.instruments" @saved="load" />
+      <PlaceList :places="view.places" :instruments="view.instruments" @saved="load" />
       <InstrumentList :instruments="view.instruments" @saved="load" />
       <TakeAlong :tables="view.tables" />
     </div>

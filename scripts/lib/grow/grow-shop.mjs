@@ -1,5 +1,5 @@
 import { connectAsOwner, insertRows, linksOf, readAll } from './tables.mjs'
-import { restated, restatedSteps } from './restate.mjs'
+import { restated, restatedHolds, restatedSteps } from './restate.mjs'
 import { chance, copier, later } from './rows.mjs'
 import { customers, fullStory, storyOf } from './story.mjs'
 import { importSource } from '../typescript.mjs'
@@ -28,7 +28,7 @@ const GROWN = [
   'steps',
   'dispatches',
   'packs',
-  'fridge_readings',
+  'place_readings',
   'run_readings',
 ]
 const BOOK = ['events', 'event_subjects', 'event_rows', 'answers']
@@ -151,7 +151,7 @@ export async function growShop({
       )
     })
     const opening = all.events
-      .filter(event => JSON.parse(event.subjects).length === 0 || event.kind === 'fridge_read')
+      .filter(event => JSON.parse(event.subjects).length === 0 || event.kind === 'place_read')
       .slice(0, 40)
     for (const event of opening) await book.write({ ...event, voids_id: null, subjects: '[]', at: all.events[0].at })
     const bags = all.ingredient_lots.filter(lot =>
@@ -183,6 +183,7 @@ export async function growShop({
         part.ingredient_lot_id = salts.get(part.ingredient_lot_id) ?? part.ingredient_lot_id
       for (const sending of rows.dispatches) sending.customer_id = houses[Math.floor(random() * houses.length)].id
       for (const lot of [...rows.lots, ...rows.meat_lots]) lot.finished_at ??= lot.rubbed_at ?? lot.received_at
+      rows.holds = restatedHolds(rows.holds ?? [], ids)
       for (const [table, made] of Object.entries(rows)) await insertRows(owner, table, made)
       const spans = new Map()
       for (const run of rows.runs) {
@@ -203,6 +204,7 @@ export async function growShop({
     const readingIds = today.ids.get('run_readings')
     today.rows.run_readings = today.rows.run_readings.map(row => ({ ...row, id: row.id + behind }))
     const { steps, ...others } = today.rows
+    others.holds = restatedHolds(others.holds, today.ids)
     for (const [table, rows] of Object.entries(others)) await insertRows(owner, table, rows)
     const written = new Map()
     const moved = spans => spans.map(span => span.map(id => readingIds.get(id) + behind))

@@ -15,9 +15,18 @@ const TABLE_OF = {
   moveId: 'stock_moves',
   cuttingId: 'cuttings',
   labResultId: 'lab_results',
-  readingId: 'fridge_readings',
+  readingId: 'place_readings',
   meatPieceId: 'meat_pieces',
 }
+
+/** Holds of copies, on the pieces of the copies. */
+export const restatedHolds = (holds, ids) =>
+  holds.map(hold => ({
+    ...hold,
+    changed_event_id: null,
+    piece_ids:
+      hold.piece_ids && JSON.stringify(JSON.parse(hold.piece_ids).map(id => ids.get('pieces').get(id) ?? id)),
+  }))
 
 /** Steps of copies: their pieces and labels by the copies' ids, codes as they read now, and which record tells of them. */
 export const restatedSteps = (steps, { ids, recoded }, eventIds) =>

@@ -130,7 +130,7 @@ async function longChain(adminUrl) {
     { touchedText },
     { sha256 },
     { digestsOf },
-    { fridgeReadings },
+    { placeReadings },
   ] = await Promise.all(
     [
       'server/db/connect.ts',
@@ -139,7 +139,7 @@ async function longChain(adminUrl) {
       'core/book/touched.ts',
       'server/digest/sha256.ts',
       'server/db/row-digests.ts',
-      'server/db/tables/temperatures.ts',
+      'server/db/tables/places.ts',
     ].map(importSource),
   )
   const sequelize = connect(adminUrl, 2)
@@ -151,7 +151,7 @@ async function longChain(adminUrl) {
     const [{ last, hash: from }] = await sequelize.query('SELECT last_id AS last, hash FROM book_head', {
       type: 'SELECT',
     })
-    const [{ read }] = await sequelize.query('SELECT COALESCE(MAX(id), 0) AS `read` FROM fridge_readings', {
+    const [{ read }] = await sequelize.query('SELECT COALESCE(MAX(id), 0) AS `read` FROM place_readings', {
       type: 'SELECT',
     })
     let hash = last ? from : FIRST_HASH
@@ -160,16 +160,16 @@ async function longChain(adminUrl) {
       const ids = Array.from({ length: Math.min(2000, CHAIN_LENGTH - id + 1) }, (_, i) => id + i)
       const readingOf = event => event - last + Number(read)
       await insert(
-        'fridge_readings (id, fridge_id, at, temp_c, typed, thermometer_id, offset_c, by_id)',
+        'place_readings (id, place_id, at, temp_c, typed, thermometer_id, offset_c, by_id)',
         ids.map(event => [readingOf(event), 1, stored(beganMs + event * 1000), '3.40', '3.4 °C', 1, '0.00', 1]),
       )
       const digests = new Map(
-        (await digestsOf(sequelize, fridgeReadings, ids.map(readingOf))).map(row => [row.id, row.digest]),
+        (await digestsOf(sequelize, placeReadings, ids.map(readingOf))).map(row => [row.id, row.digest]),
       )
       const [events, eventRows] = [[], []]
       for (; id <= ids.at(-1); id++) {
         const reading = readingOf(id)
-        const touched = touchedText(new Map([['fridge_readings', new Map([[reading, digests.get(reading)]])]]))
+        const touched = touchedText(new Map([['place_readings', new Map([[reading, digests.get(reading)]])]]))
         const row = {
           id,
           kind: 'fridge_read',

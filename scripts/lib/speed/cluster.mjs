@@ -21,7 +21,7 @@ async function compare(adminUrl, load, before) {
   const mariadb = await import('mariadb')
   const owner = await mariadb.createConnection(adminUrl)
   try {
-    const events = await owner.query('SELECT id FROM events WHERE kind = ? AND id > ?', ['fridge_read', before])
+    const events = await owner.query('SELECT id FROM events WHERE kind = ? AND id > ?', ['place_read', before])
     const there = new Set(events.map(row => row.id))
     const told = [...load.acknowledged.values()]
     return {

@@ -1,5 +1,11 @@
+import { placeInput } from '#shared/contracts/places'
 import { fridgeInput } from '#shared/contracts/instruments'
 import { writeRoute } from '../../http/write-route'
-import { addFridge } from '../../services/instruments/manage'
+import { addPlace } from '../../services/places/set-up-place'
 
-export default writeRoute({ contract: fridgeInput, roles: ['owner'], write: addFridge })
+/** For programs from before there were other places. */
+export default writeRoute({
+  contract: fridgeInput,
+  roles: ['owner'],
+  write: (ctx, input) => addPlace(ctx, placeInput.parse({ ...input, kind: 'fridge' })),
+})

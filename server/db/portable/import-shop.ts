@@ -5,8 +5,9 @@ import type { z } from 'zod'
 import type { Finding } from '#core/book/findings'
 import { isUnsealed, sealRows } from '../seal-rows'
 import { layOldSteps } from '../migrations/2026-11-29-steps'
+import { layOldPlaces } from '../migrations/2026-11-30-places'
 import { verifyBook } from '../verify-book'
-import { headContract, isMissing, PORTABLE_TABLES, type PortableTable } from './portable-tables'
+import { headContract, isMissing, PORTABLE_TABLES, SINCE_PLACES, tableOf, type PortableTable } from './portable-tables'
 import { NotJson, readExport } from './read-export'
 
 export type Imported
@@ -33,7 +34,6 @@ const notAnExport = (where: string, error: z.ZodError): Undone => {
   })
 }
 
-const BY_NAME = new Map(PORTABLE_TABLES.map(table => [table.name, table]))
 /** Begun by the schema, moved by what is written. */
 const MOVED_BY_ITSELF = 'book_head'
 
@@ -93,11 +93,12 @@ async function fill(
       book = head.data
       continue
     }
-    const table = BY_NAME.get(part.table)
-    if (!table)
+    const into = tableOf(part.table, part.row)
+    if (!into)
       throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${part.table}: there is no such table` })
+    const { table } = into
     seen.add(table.name)
-    const row = table.row.safeParse(part.row)
+    const row = table.row.safeParse(into.row)
     if (!row.success) throw notAnExport(`tables.${table.name}.${part.index}`, row.error)
     rows += 1
     // From before there was a mark of what is finished.
@@ -108,14 +109,16 @@ async function fill(
   const missing = PORTABLE_TABLES.find(table => isMissing(table, seen, book!.version))
   if (missing) throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${missing.name}: missing` })
   await run('SET SESSION foreign_key_checks = 1')
-  // From before there were steps: they are laid down once the rest is shown to be whole.
+  // From before there were steps or places: they are laid down once the rest is shown to be whole.
   const stepless = seen.has('lots') && !seen.has('steps')
-  const check = await verifyBook(admin, { transaction, stepless })
+  const fromBefore = book!.version < SINCE_PLACES
+  const check = await verifyBook(admin, { transaction, fromBefore })
   if (check.broken) throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
   if (check.end.hash !== book!.book.hash || check.records !== book!.book.records)
     throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
   if (stepless) await layOldSteps(admin, transaction)
-  return { ok: true, records: check.records, rows, unmarked: unmarked || stepless }
+  if (fromBefore) await layOldPlaces(admin, transaction)
+  return { ok: true, records: check.records, rows, unmarked: unmarked || fromBefore }
 }
 
 /** A number of the book that the trigger refuses is a gap in the file's records. */

@@ -32,10 +32,31 @@ export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
   .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
-export const EXPORT_VERSION = 3
-/** Read for ever: the first had no digests of rows, the second no steps. */
-const READ_VERSIONS = [1, 2, EXPORT_VERSION] as const
+export const EXPORT_VERSION = 4
+/** Read for ever: the first had no digests of rows, the second no steps, the third fridges in place of places. */
+const READ_VERSIONS = [1, 2, 3, EXPORT_VERSION] as const
+export const SINCE_PLACES = 4
 const SINCE_2 = ['event_rows']
+
+const BY_NAME = new Map(PORTABLE_TABLES.map(table => [table.name, table]))
+const FORMER = new Map(
+  Object.values(SPECS).flatMap((spec) => {
+    const { was, name } = spec as unknown as TableSpec<Columns>
+    return was ? [[was.name, { name, columns: was.columns }] as const] : []
+  }),
+)
+/** What a place has that a fridge had not. */
+const OF_A_FRIDGE = { kind: 'fridge', in_use: true }
+
+/** A table of an export, and its row by the names of today; null where there is no such table. */
+export function tableOf(name: string, row: unknown): { table: PortableTable; row: unknown } | null {
+  const former = FORMER.get(name)
+  const table = BY_NAME.get(former?.name ?? name)
+  if (!table) return null
+  if (!former || typeof row !== 'object' || row === null) return { table, row }
+  const renamed = Object.fromEntries(Object.entries(row).map(([key, value]) => [former.columns[key] ?? key, value]))
+  return { table, row: former.name === 'places' ? { ...OF_A_FRIDGE, ...renamed } : renamed }
+}
 
 /** What stands before the tables. */
 export const headContract = z.strictObject({

@@ -4,7 +4,10 @@ import { tableSpec, voidableSpec } from '../table-spec'
 
 const figure = () => decimal(13, 4)
 
-/** Scales and thermometers. `readability`, and the figures of checks, are grams for the one and °C for the other. */
+/**
+ * Scales, thermometers and hygrometers. `readability`, offsets and the figures of checks are grams, °C or percent of
+ * humidity.
+ */
 export const instruments = tableSpec(
   'instruments',
   {

@@ -10,7 +10,7 @@ import type { Judgement } from '#shared/contracts/judgement'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
-import { bool, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
+import { bool, celsius, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
 import { tableSpec, voidableSpec } from '../table-spec'
 import { PIECE_STATE } from './piece-state'
 
@@ -117,24 +117,45 @@ export const lotIngredients = voidableSpec(
 
 export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId: int() })
 
-export const holds = tableSpec(
-  'holds',
-  {
+export const holds = {
+  ...tableSpec(
+    'holds',
+    {
     /** One of the two is held. */
-    lotId: nullable(int()),
-    meatLotId: nullable(int()),
-    reason: text<HoldReason>(32),
-    note: nullable(text(500)),
-    placedAtMs: instant(),
-    /** What it was made on, "S-0003": another decision is asked for on other facts. Null: it stands for all. */
-    facts: nullable(text(120)),
-    disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)),
-    dispositionText: nullable(text(500)),
-    disposedAtMs: nullable(instant()),
-    disposedById: nullable(int()),
-  },
-  ['disposition', 'dispositionText', 'disposedAtMs', 'disposedById'],
-)
+      lotId: nullable(int()),
+      meatLotId: nullable(int()),
+      reason: text<HoldReason>(32),
+      note: nullable(text(500)),
+      placedAtMs: instant(),
+      /** What it was made on, "S-0003": another decision is asked for on other facts. Null: it stands for all. */
+      facts: nullable(text(120)),
+      /** Held are these pieces and what is cut from them; null: the lot. */
+      pieceIds: nullable(json<number[]>()),
+      /** The stretch of time it is about, and the worst in it, °C. */
+      fromAtMs: nullable(instant()),
+      toAtMs: nullable(instant()),
+      worst: nullable(celsius()),
+      /** The record by which what it rests on follows no more. */
+      changedEventId: nullable(int()),
+      disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)),
+      dispositionText: nullable(text(500)),
+      disposedAtMs: nullable(instant()),
+      disposedById: nullable(int()),
+    },
+    [
+      'disposition',
+      'dispositionText',
+      'disposedAtMs',
+      'disposedById',
+      'pieceIds',
+      'fromAtMs',
+      'toAtMs',
+      'worst',
+      'changedEventId',
+    ],
+  ),
+  unsealed: ['changedEventId'] as readonly string[],
+}
 
 export const offcuts = voidableSpec('offcuts', {
   lotId: int(),

@@ -3,28 +3,13 @@ import type { SmokeOutcome } from '#core/smoke/outcome'
 import { celsius, instant, int, json, nullable, text } from '../column'
 import { outsideBook, tableSpec, voidableSpec } from '../table-spec'
 
-export const fridges = tableSpec('fridges', { name: text(), thermometerId: nullable(int()) }, ['name', 'thermometerId'])
-
-export const fridgeReadings = voidableSpec(
-  'fridge_readings',
-  {
-    /** `tempC` is what was read less the thermometer's offset. */
-    fridgeId: int(),
-    atMs: instant(),
-    tempC: celsius(),
-    typed: text(32),
-    thermometerId: nullable(int()),
-    offsetC: celsius(),
-    byId: int(),
-  },
-  ['tempC', 'typed'],
-)
-
 export const runs = voidableSpec(
   'runs',
   {
     code: text(16),
+    /** Its name as it was then; the place it is. */
     smoker: text(),
+    placeId: nullable(int()),
     targetCoreC: celsius(),
     startedAtMs: instant(),
     startedById: int(),

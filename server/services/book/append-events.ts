@@ -68,12 +68,13 @@ async function insertRows(tables: Tables, lastId: number, make: (fromId: number)
   }
 }
 
-/** Steps learn which record told of them; no seal covers that. */
+/** Steps learn which record told of them, holds which took their ground away; no seal covers that. */
 const numberSteps = (tables: Tables, entries: readonly NewEvent[], first: number): Promise<unknown> =>
   Promise.all(
-    entries.flatMap(({ steps = [], endsSteps = [] }, i) => [
+    entries.flatMap(({ steps = [], endsSteps = [], changesHolds = [] }, i) => [
       tables.steps.update(steps, { eventId: first + i }),
       tables.steps.update(endsSteps, { endEventId: first + i }),
+      tables.holds.update(changesHolds, { changedEventId: first + i }),
     ]),
   )
 

@@ -1,6 +1,7 @@
 import type { Store } from '../../db/database'
 import type { WriteContext, Writer } from '../context'
 import { appendEvents } from './append-events'
+import { entriesOf } from './record-event'
 
 /** Work that was written, and the number of its first record in the book. */
 export interface Written<T> {
@@ -13,5 +14,5 @@ export const inBook = <T>(store: Store, writer: Writer, work: (ctx: WriteContext
   store.transaction(async (tables) => {
     const ctx: WriteContext = { ...writer, tables, entries: [] }
     const value = await work(ctx)
-    return { value, eventId: await appendEvents(tables, writer, ctx.entries) }
+    return { value, eventId: await appendEvents(tables, writer, entriesOf(ctx)) }
   })

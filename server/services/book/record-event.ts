@@ -7,3 +7,7 @@ import type { NewEvent, WriteContext } from '../context'
 export function recordEvent(ctx: WriteContext, event: NewEvent): void {
   ctx.entries.push(event)
 }
+
+/** Records as they are to be stored: the first tells which holds lost their ground. */
+export const entriesOf = ({ entries: [first, ...rest], changedHolds }: WriteContext): NewEvent[] =>
+  first ? [changedHolds ? { ...first, changesHolds: changedHolds } : first, ...rest] : []

@@ -2,6 +2,7 @@ import { duplicateOf } from '../../db/duplicate'
 import type { Store } from '../../db/database'
 import { refuse, type Answer, type WriteContext, type Writer } from '../context'
 import { appendEvents } from './append-events'
+import { entriesOf } from './record-event'
 import { ClockAsked } from './clock'
 
 export interface WriteRequest {
@@ -40,7 +41,7 @@ export async function writeOnce<T>(
       const answer = await write(ctx)
       if (!answer.ok) throw new RolledBack(answer)
       const { value } = answer
-      const eventId = await appendEvents(tables, writer, ctx.entries, id =>
+      const eventId = await appendEvents(tables, writer, entriesOf(ctx), id =>
         tables.answers.update(answerId, {
           answer: request.shownOnce ? { shownOnce: true } : { ...value, eventId: id },
         }),

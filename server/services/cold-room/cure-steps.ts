@@ -35,7 +35,7 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
   ])
   if (!laid.ok) return laid
   const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id })
-  recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId }, steps: laid.value })
+  recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId }, steps: laid.value.ids })
   return { ok: true, value: { turnId } }
 }
 
@@ -47,7 +47,7 @@ export async function drainLot(ctx: WriteContext, code: string): Promise<Answer<
   const laid = await laySteps(ctx, lot.value, [{ kind: 'drain', pieces: 'all', figures }])
   if (!laid.ok) return laid
   const beforeMs = lot.value.drainedAtMs
-  recordEvent(ctx, { kind: 'drained', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value })
+  recordEvent(ctx, { kind: 'drained', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value.ids })
   return { ok: true, value: {} }
 }
 
@@ -58,6 +58,6 @@ export async function endCure(ctx: WriteContext, code: string): Promise<Answer<o
   const laid = await laySteps(ctx, lot.value, [{ kind: 'out', pieces: 'all', figures: { rinses: null } }])
   if (!laid.ok) return laid
   const beforeMs = lot.value.cureEndedAtMs
-  recordEvent(ctx, { kind: 'cure_ended', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value })
+  recordEvent(ctx, { kind: 'cure_ended', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value.ids })
   return { ok: true, value: {} }
 }

@@ -1,7 +1,9 @@
 import { groupBy } from '#core/lists/group-by'
 import { type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
 import type { FirstThings, FloorView, RunSummary } from '#shared/contracts/cold-room'
-import type { FridgeView, LotSummary } from '#shared/contracts/lots'
+import type { LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
+import { usesOf } from '#core/places/place-kind'
 import type { Tables } from '../../db/database'
 import { present, since } from '../../db/where'
 import { instrumentBriefs, loadMarks, type MarkAt } from '../instruments/marks'
@@ -26,26 +28,35 @@ async function firstThings(tables: Tables): Promise<FirstThings> {
   return { salt: salt.length > 0, meat: meat.length > 0, packed: pack.length > 0, lot: lot.length > 0 }
 }
 
-/** Fridges with their readings of the last days. */
-async function fridgeViews(tables: Tables, markAt: MarkAt, nowMs: Milliseconds): Promise<FridgeView[]> {
-  const fridges = await tables.fridges.find()
+/** Places with their readings of the last days. */
+async function placeViews(tables: Tables, markAt: MarkAt, nowMs: Milliseconds): Promise<PlaceView[]> {
+  const places = await tables.places.find({ inUse: true }, { order: [['id', 'ASC']] })
   const newest = groupBy(
-    await tables.fridgeReadings.pickEach(['fridgeId', 'atMs', 'tempC', 'offsetC', 'thermometerId'], {
-      wheres: fridges.map(({ id: fridgeId }) => ({ fridgeId, atMs: since(nowMs - READINGS_DAYS * MS_PER_DAY) })),
+    await tables.placeReadings.pickEach(['placeId', 'atMs', 'tempC', 'rh', 'offsetC', 'thermometerId'], {
+      wheres: places.map(({ id: placeId }) => ({ placeId, atMs: since(nowMs - READINGS_DAYS * MS_PER_DAY) })),
       first: { order: [['atMs', 'DESC']], limit: READINGS_MOST },
     }),
-    reading => reading.fridgeId,
+    reading => reading.placeId,
   )
-  return fridges.map(({ id, name, thermometerId: hangsIn }) => ({
-    id,
-    name,
-    thermometerId: hangsIn,
-    readings: (newest.get(id) ?? [])
+  return places.map(place => ({
+    id: place.id,
+    code: place.code ?? '',
+    name: place.name,
+    kind: place.kind,
+    uses: usesOf(place),
+    inUse: place.inUse,
+    thermometerId: place.thermometerId,
+    hygrometerId: place.hygrometerId,
+    targetC: place.targetC,
+    targetRh: place.targetRh,
+    hooks: place.hooks,
+    readings: (newest.get(place.id) ?? [])
       .toReversed()
-      .map(({ id: readingId, atMs, tempC, offsetC, thermometerId }) => ({
+      .map(({ id: readingId, atMs, tempC, rh, offsetC, thermometerId }) => ({
         id: readingId,
         atMs,
         tempC,
+        rh,
         offsetC,
         instrument: markAt(thermometerId, atMs),
       })),
@@ -92,7 +103,7 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
 }
 
 /**
- * The floor as it stands: lots that somebody still has to do with, fridges and smoker runs. Today, the Cold room and
+ * The floor as it stands: lots that somebody still has to do with, places and heats. Today, the Cold room and
  * the Slicing table read it.
  */
 export async function floorView(tables: Tables, nowMs: Milliseconds, dataFolder: string | null): Promise<FloorView> {
@@ -105,13 +116,13 @@ export async function floorView(tables: Tables, nowMs: Milliseconds, dataFolder:
     firstThings(tables),
     freeBytes(dataFolder),
   ])
-  const [lots, fridges] = await Promise.all([lotSummaries(tables, rows, nowMs), fridgeViews(tables, markAt, nowMs)])
+  const [lots, places] = await Promise.all([lotSummaries(tables, rows, nowMs), placeViews(tables, markAt, nowMs)])
   return {
     first,
     freeBytes: free,
     shop,
     lots,
-    fridges,
+    places,
     runs: await runSummaries(tables, lots),
     nowMs,
     store,

@@ -2,7 +2,8 @@ import { withoutOffset } from '#core/instruments/check-instrument'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
-import { checkFridge } from '../cold-room/read-fridge'
+import { judgePlaces } from '../places/judge-places'
+import { lotsThatLay } from '../places/lots-that-lay'
 import { checkRun, lotsOfRun } from '../smoke/check-run'
 import { correctAgent } from './correct-agent'
 import { rejudge } from '../lots/rejudge'
@@ -57,17 +58,18 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'agent_used':
       return await correctAgent(ctx, c)
     case 'fridge_reading': {
-      const reading = await tables.fridgeReadings.one({ id: c.id }, { lock: true })
-      if (!reading) return refuse('no_such_reading')
-      await tables.fridgeReadings.update(reading.id, {
+      const reading = await tables.placeReadings.one({ id: c.id }, { lock: true })
+      if (!reading || reading.typed === null) return refuse('no_such_reading')
+      await tables.placeReadings.update(reading.id, {
         tempC: withoutOffset(c.value.tempC, reading.offsetC),
         typed: c.value.typed,
       })
-      const lots = await tables.lots.find({ fridgeId: reading.fridgeId, cureEndedAtMs: null })
-      await checkFridge(ctx, reading.fridgeId)
+      const lots = await lotsThatLay(tables, reading.placeId)
+      await judgePlaces(ctx, lots)
+      const place = (await tables.places.one({ id: reading.placeId }))!
       return changed(
         lots.map(lot => lot.code),
-        'fridge',
+        place.name,
         reading.typed,
         c.value.typed,
       )

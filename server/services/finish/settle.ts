@@ -1,4 +1,5 @@
 import type { Milliseconds } from '#core/units/quantities'
+import { destroysLot } from '#core/lots/stops-lot'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/database'
 import { ingredientSums } from '../store/ingredient-sums'
@@ -47,15 +48,16 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   // Locked, and so what others have just written to them is seen as well.
   const rows = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
   const lotId = rows.map(row => row.id)
-  const [packs, unsent, offcuts, holds] = await Promise.all([
+  const [packs, unsent, offcuts, holds, pieces] = await Promise.all([
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId }, lock: true }),
     tables.packs.totals('lotId', { where: { lotId, dispatchId: null }, lock: true }),
     tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId }, lock: true }),
-    tables.holds.pick(['lotId', 'disposition'], { lotId }, { lock: true }),
+    tables.holds.pick(['lotId', 'disposition', 'pieceIds'], { lotId }, { lock: true }),
+    tables.pieces.totals('lotId', { where: { lotId } }),
   ])
   await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
     isFinishedLot({
-      destroyed: holds.some(hold => hold.lotId === of && hold.disposition === 'destroy'),
+      destroyed: holds.some(hold => hold.lotId === of && destroysLot(hold, pieces.get(of)?.count ?? 0)),
       heldOpen: holds.some(hold => hold.lotId === of && hold.disposition === null),
       packs: packs.get(of)?.count ?? 0,
       unsent: unsent.get(of)?.count ?? 0,

@@ -6,11 +6,18 @@ import type { holds } from '../../db/tables/lots'
 export const holdViews = (
   rows: readonly RowOf<typeof holds>[],
   users: readonly { id: number; name: string }[],
+  places: readonly { code: string | null; name: string }[] = [],
 ): HoldView[] =>
   rows.map(hold => ({
     id: hold.id,
     reason: hold.reason,
     note: hold.note,
+    pieceIds: hold.pieceIds,
+    place: places.find(place => place.code === hold.facts)?.name ?? null,
+    fromMs: hold.fromAtMs,
+    toMs: hold.toAtMs,
+    worstC: hold.worst,
+    changedBy: hold.changedEventId,
     placedAtMs: hold.placedAtMs,
     disposition: hold.disposition,
     text: hold.dispositionText,

@@ -1,5 +1,6 @@
 import type { HoldReason, dispositionInput } from '#shared/contracts/holds'
 import type { z } from 'zod'
+import { stopsLot, stopsPieces } from '#core/lots/stops-lot'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 
@@ -8,6 +9,8 @@ export interface HoldCause {
   figures: Record<string, unknown>
   /** What it is about, "S-0003": a decision covers the facts it was made on, and no others. */
   facts?: string
+  /** Held are these pieces; left out, the lot. */
+  pieceIds?: readonly number[]
   /** The facts themselves were changed: an earlier decision on them stands no more. */
   again?: boolean
 }
@@ -16,17 +19,26 @@ export interface HoldCause {
 export async function holdLot(
   ctx: WriteContext,
   lot: { id: number; code: string },
-  { reason, figures, facts, again }: HoldCause,
+  { reason, figures, facts, pieceIds, again }: HoldCause,
 ): Promise<void> {
-  const known = await ctx.tables.holds.find({ lotId: lot.id, reason, facts: facts ?? null })
+  const alike = await ctx.tables.holds.find({ lotId: lot.id, reason, facts: facts ?? null })
+  const known = alike.filter(
+    hold => hold.pieceIds === null || (pieceIds?.every(id => hold.pieceIds!.includes(id)) ?? false),
+  )
   if (known.some(hold => hold.disposition === null)) return
   if (known.length > 0 && !again) return
-  await ctx.tables.holds.insert({ lotId: lot.id, reason, facts: facts ?? null, placedAtMs: ctx.nowMs })
+  await ctx.tables.holds.insert({
+    lotId: lot.id,
+    reason,
+    facts: facts ?? null,
+    pieceIds: pieceIds ? [...pieceIds] : null,
+    placedAtMs: ctx.nowMs,
+  })
   recordEvent(ctx, {
     kind: 'held',
     subjects: [lot.code],
     typed: {},
-    computed: { reason, ...(facts ? { facts } : {}), ...figures },
+    computed: { reason, ...(facts ? { facts } : {}), ...(pieceIds ? { pieceIds } : {}), ...figures },
   })
 }
 
@@ -50,13 +62,21 @@ export async function holdByHand(ctx: WriteContext, code: string, text: string):
   return { ok: true, value: {} }
 }
 
-/** A held lot goes nowhere. Lots of which one is held, or was destroyed, give its refusal. */
+/**
+ * What is held goes nowhere. Lots of which one is held, or was destroyed, give its refusal; a hold on some pieces stops
+ * those alone, where `pieceIds` says which are to go.
+ */
 export async function refuseHeld(
   ctx: WriteContext,
   lots: readonly { id: number; code: string }[],
+  pieceIds: readonly number[] | null = null,
 ): Promise<Answer<null>> {
-  const holds = await ctx.tables.holds.find({ lotId: lots.map(lot => lot.id) })
-  const stopping = holds.find(hold => hold.disposition === null || hold.disposition === 'destroy')
+  const lotId = lots.map(lot => lot.id)
+  const holds = await ctx.tables.holds.find({ lotId })
+  const pieces = holds.length ? await ctx.tables.pieces.totals('lotId', { where: { lotId } }) : new Map()
+  const stopping = holds.find(hold =>
+    pieceIds ? stopsPieces(hold, pieceIds) : stopsLot(hold, pieces.get(hold.lotId!)?.count ?? 0),
+  )
   if (!stopping) return { ok: true, value: null }
   const code = lots.find(lot => lot.id === stopping.lotId)!.code
   return refuse(stopping.disposition === 'destroy' ? 'lot_destroyed' : 'lot_held', { code, reason: stopping.reason })

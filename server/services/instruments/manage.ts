@@ -1,7 +1,13 @@
 import type { Celsius } from '#core/units/quantities'
 import type { z } from 'zod'
-import { ICE_POINT_C, judgeScaleCheck, judgeThermometerCheck } from '#core/instruments/check-instrument'
-import type { CheckInput, fridgeInput, instrumentChangeInput, instrumentInput } from '#shared/contracts/instruments'
+import {
+  ICE_POINT_C,
+  judgeHygrometerCheck,
+  judgeScaleCheck,
+  judgeThermometerCheck,
+  SALT_POINT_RH,
+} from '#core/instruments/check-instrument'
+import type { CheckInput, instrumentChangeInput, InstrumentKind, instrumentInput } from '#shared/contracts/instruments'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 
@@ -39,29 +45,35 @@ export async function changeInstrument(
   return { ok: true, value: {} }
 }
 
-function judge(kind: 'scale' | 'thermometer', readability: number, input: CheckInput) {
-  if (kind === 'scale') {
-    if (input.method !== 'check_weight') return null
-    const [reference, read] = [input.reference.netG, input.read.netG]
-    return {
-      reference,
-      read,
-      typed: input.read.typed,
-      offsetC: 0,
-      ...judgeScaleCheck({ referenceG: reference, readG: read, readabilityG: readability }),
+/** What a check found, by its method; null for a method of another kind of instrument. */
+function judge(kind: InstrumentKind, readability: number, input: CheckInput) {
+  switch (input.method) {
+    case 'check_weight': {
+      if (kind !== 'scale') return null
+      const [reference, read] = [input.reference.netG, input.read.netG]
+      const found = judgeScaleCheck({ referenceG: reference, readG: read, readabilityG: readability })
+      return { reference, read, offset: 0, ...found }
     }
-  }
-  if (input.method === 'check_weight') return null
-  const reference = input.method === 'ice_point' ? ICE_POINT_C : input.reference.tempC
-  return {
-    reference,
-    read: input.read.tempC,
-    typed: input.read.typed,
-    ...judgeThermometerCheck({ referenceC: reference, readC: input.read.tempC }),
+    case 'ice_point':
+    case 'reference': {
+      if (kind !== 'thermometer') return null
+      const reference = input.method === 'ice_point' ? ICE_POINT_C : input.reference.tempC
+      const { offsetC: offset, ...found } = judgeThermometerCheck({ referenceC: reference, readC: input.read.tempC })
+      return { reference, read: input.read.tempC, offset, ...found }
+    }
+    case 'salt_point':
+    case 'reference_rh': {
+      if (kind !== 'hygrometer') return null
+      const reference = input.method === 'salt_point' ? SALT_POINT_RH : input.reference.rh
+      return { reference, read: input.read.rh, ...judgeHygrometerCheck({ referenceRh: reference, readRh: input.read.rh }) }
+    }
   }
 }
 
-/** A check of an instrument. A thermometer's offset is taken over from it and from then on taken off every reading. */
+/**
+ * A check of an instrument. The offset of what reads a temperature or a humidity is taken over from it, and from then on
+ * taken off every reading.
+ */
 export async function recordCheck(
   ctx: WriteContext,
   id: number,
@@ -76,17 +88,17 @@ export async function recordCheck(
     method: input.method,
     referenceValue: found.reference,
     readValue: found.read,
-    readTyped: found.typed,
+    readTyped: input.read.typed,
     errorValue: found.error,
     passed: found.passed,
-    offsetC: found.offsetC,
+    offsetC: found.offset,
     offsetBeforeC: one.offsetC,
     atMs: ctx.nowMs,
     byId: ctx.actor.id,
     note: input.note || null,
   })
-  if (one.kind === 'thermometer' && found.passed) await ctx.tables.instruments.update(id, { offsetC: found.offsetC })
-  const { error, allowed, passed, offsetC } = found
+  if (one.kind !== 'scale' && found.passed) await ctx.tables.instruments.update(id, { offsetC: found.offset })
+  const { error, allowed, passed, offset: offsetC } = found
   recordEvent(ctx, {
     kind: 'instrument_checked',
     subjects: [],
@@ -94,45 +106,4 @@ export async function recordCheck(
     computed: { checkId, instrumentId: id, instrument: one.name, is: one.kind, error, allowed, passed, offsetC },
   })
   return { ok: true, value: { passed, offsetC } }
-}
-
-export async function addFridge(
-  ctx: WriteContext,
-  input: z.output<typeof fridgeInput>,
-): Promise<Answer<{ id: number }>> {
-  const refusal = await refuseFridge(ctx, input, null)
-  if (refusal) return refusal
-  const id = await ctx.tables.fridges.insert(input)
-  recordEvent(ctx, { kind: 'fridge_added', subjects: [], typed: input, computed: { id } })
-  return { ok: true, value: { id } }
-}
-
-export async function changeFridge(
-  ctx: WriteContext,
-  id: number,
-  input: z.output<typeof fridgeInput>,
-): Promise<Answer<object>> {
-  const fridge = await ctx.tables.fridges.one({ id }, { lock: true })
-  if (!fridge) return refuse('no_such_fridge')
-  const refusal = await refuseFridge(ctx, input, id)
-  if (refusal) return refusal
-  await ctx.tables.fridges.update(id, input)
-  recordEvent(ctx, {
-    kind: 'fridge_changed',
-    subjects: [],
-    typed: input,
-    computed: { id, before: { name: fridge.name, thermometerId: fridge.thermometerId } },
-  })
-  return { ok: true, value: {} }
-}
-
-async function refuseFridge(ctx: WriteContext, input: z.output<typeof fridgeInput>, own: number | null) {
-  const named = await ctx.tables.fridges.one({ name: input.name })
-  if (named && named.id !== own) return refuse('name_taken', { name: input.name }, ['name'])
-  if (
-    input.thermometerId !== null
-    && !(await ctx.tables.instruments.one({ id: input.thermometerId, kind: 'thermometer' }))
-  )
-    return refuse('no_such_thermometer', {}, ['thermometerId'])
-  return null
 }

@@ -33,6 +33,14 @@ export async function readWith(
     : offset
 }
 
+/** A humidity with its hygrometer's offset taken off, percent. */
+export async function humidityWith(tables: Tables, hygrometerId: number | null, readRh: number, path: FieldPath) {
+  const one = hygrometerId === null ? null : await tables.instruments.one({ id: hygrometerId, kind: 'hygrometer' })
+  if (hygrometerId !== null && !one) return refuse('no_such_hygrometer', {}, path)
+  const offsetRh = one?.offsetC ?? 0
+  return { ok: true as const, value: { rh: readRh - offsetRh, offsetRh, hygrometerId } }
+}
+
 /** The scale that was named; null when none was, or it is not known. */
 export const scaleOf = async (tables: Tables, scaleId: number | null) =>
   scaleId === null ? null : await tables.instruments.one({ id: scaleId, kind: 'scale' })

@@ -1,6 +1,6 @@
 import { groupBy } from '#core/lists/group-by'
 import { foldStanding } from '#core/life/fold-standing'
-import type { PieceLife } from '#core/life/fold'
+import type { LotLife, PieceLife } from '#core/life/fold'
 import type { Tables } from '../../db/database'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { standingSteps } from './standing-steps'
@@ -8,16 +8,15 @@ import { standingSteps } from './standing-steps'
 /**
  * Keeps with each piece of a lot where it stands by the lot's steps, and with the lot when its cure was over and when it
  * was last drained. The only writer of these columns: whatever tells, voids or corrects a step ends here. Only what
- * changed is written. The lot must be locked.
+ * changed is written. The lot must be locked. `folded`: the steps are folded already.
  */
-export async function keepState(tables: Tables, lotId: number): Promise<void> {
-  const [steps, lot, rows] = await Promise.all([
-    standingSteps(tables, [lotId]),
+export async function keepState(tables: Tables, lotId: number, folded?: LotLife): Promise<void> {
+  const [life, lot, rows] = await Promise.all([
+    folded ?? lifeOf(tables, lotId),
     tables.lots.one({ id: lotId }),
     tables.pieces.pick([...PIECE_STATE], { lotId }),
   ])
   if (!lot) return
-  const { life } = foldStanding(steps.get(lotId) ?? [])
   const kept = new Map(rows.map(row => [row.id, row]))
   const changed = life.pieces.filter((piece) => {
     const row = kept.get(piece.pieceId)
@@ -33,6 +32,9 @@ export async function keepState(tables: Tables, lotId: number): Promise<void> {
   if (lot.cureEndedAtMs !== cureEndedAtMs || lot.drainedAtMs !== drainedAtMs)
     await tables.lots.update(lotId, { cureEndedAtMs, drainedAtMs })
 }
+
+const lifeOf = async (tables: Tables, lotId: number): Promise<LotLife> =>
+  foldStanding((await standingSteps(tables, [lotId])).get(lotId) ?? []).life
 
 const stateOf = ({ placeId, spot, face, stage, sinceMs, outAtMs }: PieceLife) => ({
   placeId,

@@ -1,12 +1,12 @@
-import type { FiguresOfStep, Step, StepKind } from '#core/life/step'
-import { foldLife, type Contradiction } from '#core/life/fold'
+import { byHappening, type FiguresOfStep, type Step, type StepKind } from '#core/life/step'
+import { foldLife, type Contradiction, type LotLife } from '#core/life/fold'
 import { foldStanding, isSound } from '#core/life/fold-standing'
 import { piecesFor } from '#core/life/pieces-for'
 import type { Milliseconds } from '#core/units/quantities'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { keepState } from './keep-state'
 import { stepOf } from '../../db/step-of'
-import { standingSteps } from './standing-steps'
+import { standingSteps, type Standing } from './standing-steps'
 
 /** A step as it is to be laid down; its number and its record come with the writing. */
 export type NewStep = {
@@ -28,6 +28,13 @@ export type NewStep = {
 /** Behind every step that has a number. */
 const NOT_YET_NUMBERED = Number.MAX_SAFE_INTEGER
 
+/** Steps that were laid down, all that now stand, in order of happening, and what they come to. */
+export interface Laid {
+  ids: number[]
+  steps: Standing[]
+  life: LotLife
+}
+
 /** Why a lot's steps cannot stand with others among them; null when they can, or when they could not before. */
 function refusalOf(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Refusal | null {
   const folded = foldLife(wanted)
@@ -41,7 +48,7 @@ interface Told {
   zone: string
 }
 
-export function contradicted({ code, zone }: Told, { code: why, first, second, mend }: Contradiction): Refusal {
+export function contradicted({ code, zone }: Told, { code: why, first, second, mend, pieces }: Contradiction): Refusal {
   return refuse('step_contradicts', {
     code,
     zone,
@@ -51,18 +58,20 @@ export function contradicted({ code, zone }: Told, { code: why, first, second, m
     firstMs: first?.fromMs ?? 0,
     second: second.kind,
     secondMs: second.fromMs,
+    unfit: pieces.join(' '),
   })
 }
 
 /**
  * Lays steps of one lot down, all or none: they are folded with those that stand, written, and the state of its pieces
- * follows. The lot must be locked. Answers with their ids, for the record that tells of them.
+ * follows. The lot must be locked. Answers with their ids, for the record that tells of them, and with
+ * what the lot's life is now.
  */
 export async function laySteps(
   ctx: WriteContext,
   lot: Told & { id: number },
   news: readonly NewStep[],
-): Promise<Answer<number[]>> {
+): Promise<Answer<Laid>> {
   const standing = (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
   const { life } = foldStanding(standing)
   // Behind what was done before, also by a clock that was set back.
@@ -86,8 +95,10 @@ export async function laySteps(
   const refused = refusalOf(lot, standing, [...standing, ...wanted])
   if (refused) return refused
   const ids = await ctx.tables.steps.insertMany(rows)
-  await keepState(ctx.tables, lot.id)
-  return { ok: true, value: ids }
+  const steps = [...standing, ...rows.map((row, i) => stepOf({ ...row, id: ids[i]! }))].toSorted(byHappening)
+  const now = foldStanding(steps).life
+  await keepState(ctx.tables, lot.id, now)
+  return { ok: true, value: { ids, steps, life: now } }
 }
 
 /** The heats that go on in a run end, and the pieces lie where they lay before. Answers with their ids. */

@@ -17,7 +17,17 @@ export function newStep(step: StepInput, { syrup }: { syrup: boolean }): Omit<Ne
       return { kind: 'drain', figures: { how: step.how, drained, back: step.back, saltLies: step.saltLies } }
     }
     case 'look':
-      return { kind: 'look', figures: { feel: step.feel } }
+      return {
+        kind: 'look',
+        figures: {
+          feel: step.feel,
+          colour: step.colour,
+          smell: step.smell,
+          liquid: step.liquid,
+          spots: step.spots,
+          photoId: step.photoId,
+        },
+      }
     case 'move':
       return { kind: 'move', placeId: step.placeId, figures: { spot: step.spot } }
     case 'out':

@@ -17,7 +17,7 @@ beforeAll(async () => {
   code = lots[0]!.code
   lotId = lots[0]!.id
   pieceIds = (await shop.tables.pieces.find({ lotId }, { order: [['number', 'ASC']] })).map(piece => piece.id)
-  garage = (await shop.tables.fridges.find())[0]!.id
+  garage = (await shop.tables.places.find())[0]!.id
 })
 // Each begins on a day of its own: what was told before is no twin of it.
 beforeEach(() => {

@@ -1,10 +1,14 @@
 import { foldLife } from '#core/life/fold'
 import { isSound } from '#core/life/fold-standing'
-import type { Step } from '#core/life/step'
+import type { Step, StepKind } from '#core/life/step'
 import type { Refusal, WriteContext } from '../context'
+import { judgePlaces } from '../places/judge-places'
 import { keepState } from './keep-state'
 import { contradicted } from './lay-steps'
 import { standingSteps } from './standing-steps'
+
+/** Kinds by which pieces get to another place or stage. */
+const MOVES = new Set<StepKind>(['move', 'out', 'heat'])
 
 /**
  * Takes back the steps that a record told of, and opens again those that it ended. What would then contradict itself is
@@ -34,6 +38,8 @@ export async function takeBackSteps(ctx: WriteContext, eventId: number): Promise
   }
   await steps.setVoid([...gone])
   for (const id of open) await steps.update(id, { toAtMs: null, endEventId: null })
-  for (const lot of lots) if (!rubbed.has(lot.id)) await keepState(ctx.tables, lot.id)
+  const stay = lots.filter(lot => !rubbed.has(lot.id))
+  for (const lot of stay) await keepState(ctx.tables, lot.id)
+  if ([...told, ...ended].some(step => MOVES.has(step.kind))) await judgePlaces(ctx, stay)
   return null
 }

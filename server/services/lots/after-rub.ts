@@ -63,7 +63,7 @@ export async function applySecond(
     subjects: [code, ...new Set(parts.value.map(part => part.lot.code))],
     typed: input,
     computed: { judgement, lotId: lot.id },
-    steps: laid.value,
+    steps: laid.value.ids,
   })
   return { ok: true, value: { code } }
 }
@@ -105,7 +105,7 @@ export async function weighAfter(
     subjects: [code],
     typed: input,
     computed: { method: lot.method, before, judgement, lotId: lot.id },
-    steps: laid.value,
+    steps: laid.value.ids,
   })
   return { ok: true, value: { code } }
 }

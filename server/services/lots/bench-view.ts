@@ -5,18 +5,19 @@ import type { Tables } from '../../db/database'
 import { openCards } from '../cards/cards'
 import { scaleViews } from '../instruments/marks'
 import { shopView } from '../office/office'
+import { placeBriefs } from '../places/place-views'
 import { recipeViews } from '../recipes/recipes'
 import { rulesInForce } from '../rules/rule-sets'
 import { inStock } from '../store/store-view'
 
 /** All the Bench needs to work out a cure without asking again. */
 export async function benchView(tables: Tables, nowMs: Milliseconds): Promise<BenchView> {
-  const [shop, rules, store, scales, fridges, recipes, cards] = await Promise.all([
+  const [shop, rules, store, scales, places, recipes, cards] = await Promise.all([
     shopView(tables),
     rulesInForce(tables),
     inStock(tables),
     scaleViews(tables, nowMs),
-    tables.fridges.find(),
+    placeBriefs(tables),
     recipeViews(tables),
     openCards(tables),
   ])
@@ -26,7 +27,7 @@ export async function benchView(tables: Tables, nowMs: Milliseconds): Promise<Be
     meat: store.meat,
     ingredients: store.ingredients,
     scales,
-    fridges,
+    places,
     recipes: recipes.filter(recipe => !recipe.retired),
     cards,
     today: localDay(nowMs, shop.zone),

@@ -1,10 +1,12 @@
 import type { Milliseconds } from '#core/units/quantities'
-import type { FiguresOfStep } from '#core/life/step'
+import { stopsLot } from '#core/lots/stops-lot'
 import { groupBy } from '#core/lists/group-by'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/database'
+import { stepOf } from '../../db/step-of'
+import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { waitingForSecond } from './second-due'
 import { lotHeats } from '../smoke/heat-groups'
 
@@ -19,22 +21,13 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
   return { ofPiece: groupBy(inRuns, row => row.pieceId), runs }
 }
 
-/** What the last look said of how the thickest piece feels. */
-function lastFeelOf(looks: readonly { fromAtMs: Milliseconds; figures: unknown }[]): LotSummary['lastFeel'] {
-  const said = looks.flatMap(({ fromAtMs, figures }) => {
-    const { feel } = figures as FiguresOfStep['look']
-    return feel ? [{ feel, atMs: fromAtMs }] : []
-  })
-  return said.at(-1) ?? null
-}
-
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const [pieces, turnsAndLooks, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),
     tables.steps.pick(
-      ['lotId', 'kind', 'fromAtMs', 'byId', 'figures'],
+      ['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'figures', 'pieces'],
       { lotId, kind: ['turn', 'look'] },
       { order: [['fromAtMs', 'ASC']] },
     ),
@@ -42,7 +35,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
     tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
     tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId } }),
-    tables.fridges.find(),
+    tables.places.find(),
     tables.users.pick(['initials']),
   ])
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
@@ -59,14 +52,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const of = {
     pieces: groupBy(pieces, p => p.lotId),
-    turns: groupBy(
-      turnsAndLooks.filter(step => step.kind === 'turn'),
-      step => step.lotId,
-    ),
-    looks: groupBy(
-      turnsAndLooks.filter(step => step.kind === 'look'),
-      step => step.lotId,
-    ),
+    steps: groupBy(turnsAndLooks.map(stepOf), step => step.lotId),
     holds: groupBy(holds, h => h.lotId),
   }
   const heatsOf = await lotHeats(
@@ -104,26 +90,28 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       turnBy: lot.turnBy,
       drainedAtMs: lot.drainedAtMs,
       cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId, bag }) => ({
+      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId, bag, placeId, spot, face, stage, sinceMs, outAtMs }) => ({
         id,
         number,
         greenG,
         greenTyped,
         bag,
         meatCode: meatCode.get(meatLotId)!,
+        placeId,
+        spot,
+        face,
+        stage,
+        sinceMs,
+        outAtMs,
       })),
       greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
-      turns: (of.turns.get(lot.id) ?? []).map(({ id, fromAtMs, byId }) => ({
-        id,
-        atMs: fromAtMs,
-        by: initials.get(byId)!,
-      })),
-      lastFeel: lastFeelOf(of.looks.get(lot.id) ?? []),
+      turns: turnsOf(of.steps.get(lot.id) ?? [], initials, mine.length),
+      lastFeel: lastFeelOf(of.steps.get(lot.id) ?? []),
       judgement: lot.judgement,
       openHolds: (of.holds.get(lot.id) ?? [])
-        .filter(hold => hold.disposition === null || hold.disposition === 'destroy')
+        .filter(hold => stopsLot(hold, mine.length))
         .map(hold => hold.reason),
       runs: runs
         .filter(run => runIds.has(run.id))

@@ -37,6 +37,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
     tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
   ])
+  const places = holds.some(hold => hold.fromAtMs !== null) ? await tables.places.pick(['code', 'name']) : []
   const markAt = await loadMarks(tables, row.rubbedAtMs)
   const residual = await residualOf(tables, row)
   const customers = await tables.parties.pick(['name'], { id: dispatches.map(dispatch => dispatch.customerId) })
@@ -86,7 +87,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
           }
         },
       ),
-      holds: holdViews(holds, users),
+      holds: holdViews(holds, users, places),
       packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, packedAtMs, scaleId, dispatchId }) => {
         const dispatch = dispatchId === null ? undefined : dispatchOf.get(dispatchId)
         const customer = dispatch && customerOf.get(dispatch.customerId)

@@ -3,6 +3,7 @@ import type { OfficeView } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
 import type { Tables } from '../../db/database'
 import { since } from '../../db/where'
+import { placeSetUps } from '../places/place-views'
 import { instrumentViews } from '../instruments/marks'
 import { rulesInForce } from '../rules/rule-sets'
 import { shopView } from './office'
@@ -34,24 +35,24 @@ async function deviceViews(
   }))
 }
 
-/** What the Office keeps: people, devices, scales, fridges, rules. */
+/** What the Office keeps: people, devices, scales, places, rules. */
 export async function officeView(
   tables: Tables,
   reader: { person: SignedIn; sessionId: number; onTablet: boolean; nowMs: Milliseconds },
 ): Promise<OfficeView> {
-  const [shop, rules, people, instruments, fridges, devices] = await Promise.all([
+  const [shop, rules, people, instruments, places, devices] = await Promise.all([
     shopView(tables),
     rulesInForce(tables),
     tables.users.find({}, { order: [['id', 'ASC']] }),
     instrumentViews(tables, reader.nowMs),
-    tables.fridges.find(),
+    placeSetUps(tables),
     reader.onTablet ? [] : deviceViews(tables, reader),
   ])
   return {
     shop,
     jurisdiction: rules.jurisdiction,
     instruments,
-    fridges,
+    places,
     devices,
     nowMs: reader.nowMs,
     tables: [...CSV_TABLES],

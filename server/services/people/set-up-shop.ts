@@ -6,6 +6,7 @@ import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import { OWN_DEVICE, type setupInput, type SignedIn } from '#shared/contracts/people'
 import type { Store } from '../../db/database'
 import { appendEvents } from '../book/append-events'
+import { nextCodes } from '../book/next-code'
 import { refuse, type Answer } from '../context'
 import { addStarters } from '../recipes/add-starters'
 import { sha256 } from '../../digest/sha256'
@@ -49,7 +50,7 @@ export async function mayOpenShop(
 }
 
 /**
- * First visit: the shop, its owner, two scales, two thermometers and a fridge to begin with. Refused once a shop
+ * First visit: the shop, its owner, two scales, two thermometers, a cold room and a smoker to begin with. Refused once a shop
  * exists.
  */
 export async function setUpShop(
@@ -86,7 +87,11 @@ export async function setUpShop(
       ...NEW_INSTRUMENT,
     })
     await tables.instruments.insert({ kind: 'thermometer', name: 'Probe', readability: 0.1, ...NEW_INSTRUMENT })
-    await tables.fridges.insert({ name: 'Cold room', thermometerId })
+    const [coldRoom, smoker] = await nextCodes(tables, 'place', 2)
+    await tables.places.insertMany([
+      { code: coldRoom, name: 'Cold room', kind: 'cold_room', thermometerId, inUse: true },
+      { code: smoker, name: 'Smoker', kind: 'smoker', inUse: true },
+    ])
     const id = await tables.users.insert({
       ...known,
       role: 'owner',

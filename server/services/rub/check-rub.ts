@@ -9,7 +9,7 @@ import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/table-spec'
 import type { instruments } from '../../db/tables/instruments'
 import type { shops } from '../../db/tables/people'
-import type { fridges } from '../../db/tables/temperatures'
+import type { places } from '../../db/tables/places'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { scaleOf } from '../instruments/read-with'
 import { shopView, theShop } from '../office/office'
@@ -28,7 +28,7 @@ export interface Checked {
   parts: IngredientPart[]
   meatScale: RowOf<typeof instruments>
   mixScale: RowOf<typeof instruments>
-  fridge: RowOf<typeof fridges>
+  fridge: RowOf<typeof places>
   /** Null for salt only. */
   agent: CuringAgent | null
 }
@@ -37,7 +37,7 @@ async function toolsOf(tables: Tables, input: RubInput) {
   const [meatScale, mixScale] = [await scaleOf(tables, input.meatScaleId), await scaleOf(tables, input.mixScaleId)]
   if (!meatScale) return refuse('no_such_scale', {}, ['meatScaleId'])
   if (!mixScale) return refuse('no_such_scale', {}, ['mixScaleId'])
-  const fridge = await tables.fridges.one({ id: input.fridgeId })
+  const fridge = await tables.places.one({ id: input.fridgeId })
   if (!fridge) return refuse('no_such_fridge', {}, ['fridgeId'])
   if (input.recipeRevisionId !== null && !(await tables.recipeRevisions.one({ id: input.recipeRevisionId })))
     return refuse('no_such_recipe', {}, ['recipeRevisionId'])

@@ -40,7 +40,7 @@ export async function writeRub(
     thicknessMm: input.thicknessMm,
     readyFromDay: input.readyFromDay,
     bestByDay: input.bestByDay,
-    turnEveryDays: shop.turnEveryDays,
+    turnEveryDays: input.turnEveryDays ?? shop.turnEveryDays,
     turnBy: shop.turnBy,
     meatReadabilityG: meatScale.readability,
     mixReadabilityG: mixScale.readability,
@@ -91,7 +91,10 @@ export async function writeRub(
     }),
   )
   const spots = Object.fromEntries(
-    input.pieces.flatMap(({ bag }, i) => (bag === null ? [] : [[pieceIds[i]!, `bag ${bag}`]])),
+    input.pieces.flatMap(({ bag }, i) => {
+      const spot = bag === null ? input.spot : `bag ${bag}`
+      return spot === null ? [] : [[pieceIds[i]!, spot]]
+    }),
   )
   const laid = await laySteps(ctx, { id: lotId, code, zone: shop.zone }, [
     { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face: 'flesh' } },
@@ -103,7 +106,7 @@ export async function writeRub(
     subjects: [code, ...meat.keys(), ...new Set(parts.map(part => part.lot.code))],
     typed: input,
     computed: { plan, judgement, lotId },
-    steps: laid.value,
+    steps: laid.value.ids,
   })
   return { ok: true, value: { id: lotId, code } }
 }

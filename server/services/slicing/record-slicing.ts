@@ -73,7 +73,7 @@ export async function recordSlicing(
     subjects: [code, ...packCodes],
     typed: input,
     computed: { packCodes, outG, lotId: lot.id, offcutIds, before },
-    steps: laid.value,
+    steps: laid.value.ids,
   })
   const rules = await ruleSetById(ctx.tables, lot.judgement.ruleSetId)
   if (rules?.bellyNoHeavier && lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {

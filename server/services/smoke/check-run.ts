@@ -55,7 +55,7 @@ function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJud
 export async function checkRun(ctx: WriteContext, runId: number, again = false): Promise<void> {
   const run = (await ctx.tables.runs.one({ id: runId }))!
   const { figures } = await runLine(ctx.tables, run)
-  const { lots } = await lotsOfRun(ctx, runId)
+  const { lots, pieces } = await lotsOfRun(ctx, runId)
   const hottestC = figures.hottestC ?? Number.NEGATIVE_INFINITY
   // A smoke that aimed for no heat misses none.
   const missed = run.pulledAtMs !== null && run.targetCoreC > HEAT_FROM_C && hottestC < run.targetCoreC
@@ -65,11 +65,14 @@ export async function checkRun(ctx: WriteContext, runId: number, again = false):
         reason: 'target_not_reached',
         facts: run.code,
         figures: { hottestC, targetCoreC: run.targetCoreC },
+        pieceIds: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.id),
         again,
       })
-    for (const cause of (await judgeLotHeats(ctx.tables, lot, ctx.nowMs)).flatMap(causesOf)) {
-      // Readings that were set right are other facts; those of another heat are as they were.
-      await holdLot(ctx, lot, { ...cause, again: again && (cause.facts ?? '').startsWith(run.code) })
+    for (const { pieceIds, judged } of await judgeLotHeats(ctx.tables, lot, ctx.nowMs)) {
+      for (const cause of causesOf(judged)) {
+        // Readings that were set right are other facts; those of another heat are as they were.
+        await holdLot(ctx, lot, { ...cause, pieceIds, again: again && (cause.facts ?? '').startsWith(run.code) })
+      }
     }
   }
 }

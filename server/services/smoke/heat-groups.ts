@@ -39,14 +39,23 @@ export const packedHeat = (
 
 const ruleOf = (lot: Pick<LotRow, 'judgement'>): CoolingRule => coolingRuleFor(lot.judgement.lot?.lowPpm ?? null)
 
-/** Pieces that were smoked in the same runs stand together: each list of runs once, in order of time. */
-export function groupsOf({ inRuns, runs: inOrder }: LotRuns): RunRow[][] {
+/** Pieces that were smoked in the same runs stand together. */
+interface PieceGroup {
+  /** In order of time. */
+  runs: RunRow[]
+  pieceIds: number[]
+}
+
+export function groupsOf({ inRuns, runs: inOrder }: LotRuns): PieceGroup[] {
   const runIds = new Map<number, Set<number>>()
   for (const { pieceId, runId } of inRuns) runIds.set(pieceId, (runIds.get(pieceId) ?? new Set()).add(runId))
-  const groups = new Map<string, RunRow[]>()
-  for (const ids of runIds.values()) {
+  const groups = new Map<string, PieceGroup>()
+  for (const [pieceId, ids] of runIds) {
     const mine = inOrder.filter(run => ids.has(run.id))
-    groups.set(mine.map(run => run.id).join(' '), mine)
+    const key = mine.map(run => run.id).join(' ')
+    const group = groups.get(key) ?? { runs: mine, pieceIds: [] }
+    group.pieceIds.push(pieceId)
+    groups.set(key, group)
   }
   return [...groups.values()]
 }
@@ -96,7 +105,7 @@ export async function lotHeats(
   const keptOf = new Map(kept.map(row => [row.lotId, row]))
   const judged = await Promise.all(
     heated.map(async (one): Promise<[number, LotHeats]> => {
-      const groups = groupsOf(one)
+      const groups = groupsOf(one).map(group => group.runs)
       const inputs = inputsOf(one, groups, cold)
       const before = keptOf.get(one.lot.id)
       if (before?.inputs === inputs) return [one.lot.id, before.judged]
@@ -143,12 +152,17 @@ async function keep(
   }
 }
 
-/** Every group of a lot's pieces with what its heats say about growth. */
-export async function judgeLotHeats(tables: Tables, lot: LotRow, nowMs: Milliseconds): Promise<HeatsJudged[]> {
+/** Every group of a lot's pieces, and what its heats say about growth. */
+export async function judgeLotHeats(
+  tables: Tables,
+  lot: LotRow,
+  nowMs: Milliseconds,
+): Promise<{ pieceIds: number[]; judged: HeatsJudged }[]> {
   const pieces = await tables.pieces.pick([], { lotId: lot.id })
   const inRuns = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
   const inOrder = inRuns.length
     ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
     : []
-  return (await lotHeats(tables, [{ lot, inRuns, runs: inOrder }], nowMs)).get(lot.id)!.groups
+  const { groups } = (await lotHeats(tables, [{ lot, inRuns, runs: inOrder }], nowMs)).get(lot.id)!
+  return groupsOf({ inRuns, runs: inOrder }).map(({ pieceIds }, i) => ({ pieceIds, judged: groups[i]! }))
 }

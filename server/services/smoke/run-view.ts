@@ -12,7 +12,7 @@ import { readingsPage, runLine } from './run-readings'
 
 /** What a lot's heats say of this one; of several groups of pieces the worse. */
 async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1], code: string, nowMs: Milliseconds) {
-  const groups = await judgeLotHeats(tables, lot, nowMs)
+  const groups = (await judgeLotHeats(tables, lot, nowMs)).map(group => group.judged)
   const worst = <T>(found: T[], rank: (one: T) => number): T | null =>
     found.toSorted((a, b) => rank(b) - rank(a))[0] ?? null
   return {

@@ -1,4 +1,5 @@
 import { HEAT_FROM_C, READING_AHEAD_MS, READING_EARLY_MS } from '#core/rules/house'
+import { usesOf } from '#core/places/place-kind'
 import type { z } from 'zod'
 import { withoutOffset } from '#core/instruments/check-instrument'
 import { outcomeOf } from '#core/smoke/outcome'
@@ -14,6 +15,15 @@ import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
 import { runLine } from './run-readings'
 
+/** A place that heats, by its name; a name that none has is answered with those there are. */
+async function smokerNamed({ tables }: WriteContext, name: string) {
+  const heating = (await tables.places.find({ inUse: true })).filter(place => usesOf(place).includes('heat'))
+  const found = heating.find(place => place.name.toLowerCase() === name.trim().toLowerCase())
+  return found
+    ? { ok: true as const, value: found }
+    : refuse('no_such_smoker', { name, known: heating.map(place => place.name).join(', ') }, ['smoker'])
+}
+
 /** Starts a smoke with pieces of one or more lots, all out of the cure and none held. */
 export async function startRun(ctx: WriteContext, input: z.output<typeof runInput>): Promise<Answer<{ code: string }>> {
   const ids = [...new Set(input.pieceIds)]
@@ -26,7 +36,7 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   )
   const curing = lots.find(lot => lot.cureEndedAtMs === null)
   if (curing) return refuse('still_curing', { code: curing.code }, ['pieceIds'])
-  const held = await refuseHeld(ctx, lots)
+  const held = await refuseHeld(ctx, lots, ids)
   if (!held.ok) return { ...held, path: ['pieceIds'] }
   const before = await ctx.tables.runPieces.find({ pieceId: ids })
   const open = await ctx.tables.runs.one({ id: before.map(row => row.runId), pulledAtMs: null })
@@ -35,10 +45,13 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     const known = await offsetOf(ctx.tables, input[key], [key])
     if (!known.ok) return known
   }
+  const place = await smokerNamed(ctx, input.smoker)
+  if (!place.ok) return place
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
     code,
-    smoker: input.smoker,
+    smoker: place.value.name,
+    placeId: place.value.id,
     targetCoreC: input.targetCore.tempC,
     startedAtMs: ctx.nowMs,
     startedById: ctx.actor.id,
@@ -52,13 +65,14 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
       {
         kind: 'heat',
         pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.id),
+        placeId: place.value.id,
         toMs: null,
         runId,
         figures: { code, targetC: input.targetCore.tempC, back: true },
       },
     ])
     if (!laid.ok) return { ...laid, path: ['pieceIds'] }
-    steps.push(...laid.value)
+    steps.push(...laid.value.ids)
   }
   recordEvent(ctx, {
     kind: 'run_started',

@@ -3,7 +3,8 @@ import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import { refuse, type Refusal, type WriteContext } from '../context'
 import { between } from '../../db/where'
-import { checkFridge } from '../cold-room/read-fridge'
+import { judgePlaces } from '../places/judge-places'
+import { lotsThatLay } from '../places/lots-that-lay'
 import { rejudge } from '../lots/rejudge'
 import { checkRun } from '../smoke/check-run'
 
@@ -33,6 +34,11 @@ const free
 /** Its steps go back with every record; there is nothing else to it. */
 const itsSteps = () => Promise.resolve(null)
 const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
+/** A place's reading goes, and what lay there is judged without it. */
+async function voidReading(ctx: WriteContext, readingId: number, placeId: number): Promise<void> {
+  await ctx.tables.placeReadings.setVoid([readingId])
+  await judgePlaces(ctx, await lotsThatLay(ctx.tables, placeId))
+}
 /** Readings that a record added: it names them, or, before it did, their times. */
 async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read'>): Promise<number[]> {
   const { runId, readings: spans } = computed
@@ -59,10 +65,13 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     undo: async (ctx, event) => {
       const { readingId, fridgeId } = event.computed
       if (readingId === undefined) return refuse('cannot_void')
-      await ctx.tables.fridgeReadings.setVoid([readingId])
-      await checkFridge(ctx, fridgeId)
+      await voidReading(ctx, readingId, fridgeId)
       return null
     },
+  },
+  place_read: {
+    builtOn: [],
+    undo: free((ctx, event) => voidReading(ctx, event.computed.readingId, event.computed.placeId)),
   },
   run_started: {
     builtOn: ['run_read', 'run_pulled'],
@@ -111,6 +120,7 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
   },
   lot_rubbed: {
     builtOn: [
+      'step',
       'turned',
       'drained',
       'cure_ended',

@@ -7,6 +7,7 @@ export const MISSING = {
   no_such_ingredient: (p: { code: string }) => `There is no ingredient ${p.code} in the store. Receive it first.`,
   no_such_scale: () => 'This scale is not known. Choose one from the list.',
   no_such_thermometer: () => 'This thermometer is not known. Choose one from the list.',
+  no_such_hygrometer: () => 'This hygrometer is not known. Choose one from the list.',
   no_such_instrument: () => 'This instrument is not known. Load the page again.',
   no_such_fridge: () => 'This fridge is not known. Choose one from the list.',
   no_such_file: () => 'This file is not kept here. Add it again.',

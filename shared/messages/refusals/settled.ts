@@ -16,6 +16,8 @@ type ContradictionFigures = {
   firstMs: Milliseconds
   second: StepKind
   secondMs: Milliseconds
+  /** Ids of the pieces for which it cannot be, a blank between. */
+  unfit: string
 }
 
 /** What was asked for is so already, or stands against what is so: nothing needs doing again. */

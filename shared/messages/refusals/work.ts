@@ -93,6 +93,12 @@ export const WORK = {
     `Only ${said.grams(p.leftG, as)} of ${p.code} is left. Choose another lot or check the weight.`,
   wrong_check: () =>
     'This check is not for this instrument: a scale takes a check weight, a thermometer ice water or a reference.',
+  no_such_smoker: (p: { name: string; known: string }) =>
+    p.known
+      ? `No place that heats is called ${p.name}. Choose one that is: ${p.known}.`
+      : 'No place that heats is set up. The owner adds one in the Office.',
+  place_not_empty: (p: { name: string; code: string }) =>
+    `Pieces of ${p.code} still lie in ${p.name}. Move them first.`,
   name_taken: (p: { name: string }) => `${p.name} is taken. Choose another name.`,
   arrival_too_warm: (p: { tempC: Celsius }, as: Notation) =>
     `${said.temperature(p.tempC, as)} is too warm to take in. Send it back, or hold it and say why.`,

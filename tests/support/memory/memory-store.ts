@@ -10,7 +10,7 @@ import type { Row } from './values'
 
 type State = Map<string, Map<number, Row>>
 /** The first rows that the schema comes with. */
-const COUNTERS = ['meat', 'ingredient', 'lot', 'run', 'pack', 'delivery', 'recipe', 'card']
+const COUNTERS = ['meat', 'ingredient', 'lot', 'run', 'pack', 'delivery', 'recipe', 'card', 'place']
 
 /** Rows of one table, copied when they are first changed. */
 function rowsOf(state: State, base: State | null, counters: Map<string, number>, name: string): Rows {

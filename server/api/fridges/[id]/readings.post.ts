@@ -1,7 +1,7 @@
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
 import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
-import { readFridge } from '../../../services/cold-room/read-fridge'
+import { readFridge } from '../../../services/places/read-fridge'
 
 export default writeRoute({
   contract: fridgeReadingInput,

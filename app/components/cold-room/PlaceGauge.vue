@@ -2,9 +2,9 @@
 import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { FRIDGE_CHECKS } from '#core/rules/house'
 import { computed } from 'vue'
-import { judgeFridge } from '#core/fridge/excursion'
-import { fridgeReadingInput } from '#shared/contracts/cold-room'
-import type { FridgeView } from '#shared/contracts/lots'
+import { placeVerdict, type PlaceVerdict } from '#core/places/place-verdict'
+import { placeReadingInput, type PlaceReadingView, type PlaceView } from '#shared/contracts/places'
+import { PLACE_VERDICTS, PLACE_WORDS } from '#shared/messages/places'
 import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -17,72 +17,95 @@ import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
-const props = defineProps<{ fridge: FridgeView; nowMs: Milliseconds }>()
+/** A place: what it is, how cold it is, and the next reading. */
+const props = defineProps<{ place: PlaceView; occupied: boolean; nowMs: Milliseconds }>()
 const floor = useFloor()
 const session = useSession()
-const { as, temperature, moment } = useNotation()
+const { as, temperature, moment, number } = useNotation()
 const recorded = useRecorded()
-const { draft, clear } = useDraft(`fridge-${props.fridge.id}`, () => ({ typed: '' }))
-const { save, saving, errorAt, message } = useSave(fridgeReadingInput)
-const last = computed(() => props.fridge.readings.at(-1))
-const verdict = computed(() => judgeFridge(props.fridge.readings.slice(-2)))
-const WORDS = {
-  cold_enough: 'cold enough',
-  warm: 'warm',
-  hold: 'too warm, lots held',
-  too_cold: 'too cold to cure',
-  no_reading: 'no reading yet',
-}
-const TONES = { cold_enough: 'cold', warm: 'act', hold: 'act', too_cold: 'watch', no_reading: 'plain' } as const
+const { draft, clear } = useDraft(`fridge-${props.place.id}`, () => ({ typed: '', humidity: '' }))
+const { save, saving, errorAt, message } = useSave(placeReadingInput)
 
-const W = 168
-const H = 46
+type Warm = PlaceReadingView & { tempC: Celsius }
+const warmths = computed(() => props.place.readings.filter((one): one is Warm => one.tempC !== null))
+const last = computed(() => warmths.value.at(-1))
+const lastRh = computed(() => props.place.readings.findLast(one => one.rh !== null))
+const asPlace = computed(() => ({ kind: props.place.kind, can: props.place.uses }))
+const verdict = computed(() => placeVerdict(asPlace.value, last.value?.tempC ?? null, props.occupied))
+const TONES: Record<PlaceVerdict, 'cold' | 'act' | 'watch' | 'plain'> = {
+  cold_enough: 'cold',
+  warm: 'act',
+  too_warm: 'act',
+  too_cold: 'watch',
+  no_reading: 'plain',
+  empty: 'plain',
+  own_plan: 'plain',
+}
+
+const W = 132
+const H = 40
 const TOP_C = 10
+const SHOWN = 28
 const y = (tempC: Celsius) => H - 4 - (Math.min(Math.max(tempC, 0), TOP_C) / TOP_C) * (H - 8)
 const trace = computed(() => {
-  const points = props.fridge.readings.slice(-28)
+  const points = warmths.value.slice(-SHOWN)
   const first = points[0]?.atMs ?? 0
   const length = Math.max(1, (points.at(-1)?.atMs ?? 1) - first)
   return points.map(r => `${2 + ((r.atMs - first) / length) * (W - 4)},${y(r.tempC)}`).join(' ')
 })
 
 async function record(): Promise<void> {
-  const body = { temperature: { typed: draft.value.typed, unit: as.value.temperature } }
-  const done = await save(`/api/fridges/${props.fridge.id}/readings`, body)
+  const { typed, humidity } = draft.value
+  const done = await save(`/api/places/${props.place.id}/readings`, {
+    temperature: typed.trim() ? { typed, unit: as.value.temperature } : null,
+    humidity: humidity.trim() || null,
+  })
   if (!done) return
-  recorded(`${props.fridge.name}: ${draft.value.typed} recorded.`, done.eventId, floor.load)
+  const said = [typed, humidity && `${humidity} % RH`].filter(Boolean).join(', ')
+  recorded(`${props.place.name}: ${said} recorded.`, done.eventId, floor.load)
   clear()
   await floor.load()
 }
 </script>
 
 <template>
-  <div class="fridge">
+  <div class="gauge">
     <div class="now">
-      <h3>{{ fridge.name }}</h3>
+      <h2>{{ place.name }}</h2>
+      <span class="small soft">{{ PLACE_WORDS[place.kind].toLowerCase() }}</span>
       <span class="reading"><span class="temp">{{ last ? temperature(last.tempC) : '–' }}</span><CorrectButton
         v-if="last"
         :id="last.id"
         what="fridge_reading"
-        :about="`${fridge.name} at ${moment(last.atMs)}`"
+        :about="`${place.name} at ${moment(last.atMs)}`"
         :now="temperature(last.tempC + last.offsetC)"
         @corrected="floor.load"
       /></span>
-      <StateMark :tone="TONES[verdict]">{{ WORDS[verdict] }}</StateMark>
+      <StateMark v-if="verdict !== 'own_plan'" :tone="TONES[verdict]">{{ PLACE_VERDICTS[verdict] }}</StateMark>
       <span v-if="last" class="small soft">{{ moment(last.atMs) }}</span>
+      <span v-if="lastRh" class="small">{{ number(lastRh.rh!, 0) }} % RH</span>
       <InstrumentNote v-if="last" :mark="last.instrument" :offset-c="last.offsetC" :read-c="last.tempC" />
     </div>
     <svg
       :width="W"
       :height="H"
       role="img"
-      :aria-label="`${fridge.name}: the last ${Math.min(28, fridge.readings.length)} readings`"
+      :aria-label="`${place.name}: the last ${Math.min(SHOWN, warmths.length)} readings`"
     >
       <line class="limit" x1="0" :x2="W" :y1="y(FRIDGE_CHECKS.warn.aboveC)" :y2="y(FRIDGE_CHECKS.warn.aboveC)" />
       <polyline :points="trace" />
     </svg>
     <form v-if="session.mayWrite" class="entry" @submit.prevent="record">
       <TemperatureField v-model="draft.typed" label="Reads now" :error="errorAt('temperature')" @enter="record" />
+      <VTextField
+        v-if="place.hygrometerId !== null"
+        v-model="draft.humidity"
+        label="Humidity"
+        suffix="% RH"
+        inputmode="decimal"
+        autocomplete="off"
+        :error-messages="errorAt('humidity')"
+      />
       <VBtn type="submit" variant="outlined" :loading="saving">Record</VBtn>
     </form>
     <SaveProblem class="wide" :message="message" />
@@ -90,19 +113,22 @@ async function record(): Promise<void> {
 </template>
 
 <style scoped>
-.fridge {
+.gauge {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0.35rem 1rem;
+  grid-template-columns: minmax(0, 1fr) auto minmax(15rem, 22rem);
+  gap: 0.35rem 1.2rem;
   align-items: center;
   border-top: 3px solid var(--brine);
-  padding-top: 0.45rem;
+  padding: 0.45rem 0;
 }
 .now {
   display: flex;
   flex-wrap: wrap;
   gap: 0.1rem 0.8rem;
   align-items: baseline;
+}
+h2 {
+  margin: 0;
 }
 .temp {
   font: 700 1.5rem/1 var(--slab);
@@ -112,18 +138,14 @@ async function record(): Promise<void> {
   white-space: nowrap;
 }
 .entry {
-  grid-column: 1 / -1;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 7rem;
+  grid-template-columns: minmax(0, 1fr) auto;
+  grid-auto-flow: column;
   gap: 0.5rem;
   align-items: start;
 }
 .wide {
   grid-column: 1 / -1;
-}
-svg {
-  justify-self: end;
-  max-width: 100%;
 }
 polyline {
   fill: none;
@@ -134,9 +156,17 @@ polyline {
   stroke: var(--ember);
   stroke-dasharray: 3 3;
 }
-@media (--phone) {
+@media (--tablet) {
+  .gauge {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 18rem);
+  }
   svg {
     display: none;
+  }
+}
+@media (--phone) {
+  .gauge {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

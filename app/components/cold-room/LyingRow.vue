@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
+import { mdiCheck } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { holdWords } from '#shared/messages/holds'
+import type { LotPiece, LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
+import LotCode from '~/components/common/LotCode.vue'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import StateMark from '~/components/common/StateMark.vue'
+import VerbButton from '~/components/steps/VerbButton.vue'
+import { useNotation } from '~/composables/use-notation'
+import PieceChips from './PieceChips.vue'
+import RowAsk from './RowAsk.vue'
+import { useRow } from './use-row'
+
+/** Pieces that lie here and cure no more: drying, or resting after a heat. */
+const props = defineProps<{ lot: LotSummary; pieces: LotPiece[]; places: PlaceView[]; placeId: number; nowMs: Milliseconds }>()
+const { as, moment } = useNotation()
+const chosen = ref<number[]>([])
+const ids = computed(() => props.pieces.map(piece => piece.id))
+const row = useRow(() => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }))
+const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
+const since = computed(() => Math.min(...props.pieces.flatMap(piece => piece.sinceMs ?? [])))
+const words = computed(() =>
+  props.pieces[0]!.stage === 'dry' ? 'drying since' : 'out of the heat since',
+)
+</script>
+
+<template>
+  <article class="cure-grid lying" data-lot :aria-label="`Lot ${lot.code}, ${words} ${moment(since)}`">
+    <div class="who">
+      <LotCode :code="lot.code" />
+      <span>{{ lot.cut }}</span>
+    </div>
+    <div class="line">
+      <div class="row">
+        <PieceChips v-model="chosen" :pieces="pieces" :pickable="mayWrite" />
+        <span class="small">{{ words }} {{ moment(since) }}</span>
+        <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ holdWords(reason, as) }}</StateMark>
+        <span v-if="pieces[0]!.stage === 'dry'" class="small soft">tacky all over before it goes into smoke</span>
+      </div>
+      <SaveProblem :message="message" />
+    </div>
+    <RowAsk
+      v-if="mayWrite && (asking || insistWords)"
+      :row="row"
+      :places="places"
+      :from="placeId"
+      :curing="false"
+      :now-ms="nowMs"
+    />
+    <div v-else-if="mayWrite" class="acts">
+      <VerbButton :disabled="saving || done !== null" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
+      <VerbButton
+        :icon="done ? mdiCheck : undefined"
+        :disabled="saving || done !== null"
+        @now="say('more')"
+        @late="sayLate('more')"
+      >
+        Moved…
+      </VerbButton>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.lying {
+  padding: 0.35rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+.who {
+  display: flex;
+  gap: 0.8rem;
+  align-items: baseline;
+  padding-left: 4.1rem;
+}
+.line {
+  padding-left: 0.4rem;
+}
+.row {
+  gap: 0.35rem 0.9rem;
+}
+.acts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+}
+@media (--tablet) {
+  .who {
+    padding-left: 0;
+  }
+  .line {
+    padding-left: 0;
+  }
+}
+</style>

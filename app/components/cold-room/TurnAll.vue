@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { Milliseconds } from '#core/units/quantities'
+import { computed } from 'vue'
+import type { LotSummary } from '#shared/contracts/lots'
+import SaveProblem from '~/components/common/SaveProblem.vue'
+import { usePress } from '~/components/steps/use-press'
+import { lotTwine } from '~/logic/lot-twine'
+import { useFloor } from '~/stores/floor'
+
+/** All turns that are due, told with one tap. The lots are named; those of which only some pieces wait are left out. */
+const props = defineProps<{ lots: LotSummary[]; nowMs: Milliseconds }>()
+const floor = useFloor()
+const { press, insist, insistWords, saving, message } = usePress()
+const due = computed(() =>
+  props.lots.filter(lot => lotTwine(lot, props.nowMs).open?.missing.length === lot.pieces.length),
+)
+async function turn(): Promise<void> {
+  const lots = due.value.map(({ code, pieces }) => ({ code, pieces: null, all: pieces.map(piece => piece.id) }))
+  floor.apply((await press(lots, [{ kind: 'turn', how: 'turned', face: null }], 'turned.')) ?? [])
+}
+const goOn = async () => floor.apply((await insist()) ?? [])
+</script>
+
+<template>
+  <div v-if="due.length > 1 || message" class="all">
+    <VBtn v-if="due.length > 1" color="primary" :loading="saving" @click="turn">
+      Turned: {{ due.length > 3 ? `all ${due.length} that are due` : due.map(lot => lot.code).join(', ') }}
+    </VBtn>
+    <VBtn v-if="insistWords" variant="outlined" :loading="saving" @click="goOn">{{ insistWords }}</VBtn>
+    <SaveProblem :message="message" />
+  </div>
+</template>
+
+<style scoped>
+.all {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+}
+</style>

@@ -1,0 +1,93 @@
+import { computed, onScopeDispose, ref } from 'vue'
+import type { LotNow } from '#shared/contracts/press-answer'
+import type { PressLot, ToldStep, ToldWhen } from '~/components/steps/press'
+import { usePress } from '~/components/steps/use-press'
+import { useFloor } from '~/stores/floor'
+import { useSession } from '~/stores/session'
+
+/** What a row asks before it records. */
+export type Asking = 'drain' | 'look' | 'more' | 'when'
+type Verb = Exclude<Asking, 'when'> | 'turn' | 'out'
+
+/** Under a finger nothing moves: a row that goes elsewhere stays this long. */
+const FINGER_OFF_MS = 3000
+const NOW: ToldWhen = { when: { told: 'now' } }
+
+/** The taps of one row: what is asked, when it was, and what was just done. */
+export function useRow(lot: () => PressLot) {
+  const floor = useFloor()
+  const session = useSession()
+  const { press, insist, insistWords, forget, saving, message } = usePress()
+  const asking = ref<Asking | null>(null)
+  const when = ref<{ at: ToldWhen; words: string } | null>(null)
+  /** The verb for which the hour is asked. */
+  const pending = ref<Verb | null>(null)
+  const done = ref<string | null>(null)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let waiting: LotNow[] = []
+
+  function settle(): void {
+    clearTimeout(timer)
+    floor.apply(waiting)
+    waiting = []
+    done.value = null
+  }
+  onScopeDispose(settle)
+
+  function close(): void {
+    asking.value = null
+    when.value = null
+    pending.value = null
+    forget()
+  }
+  function took(lots: LotNow[] | null, steps: ToldStep[], words: string): void {
+    if (!lots) return
+    close()
+    if (!steps.some(step => step.kind === 'move' || step.kind === 'out')) {
+      floor.apply(lots)
+      return
+    }
+    waiting = lots
+    done.value = words
+    timer = setTimeout(settle, FINGER_OFF_MS)
+  }
+  const last = ref<{ steps: ToldStep[]; words: string }>({ steps: [], words: '' })
+  async function tell(steps: ToldStep[], words: string): Promise<void> {
+    const said = when.value ? `${words.replace(/\.$/, '')}, ${when.value.words}.` : words
+    last.value = { steps, words: said }
+    took(await press([lot()], steps, said, when.value?.at ?? NOW), steps, said)
+  }
+  const DIRECT: Partial<Record<Verb, () => Promise<void>>> = {
+    turn: () => tell([{ kind: 'turn', how: 'turned', face: null }], 'turned.'),
+    out: () => tell([{ kind: 'out', rinses: 1 }], 'out of the cure and rinsed. Now dry it until it is tacky.'),
+  }
+  async function say(verb: Verb): Promise<void> {
+    const direct = DIRECT[verb]
+    if (direct) await direct()
+    else asking.value = verb as Asking
+  }
+  return {
+    asking,
+    saving,
+    message,
+    insistWords,
+    done,
+    mayWrite: computed(() => session.mayWrite),
+    close,
+    tell,
+    say,
+    /** The finger stayed: first the hour. */
+    sayLate: (verb: Verb) => {
+      pending.value = verb
+      asking.value = 'when'
+    },
+    pending,
+    tellWhen: async (at: ToldWhen, words: string) => {
+      when.value = { at, words }
+      asking.value = null
+      await say(pending.value ?? 'more')
+    },
+    insist: async () => took(await insist(), last.value.steps, last.value.words),
+  }
+}
+export type Row = ReturnType<typeof useRow>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { FRIDGE_CHECKS } from '#core/rules/house'
+import { isColdPlace, takesMeat } from '#core/places/place-kind'
+import type { PlaceView } from '#shared/contracts/places'
+import { useNotation } from '~/composables/use-notation'
+import ChipStep from './ChipStep.vue'
+import type { ToldStep } from './press'
+
+/** Where to? Every place that takes meat, with how warm it was last; and what else can be done. */
+const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; saving: boolean }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; late: []; close: [] }>()
+const { temperature } = useNotation()
+
+const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
+const isWarm = (place: PlaceView) => (lastC(place) ?? -Infinity) > FRIDGE_CHECKS.warn.aboveC
+/** What cures lies in the cold; later on a drying room or a smoker without fire is a place as well. */
+const fit = computed(() =>
+  props.places
+    .filter((place) => {
+      const as = { kind: place.kind, can: place.uses }
+      return place.id !== props.from && (props.curing ? isColdPlace(as) : takesMeat(as))
+    })
+    .toSorted((a, b) => Number(b.uses.includes('cold')) - Number(a.uses.includes('cold'))),
+)
+const words = (place: PlaceView) => {
+  const tempC = lastC(place)
+  if (tempC === null) return `To ${place.name}, not read yet`
+  return `To ${place.name}, ${temperature(tempC)}${isWarm(place) && props.curing ? ': too warm' : ''}`
+}
+const choices = computed(() => [
+  ...fit.value.map(place => ({ value: String(place.id), words: words(place) })),
+  ...(props.curing
+    ? [
+        { value: 'leaked', words: 'It leaked' },
+        { value: 'massaged', words: 'Massaged' },
+      ]
+    : []),
+  { value: 'late', words: 'Told late…' },
+])
+function choose(value: string): void {
+  if (value === 'late') emit('late')
+  else if (value === 'massaged') emit('tell', [{ kind: 'turn', how: 'massaged', face: null }], 'massaged.')
+  else if (value === 'leaked')
+    emit('tell', [{ kind: 'drain', how: 'leaked', liquid: null, back: false, saltLies: false }], 'leaked, nobody saw how much.')
+  else {
+    const place = fit.value.find(one => String(one.id) === value)!
+    emit('tell', [{ kind: 'move', placeId: place.id, spot: null }], `moved to ${place.name}.`)
+  }
+}
+</script>
+
+<template>
+  <div class="more">
+    <ChipStep label="Move, or something else" :choices="choices" :saving="saving" @choose="choose" @close="emit('close')" />
+    <p v-if="curing && fit.some(isWarm)" class="caution">
+      Meat in the cure lies at {{ temperature(FRIDGE_CHECKS.warn.aboveC) }} or colder: what is moved into a warmer place is
+      held once it lay there too long.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.more {
+  display: grid;
+  gap: 0.4rem;
+}
+</style>

@@ -1,0 +1,40 @@
+/** Anything meat lies, hangs or is heated in. */
+export const PLACE_KINDS = [
+  'fridge',
+  'cold_room',
+  'garage',
+  'drying_room',
+  'smoker',
+  'oven',
+  'water_bath',
+  'freezer',
+] as const
+export type PlaceKind = (typeof PLACE_KINDS)[number]
+
+/** What is done in a place: meat lies cold, hangs to dry for weeks, is heated, is frozen. */
+export const PLACE_USES = ['cold', 'hang', 'heat', 'freeze'] as const
+export type PlaceUse = (typeof PLACE_USES)[number]
+
+/** What each kind is used for where the shop says nothing else; a smoker without fire is a hanging place too. */
+export const USUAL_USES: Readonly<Record<PlaceKind, readonly PlaceUse[]>> = {
+  fridge: ['cold'],
+  cold_room: ['cold', 'hang'],
+  garage: ['cold'],
+  drying_room: ['hang'],
+  smoker: ['heat', 'hang'],
+  oven: ['heat'],
+  water_bath: ['heat'],
+  freezer: ['freeze'],
+}
+
+/** What a place can do: its own list, or the usual of its kind. */
+export const usesOf = ({ kind, can }: { kind: PlaceKind; can: readonly PlaceUse[] | null }): readonly PlaceUse[] =>
+  can ?? USUAL_USES[kind]
+
+/** Somebody moves meat there by hand: everything but what only heats. */
+export const takesMeat = (place: { kind: PlaceKind; can: readonly PlaceUse[] | null }): boolean =>
+  usesOf(place).some(use => use !== 'heat')
+
+/** A cold place for everyday: read twice a day whether or not something lies in it. */
+export const isColdPlace = (place: { kind: PlaceKind; can: readonly PlaceUse[] | null }): boolean =>
+  usesOf(place).includes('cold')

@@ -1,0 +1,115 @@
+import { COLD_CHECKS } from '../rules/house'
+import type { Celsius, Milliseconds } from '../units/quantities'
+import type { WarmthLine } from './lines'
+
+/** A stretch in which pieces lay too warm: as a hold is about it. */
+export interface Breach {
+  reason: 'place_warm' | 'place_warm_sum'
+  /** Where it began. */
+  placeId: number
+  fromMs: Milliseconds
+  toMs: Milliseconds
+  worstC: Celsius
+  /** How long it was above, and above what. */
+  lastedMs: Milliseconds
+  aboveC: Celsius
+}
+
+/** A part of a line above a temperature. */
+interface Above extends WarmthLine {
+  warmestC: Celsius
+}
+
+/** When a line passes a temperature that lies between its ends. */
+const crossing = ({ fromMs, toMs, fromC, toC }: WarmthLine, limitC: Celsius): Milliseconds =>
+  fromMs + ((toMs - fromMs) * (limitC - fromC)) / (toC - fromC)
+
+function aboveOf(line: WarmthLine, limitC: Celsius): Above[] {
+  const warmestC = Math.max(line.fromC, line.toC)
+  if (warmestC <= limitC) return []
+  return [
+    {
+      ...line,
+      fromMs: line.fromC > limitC ? line.fromMs : crossing(line, limitC),
+      toMs: line.toC > limitC ? line.toMs : crossing(line, limitC),
+      warmestC,
+    },
+  ]
+}
+
+/**
+ * Unbroken stretches above a temperature, lines in order of time: one goes on where the next line begins at the instant
+ * at which the last ended, also in another place.
+ */
+export function stretchesAbove(lines: readonly WarmthLine[], limitC: Celsius): Omit<Breach, 'reason'>[] {
+  const found: Omit<Breach, 'reason'>[] = []
+  for (const { placeId, fromMs, toMs, warmestC } of lines.flatMap(line => aboveOf(line, limitC))) {
+    const last = found.at(-1)
+    if (last && last.toMs === fromMs)
+      Object.assign(last, { toMs, worstC: Math.max(last.worstC, warmestC), lastedMs: toMs - last.fromMs })
+    else found.push({ placeId, fromMs, toMs, worstC: warmestC, lastedMs: toMs - fromMs, aboveC: limitC })
+  }
+  return found
+}
+
+/** What the stretches above the shop's limit come to, where they pass a day together. */
+function sumBreach(lines: readonly WarmthLine[], limitC: Celsius): Breach[] {
+  const stretches = stretchesAbove(lines, limitC)
+  const lastedMs = stretches.reduce((sum, one) => sum + one.lastedMs, 0)
+  if (lastedMs <= COLD_CHECKS.sum.forMs) return []
+  return [
+    {
+      reason: 'place_warm_sum',
+      placeId: stretches[0]!.placeId,
+      fromMs: stretches[0]!.fromMs,
+      toMs: stretches.at(-1)!.toMs,
+      worstC: Math.max(...stretches.map(one => one.worstC)),
+      lastedMs,
+      aboveC: limitC,
+    },
+  ]
+}
+
+/**
+ * Stretches of a piece's time that hold it: over 7 °C for more than 2 h; salt only, over 4 °C for more than 4 h; and
+ * over the shop's limit for more than a day in all. `decided` are stretches that a decision covers: they do not count
+ * towards the day. Figures of FSIS practice and of the house, see docs/limits.md.
+ */
+export function breachesOf(
+  lines: readonly WarmthLine[],
+  { saltOnly, limitC, decided }: { saltOnly: boolean; limitC: Celsius; decided: readonly { fromMs: number; toMs: number }[] },
+): Breach[] {
+  const checks = saltOnly ? [COLD_CHECKS.saltOnly] : [COLD_CHECKS.hold]
+  const long = checks.flatMap(({ aboveC, forMs }) =>
+    stretchesAbove(lines, aboveC)
+      .filter(one => one.lastedMs > forMs)
+      .map(one => ({ ...one, reason: 'place_warm' as const })),
+  )
+  const hard = saltOnly
+    ? stretchesAbove(lines, COLD_CHECKS.hold.aboveC).filter(
+        one =>
+          one.lastedMs > COLD_CHECKS.hold.forMs && !long.some(wide => wide.fromMs <= one.fromMs && wide.toMs >= one.toMs),
+      )
+    : []
+  const open = lines.flatMap(line => outside(line, decided))
+  return [...long, ...hard.map(one => ({ ...one, reason: 'place_warm' as const })), ...sumBreach(open, limitC)]
+}
+
+/** What of a line lies outside stretches. */
+function outside(line: WarmthLine, cut: readonly { fromMs: number; toMs: number }[]): WarmthLine[] {
+  let left = [line]
+  for (const { fromMs, toMs } of cut)
+    left = left.flatMap((one) => {
+      if (toMs <= one.fromMs || fromMs >= one.toMs) return [one]
+      return [
+        ...(fromMs > one.fromMs ? [partOf(one, one.fromMs, fromMs)] : []),
+        ...(toMs < one.toMs ? [partOf(one, toMs, one.toMs)] : []),
+      ]
+    })
+  return left
+}
+
+function partOf(line: WarmthLine, fromMs: Milliseconds, toMs: Milliseconds): WarmthLine {
+  const at = (ms: Milliseconds) => line.fromC + ((line.toC - line.fromC) * (ms - line.fromMs)) / (line.toMs - line.fromMs)
+  return { ...line, fromMs, toMs, fromC: at(fromMs), toC: at(toMs) }
+}

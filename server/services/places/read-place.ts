@@ -1,0 +1,43 @@
+import { placeVerdict, type PlaceVerdict } from '#core/places/place-verdict'
+import type { PlaceReadingInput } from '#shared/contracts/places'
+import { recordEvent } from '../book/record-event'
+import { refuse, type Answer, type WriteContext } from '../context'
+import { humidityWith, readWith } from '../instruments/read-with'
+import { judgePlaces } from './judge-places'
+import { lotsThatLay } from './lots-that-lay'
+
+/** What a place's own instruments show now. What lies in it is judged by it. */
+export async function readPlace(
+  ctx: WriteContext,
+  placeId: number,
+  { temperature, humidity }: PlaceReadingInput,
+): Promise<Answer<{ verdict: PlaceVerdict; held: boolean }>> {
+  const { tables } = ctx
+  const place = await tables.places.one({ id: placeId }, { lock: true })
+  if (!place) return refuse('no_such_place')
+  const read = temperature ? await readWith(tables, place.thermometerId, temperature.tempC, ['temperature']) : null
+  if (read && !read.ok) return read
+  const damp = humidity ? await humidityWith(tables, place.hygrometerId, humidity.rh, ['humidity']) : null
+  if (damp && !damp.ok) return damp
+  const reading = {
+    ...(read?.value ?? { tempC: null, offsetC: 0, thermometerId: place.thermometerId }),
+    ...(damp?.value ?? { rh: null, offsetRh: null, hygrometerId: null }),
+  }
+  const readingId = await tables.placeReadings.insert({
+    placeId,
+    atMs: ctx.nowMs,
+    typed: temperature?.typed ?? null,
+    rhTyped: humidity?.typed ?? null,
+    byId: ctx.actor.id,
+    ...reading,
+  })
+  const lots = await lotsThatLay(tables, placeId)
+  recordEvent(ctx, {
+    kind: 'place_read',
+    subjects: [...(place.code ? [place.code] : []), ...lots.map(lot => lot.code)],
+    typed: { place: place.name, temperature: temperature?.typed ?? null, humidity: humidity?.typed ?? null },
+    computed: { readC: temperature?.tempC ?? null, readRh: humidity?.rh ?? null, ...reading, readingId, placeId },
+  })
+  const held = reading.tempC !== null && (await judgePlaces(ctx, lots))
+  return { ok: true, value: { verdict: placeVerdict(place, reading.tempC, lots.length > 0), held } }
+}

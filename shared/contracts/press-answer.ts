@@ -1,0 +1,14 @@
+import type { LotPiece, LotSummary } from './lots'
+import type { ToldKind } from './steps'
+
+/** A lot as a press left it: what the rooms show of its life. */
+export type LotNow = Pick<
+  LotSummary,
+  'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'turns' | 'lastFeel' | 'openHolds'
+> & { pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs'>[] }
+
+/** What a press answers: the steps by lot, and the lots as they are now. */
+export interface PressAnswer {
+  steps: { id: number; lot: string; kind: ToldKind; pieces: number[] }[]
+  lots: LotNow[]
+}
