@@ -33,10 +33,11 @@ const LOOSE = { every: 4, from: 3 } as const
 export function lotKnots(lot: TurningLot, nowMs: Milliseconds): LotKnots {
   const cureDayOf = (ms: Milliseconds) => daysBetween(lot.rubbedOn, localDay(ms, lot.zone))
   const all = lot.pieces.map(piece => piece.id)
+  const earliest = lot.turnEveryDays === LOOSE.every ? { earliest: LOOSE.from } : {}
   const slots = slotsOf({
     rubbedAtMs: lot.rubbedAtMs,
     zone: lot.zone,
-    segments: [{ fromDay: 0, everyDays: lot.turnEveryDays, how: 'turned', ...(lot.turnEveryDays === LOOSE.every ? { earliest: LOOSE.from } : {}) }],
+    segments: [{ fromDay: 0, everyDays: lot.turnEveryDays, how: 'turned', ...earliest }],
     turnBy: lot.turnBy,
     // A turning day begins at four: one more than the calendar has.
     lastDay: Math.max(lot.bestByDay, cureDayOf(lot.cureEndedAtMs ?? nowMs)) + 1,

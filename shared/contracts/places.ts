@@ -27,7 +27,7 @@ export type PlaceInput = z.output<typeof placeInput>
 export const placeReadingInput = z
   .strictObject({ temperature: temperature().nullable().default(null), humidity: humidity().nullable().default(null) })
   .refine(input => input.temperature !== null || input.humidity !== null, {
-    error: 'reading_empty',
+    error: 'place_reading_empty',
     path: ['temperature'],
   })
 export type PlaceReadingInput = z.output<typeof placeReadingInput>

@@ -70,6 +70,7 @@ it('what a form would never send is refused, and nothing of it is kept', async (
     { name: 'Shed\ud800', kind: 'fridge' },
   ])
     expect((await owner.post('/api/office/places', body)).status).toBe(422)
+  expect((await maker.post('/api/places/1/readings', {})).body.errors[0]).toMatchObject({ code: 'place_reading_empty' })
   for (const body of [{}, { temperature: null, humidity: null }, { humidity: 'damp' }, { temperature: celsius('900') }])
     expect((await maker.post('/api/places/1/readings', body)).status).toBe(422)
   expect(await maker.post('/api/places/999/readings', { humidity: '70' })).toMatchObject({ status: 404 })

@@ -61,7 +61,8 @@ export function useRow(lot: () => PressLot) {
     turn: () => tell([{ kind: 'turn', how: 'turned', face: null }], 'turned.'),
     out: () => tell([{ kind: 'out', rinses: 1 }], 'out of the cure and rinsed. Now dry it until it is tacky.'),
   }
-  async function say(verb: Verb): Promise<void> {
+  /** At the hour that was said, if one was. */
+  async function ask(verb: Verb): Promise<void> {
     const direct = DIRECT[verb]
     if (direct) await direct()
     else asking.value = verb as Asking
@@ -75,7 +76,11 @@ export function useRow(lot: () => PressLot) {
     mayWrite: computed(() => session.mayWrite),
     close,
     tell,
-    say,
+    /** A tap is now, whatever hour a refused try before it had. */
+    say: (verb: Verb) => {
+      when.value = null
+      return ask(verb)
+    },
     /** The finger stayed: first the hour. */
     sayLate: (verb: Verb) => {
       pending.value = verb
@@ -85,7 +90,7 @@ export function useRow(lot: () => PressLot) {
     tellWhen: async (at: ToldWhen, words: string) => {
       when.value = { at, words }
       asking.value = null
-      await say(pending.value ?? 'more')
+      await ask(pending.value ?? 'more')
     },
     insist: async () => took(await insist(), last.value.steps, last.value.words),
   }

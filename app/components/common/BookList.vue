@@ -19,10 +19,12 @@ const emit = defineEmits<{ changed: [] }>()
 const { moment, as } = useNotation()
 /** Twice a day for weeks, they would bury the rest; one press shows them. */
 const withFridge = ref(false)
-const fridgeCount = computed(() => props.events.filter(event => event.kind === 'fridge_read').length)
+/** Of a fridge, or of any place. */
+const isReading = ({ kind }: EventView) => kind === 'fridge_read' || kind === 'place_read'
+const fridgeCount = computed(() => props.events.filter(event => isReading(event)).length)
 const opened = ref(new Set<number>())
 const shown = computed(() =>
-  withFridge.value ? props.events : props.events.filter(event => event.kind !== 'fridge_read'),
+  withFridge.value ? props.events : props.events.filter(event => !isReading(event)),
 )
 const allOpen = computed(() => shown.value.length > 0 && shown.value.every(event => opened.value.has(event.id)))
 function toggle(id: number): void {
@@ -41,7 +43,7 @@ function toggleAll(): void {
       <h2 id="book-head">The book</h2>
       <div class="row no-print">
         <VBtn v-if="fridgeCount" class="slim" variant="text" @click="withFridge = !withFridge">
-          {{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} fridge readings
+          {{ withFridge ? 'Without' : 'With' }} {{ fridgeCount }} temperature readings
         </VBtn><VBtn v-if="events.length && !withSubjects" class="slim" variant="text" @click="toggleAll">
           {{
             allOpen ? 'Sentences only' : 'Every figure of each record'

@@ -25,11 +25,11 @@ export async function changePlace(ctx: WriteContext, id: number, input: PlaceInp
   const refusal = await refusePlace(ctx, input, id)
   if (refusal) return refusal
   if (!input.inUse) {
-    const lying = await ctx.tables.pieces.pick(['lotId'], { placeId: id })
-    const open = lying.length
-      ? await ctx.tables.lots.pick(['code'], { id: [...new Set(lying.map(piece => piece.lotId))], finishedAtMs: null }, { limit: 1 })
-      : []
-    if (open[0]) return refuse('place_not_empty', { name: place.name, code: open[0].code }, ['inUse'])
+    const open = await ctx.tables.lots.pick(['code'], { finishedAtMs: null })
+    const lotId = open.map(lot => lot.id)
+    const [lying] = lotId.length ? await ctx.tables.pieces.pick(['lotId'], { lotId, placeId: id }, { limit: 1 }) : []
+    const lot = open.find(one => one.id === lying?.lotId)
+    if (lot) return refuse('place_not_empty', { name: place.name, code: lot.code }, ['inUse'])
   }
   await ctx.tables.places.update(id, columnsOf(input))
   const { id: _id, code, ...before } = place

@@ -69,6 +69,7 @@ export const ENTRIES = {
   agent_in_salt_only: () => 'A salt-only lot takes no curing salt.',
   best_by_before_ready: () => 'Best by must not come before ready from.',
   reading_empty: () => 'Enter the chamber or the core.',
+  place_reading_empty: () => 'Enter the temperature, the humidity, or both.',
   no_readings: () => 'There is no reading here yet.',
   too_many_readings: () => `More than ${said.count(MOST_READINGS)} readings at once. Send them in parts.`,
   too_many_packs: () => `More than ${MOST_PACKS} packs at once. Record them in parts.`,

@@ -92,7 +92,7 @@ export const WORK = {
   ingredient_used_up: (p: { leftG: Grams; code: string }, as: Notation) =>
     `Only ${said.grams(p.leftG, as)} of ${p.code} is left. Choose another lot or check the weight.`,
   wrong_check: () =>
-    'This check is not for this instrument: a scale takes a check weight, a thermometer ice water or a reference.',
+    'This check is not for this instrument: a scale takes a check weight, a thermometer ice water or a reference, a hygrometer wet salt or a reference. Nothing was recorded.',
   no_such_smoker: (p: { name: string; known: string }) =>
     p.known
       ? `No place that heats is called ${p.name}. Choose one that is: ${p.known}.`
