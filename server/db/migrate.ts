@@ -15,6 +15,7 @@ import * as openThings from './migrations/2026-11-27-open-things'
 import * as heats from './migrations/2026-11-28-heats'
 import * as steps from './migrations/2026-11-29-steps'
 import * as places from './migrations/2026-11-30-places'
+import * as recipeLots from './migrations/2026-12-01-recipe-lots'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -38,6 +39,7 @@ const MIGRATIONS: readonly Migration[] = [
   heats,
   steps,
   places,
+  recipeLots,
 ]
 
 /**

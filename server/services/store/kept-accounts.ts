@@ -10,30 +10,29 @@ interface Kept<T> {
 }
 
 /**
- * What was worked out for an ingredient lot that is used up, kept from one look to the next while no new record speaks
- * of it: every press that touches a lot names its code. A write never goes by it.
+ * What was worked out for an ingredient lot, kept from one look to the next while no new record speaks of it: every
+ * press that touches a lot names its code. A write never goes by it.
  */
 export class KeptAccounts<T> {
   private readonly ofStore = new WeakMap<Tables, Map<string, Kept<T>>>()
 
-  async of<L extends { id: number; code: string; finishedAtMs: number | null }>(
+  async of<L extends { id: number; code: string }>(
     tables: Tables,
     lots: readonly L[],
     read: (lots: L[]) => Promise<Map<number, T>>,
   ): Promise<Map<number, T>> {
-    const over = tables.book.isWrite ? [] : lots.filter(lot => lot.finishedAtMs !== null)
-    if (over.length === 0) return read([...lots])
+    if (tables.book.isWrite || lots.length === 0) return read([...lots])
     const kept = this.ofStore.get(tables) ?? new Map<string, Kept<T>>()
     this.ofStore.set(tables, kept)
-    const versions = await versionsOf(tables, over)
+    const versions = await versionsOf(tables, lots)
     const hit = new Map(
-      over.flatMap((lot) => {
+      lots.flatMap((lot) => {
         const one = kept.get(lot.code)
         return one && one.version === (versions.get(lot.code) ?? 0) ? [[lot.id, one.value] as const] : []
       }),
     )
     const found = await read(lots.filter(lot => !hit.has(lot.id)))
-    for (const lot of over) {
+    for (const lot of lots) {
       kept.delete(lot.code)
       kept.set(lot.code, { version: versions.get(lot.code) ?? 0, value: (hit.get(lot.id) ?? found.get(lot.id))! })
     }
