@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { connect } from '../../server/db/connect'
 import { markFinished } from '../../server/db/mark-finished'
 import type { Client, Reply } from '../support/client'
+import { must } from '../support/must'
 import { rub, stock, type Stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
@@ -18,11 +19,6 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const must = async (reply: Promise<Reply>) => {
-  const { status, body } = await reply
-  expect(status, JSON.stringify(body)).toBe(200)
-  return body
-}
 const codes = (rows: { code: string }[]) => rows.map(row => row.code)
 const onFloor = async () => codes((await must(maker.get('/api/floor'))).lots)
 const onBench = async () => codes((await must(maker.get('/api/bench'))).meat)

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { walkBook } from '../support/book'
+import { must } from '../support/must'
 import type { Client } from '../support/client'
 import { celsius, ingredient, receive, rub, stock, type Stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
@@ -20,11 +21,6 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const must = async (reply: Promise<{ status: number; body: any }>) => {
-  const { status, body } = await reply
-  expect(status, JSON.stringify(body)).toBe(200)
-  return body
-}
 const lotOf = async (code: string) => must(maker.get(`/api/lots/${code}`))
 
 describe('no. 2 through a bulk mix', () => {

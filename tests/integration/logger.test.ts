@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { runFigures } from '#core/smoke/run-figures'
-import type { Client, Reply } from '../support/client'
+import type { Client } from '../support/client'
+import { must } from '../support/must'
 import { rub, stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
@@ -12,11 +13,6 @@ let lot: string
 let run: string
 let smoked: { eventId: number }
 
-const must = async (reply: Promise<Reply>) => {
-  const { status, body } = await reply
-  expect(status, JSON.stringify(body)).toBe(200)
-  return body
-}
 const view = () => must(maker.get(`/api/runs/${run}`))
 /** One reading a few seconds apart, from one core temperature to another. */
 const series = (fromMs: number, toMs: number, count: number, fromC: number, toC: number) =>

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { Client } from '../support/client'
+import { must } from '../support/must'
 import { celsius, rub, stock, type Stock } from '../support/goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
@@ -15,12 +16,6 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-/** The answer's body; anything but 200 is told. */
-async function must(reply: Promise<{ status: number; body: any }>) {
-  const { status, body } = await reply
-  expect(status, JSON.stringify(body)).toBe(200)
-  return body
-}
 const read = (placeId: number, typed: string) =>
   must(maker.post(`/api/places/${placeId}/readings`, { temperature: celsius(typed) }))
 /** The clock goes on: what was told lies an hour further back. */

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import net from 'node:net'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../support/client'
+import { must } from '../support/must'
 import { celsius, delivery, GOOD, ingredient, meat, meatLine, receive, rub, stock, type Stock } from '../support/goods'
 import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
@@ -18,11 +19,6 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const must = async (reply: Promise<{ status: number; body: any }>) => {
-  const { status, body } = await reply
-  expect(status, JSON.stringify(body)).toBe(200)
-  return body
-}
 const meatOf = async (code: string) =>
   (await maker.get('/api/store')).body.meat.find((m: { code: string }) => m.code === code)
 const dryOf = async (code: string) =>
