@@ -3,6 +3,7 @@ import os from 'node:os'
 import { join } from 'node:path'
 import { measureBeam } from './lib/speed/beam.mjs'
 import { measureBook } from './lib/speed/book.mjs'
+import { measureLife } from './lib/speed/life.mjs'
 import { measurePages } from './lib/speed/pages.mjs'
 import { measureCluster } from './lib/speed/cluster.mjs'
 import { prepareTypes } from './lib/build.mjs'
@@ -12,7 +13,7 @@ import { ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 import { Advice, main } from './lib/steps.mjs'
 
-const MEASURES = { core: measureCore, book: measureBook, beam: measureBeam, pages: measurePages }
+const MEASURES = { core: measureCore, book: measureBook, beam: measureBeam, pages: measurePages, life: measureLife }
 /** Takes packages that no shop on one machine needs: only when it is named. */
 const BY_NAME = { cluster: measureCluster }
 
