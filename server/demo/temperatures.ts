@@ -47,7 +47,7 @@ export function planCorrections(scene: Scene, who: { owner: number; maker: numbe
   })
   scene.add(scene.at(-7, '12:00'), who.maker, ctx => turnLot(ctx, scene.code('shoulder 1')))
   scene.add(scene.at(-7, '12:04'), who.maker, async (ctx) => {
-    const [turned] = await ctx.tables.events.find({ kind: 'turned', atMs: scene.at(-7, '12:00') })
+    const [turned] = await ctx.tables.events.find({ kind: 'step', atMs: scene.at(-7, '12:00') })
     return undoRecord(ctx, turned!.id)
   })
 }

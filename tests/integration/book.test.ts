@@ -286,5 +286,5 @@ it('two tablets recording the same turn make one turn, and the second is told wh
   })
   const lot = (await maker.get(`/api/lots/${code}`)).body
   expect(lot.turns).toHaveLength(1)
-  expect(lot.events.filter((e: { kind: string }) => e.kind === 'turned')).toHaveLength(1)
+  expect(lot.events.filter((e: { kind: string }) => e.kind === 'step')).toHaveLength(1)
 })

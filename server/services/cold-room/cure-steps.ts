@@ -1,63 +1,48 @@
-import { SAME_TURN_MS } from '#core/rules/house'
-import { MS_PER_MINUTE } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
-import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
-import { laySteps } from '../life/lay-steps'
+import { pressInput, type PressInput } from '#shared/contracts/steps'
+import type { z } from 'zod'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { recordPress } from '../life/record-press'
 
 /** A lot that is in the cure, locked until the record is made. */
-async function curingLot(tables: Tables, code: string) {
+async function refuseCure(tables: Tables, code: string): Promise<Refusal | null> {
   const lot = await tables.lots.one({ code }, { lock: true })
   if (!lot) return refuse('no_such_lot', { code })
-  if (lot.cureEndedAtMs !== null) return refuse('cure_over', { code })
-  return { ok: true as const, value: lot }
+  return lot.cureEndedAtMs === null ? null : refuse('cure_over', { code })
 }
 
-/** All pieces of a lot were turned. */
+/** One step of all that lies of a lot in the cure, told now: what the ways in from before there were steps could say. */
+async function pressNow(
+  ctx: WriteContext,
+  code: string,
+  step: z.input<typeof pressInput>['steps'][number],
+  more: Partial<PressInput> = {},
+) {
+  const refused = await refuseCure(ctx.tables, code)
+  if (refused) return refused
+  const press = pressInput.parse({ steps: [step], lots: [{ code, pieces: null }], when: { told: 'now' } })
+  return recordPress(ctx, { ...press, ...more })
+}
+
+/** All pieces of a lot were turned. Answers with the step's id. */
 export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{ turnId: number }>> {
-  const lot = await curingLot(ctx.tables, code)
-  if (!lot.ok) return lot
-  // Two tablets, one turn: whoever came second is told, and the lot keeps one.
-  const [last] = await ctx.tables.steps.find(
-    { lotId: lot.value.id, kind: 'turn' },
-    { order: [['fromAtMs', 'DESC']], limit: 1 },
-  )
-  if (last && Math.abs(ctx.nowMs - last.fromAtMs) < SAME_TURN_MS) {
-    const by = await ctx.tables.users.one({ id: last.byId })
-    return refuse('turned_just_now', {
-      code,
-      who: by!.name,
-      minutes: Math.round(Math.abs(ctx.nowMs - last.fromAtMs) / MS_PER_MINUTE),
-    })
-  }
-  const laid = await laySteps(ctx, lot.value, [
-    { kind: 'turn', pieces: 'all', figures: { how: 'turned', face: null } },
-  ])
-  if (!laid.ok) return laid
-  const turnId = await ctx.tables.turns.insert({ lotId: lot.value.id, atMs: ctx.nowMs, byId: ctx.actor.id })
-  recordEvent(ctx, { kind: 'turned', subjects: [code], typed: {}, computed: { turnId }, steps: laid.value.ids })
-  return { ok: true, value: { turnId } }
+  const told = await pressNow(ctx, code, { kind: 'turn', how: 'turned', face: null })
+  if (told.ok) return { ok: true, value: { turnId: told.value.steps[0]!.id } }
+  if (told.code !== 'told_already') return told
+  const { kind: _turn, ...params } = told.params
+  return refuse('turned_just_now', params as { code: string; who: string; minutes: number })
 }
 
-/** Liquid was drained off; the last time is what the room shows, every time is in the book. */
+/** Liquid was drained off, nobody said how much. */
 export async function drainLot(ctx: WriteContext, code: string): Promise<Answer<object>> {
-  const lot = await curingLot(ctx.tables, code)
-  if (!lot.ok) return lot
-  const figures = { how: 'poured_off', drained: null, back: false, saltLies: false } as const
-  const laid = await laySteps(ctx, lot.value, [{ kind: 'drain', pieces: 'all', figures }])
-  if (!laid.ok) return laid
-  const beforeMs = lot.value.drainedAtMs
-  recordEvent(ctx, { kind: 'drained', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value.ids })
-  return { ok: true, value: {} }
+  const drain = { kind: 'drain', how: 'poured_off', liquid: null, back: false, saltLies: false } as const
+  // It could always be told as often as it was done.
+  const told = await pressNow(ctx, code, drain, { again: true })
+  return told.ok ? { ok: true, value: {} } : told
 }
 
 /** Out of the cure and rinsed: the day count stops, drying begins. */
 export async function endCure(ctx: WriteContext, code: string): Promise<Answer<object>> {
-  const lot = await curingLot(ctx.tables, code)
-  if (!lot.ok) return lot
-  const laid = await laySteps(ctx, lot.value, [{ kind: 'out', pieces: 'all', figures: { rinses: null } }])
-  if (!laid.ok) return laid
-  const beforeMs = lot.value.cureEndedAtMs
-  recordEvent(ctx, { kind: 'cure_ended', subjects: [code], typed: {}, computed: { beforeMs }, steps: laid.value.ids })
-  return { ok: true, value: {} }
+  const told = await pressNow(ctx, code, { kind: 'out', rinses: null })
+  return told.ok ? { ok: true, value: {} } : told
 }
