@@ -22,8 +22,8 @@ const run = (smoke: [minute: number, coreC: number][] = []): RunView => {
     events: [],
     nowMs: 0,
     lots: [
-      { code: 'L-0001', cut: 'belly', saltOnly: false, ppm: 150, lowPpm: 143, pieces: [1], held: false, ...UNJUDGED },
-      { code: 'L-0002', cut: 'belly', saltOnly: true, ppm: null, lowPpm: null, pieces: [1], held: false, ...UNJUDGED },
+      { code: 'L-0001', cut: 'belly', saltOnly: false, ppm: 150, leastPpm: 143, leastWhy: null, pieces: [1], held: false, ...UNJUDGED },
+      { code: 'L-0002', cut: 'belly', saltOnly: true, ppm: null, leastPpm: null, leastWhy: null, pieces: [1], held: false, ...UNJUDGED },
     ],
     readings: [],
     readingCount: 0,

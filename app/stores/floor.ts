@@ -16,9 +16,10 @@ export const useFloor = defineStore('floor', () => {
     view.value = {
       ...view.value,
       lots: view.value.lots.map((lot) => {
-        const { pieces, ...rest } = now.get(lot.code) ?? { pieces: [] }
+        const { pieces, stayed = lot.judgement.stayed, ...rest } = now.get(lot.code) ?? { pieces: [] }
         const lying = new Map(pieces.map(piece => [piece.id, piece]))
-        return { ...lot, ...rest, pieces: lot.pieces.map(piece => ({ ...piece, ...lying.get(piece.id) })) }
+        const judgement = { ...lot.judgement, stayed }
+        return { ...lot, ...rest, judgement, pieces: lot.pieces.map(piece => ({ ...piece, ...lying.get(piece.id) })) }
       }),
     }
   }

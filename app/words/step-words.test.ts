@@ -22,6 +22,7 @@ const drain = (liquid: Extract<StepInput, { kind: 'drain' }>['liquid']): StepInp
   liquid,
   back: false,
   saltLies: false,
+  tookSalt: false,
   sure: false,
 })
 

@@ -2,6 +2,7 @@ import { formatMeat, formatNumber, type Notation } from '#core/units/format'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
 import type { TurnWay } from '#core/life/rhythm'
 import type { Feel } from '#core/life/step'
+import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { StepInput } from '#shared/contracts/steps'
 
@@ -18,6 +19,13 @@ function liquidWords(liquid: Extract<StepInput, { kind: 'drain' }>['liquid'], as
   if (liquid === null) return 'nobody saw how much'
   if (liquid.told === 'weighed') return formatMeat(liquid.weight.netG, as)
   return liquid.told === 'ml' ? `${formatNumber(liquid.ml, 0, as.decimal)} mL` : ROUGH_WORDS[liquid.rough]
+}
+
+/** What was said of it beside the amount; records of before do not know all of it. */
+function drainWords(step: Extract<StepInput, { kind: 'drain' }>, as: Notation): string {
+  const { how, liquid, back, saltLies, tookSalt } = step
+  const more = [back && 'poured back', saltLies && 'salt still lay there', tookSalt && 'salt went with it'].filter(Boolean)
+  return [`${how === 'leaked' ? 'Leaked' : 'Drained'}: ${liquidWords(liquid, as)}`, ...more].join(', ')
 }
 
 const SEEN = {
@@ -46,7 +54,9 @@ function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as
     case 'turn':
       return `${TURN[step.how]}${step.face ? `, ${step.face} up` : ''}`
     case 'drain':
-      return `${step.how === 'leaked' ? 'Leaked' : 'Drained'}: ${liquidWords(step.liquid, as)}${step.back ? ', poured back' : ''}`
+      return drainWords(step, as)
+    case 'weigh':
+      return `Weighed: “${step.weight.typed}”${step.saltLies ? ', salt lies on it' : ''}`
     case 'look':
       return lookWords(step)
     case 'move':
@@ -74,5 +84,6 @@ function whichWords(steps: ComputedOf<'step'>['steps']): string {
 export function pressWords(typed: TypedOf<'step'>, computed: ComputedOf<'step'>, as: Notation): string {
   const done = typed.steps.map(step => `${stepWords(step, computed.places, as)}.`).join(' ')
   const late = computed.lateMs >= MS_PER_MINUTE ? ` Told ${laterWords(computed.lateMs)} later.` : ''
-  return `${done} ${whichWords(computed.steps)}.${late}`
+  const stayed = (computed.stayed ?? []).map(one => ` ${one.lot}: ${leastWords(one.leastPpm, one.why, as)}.`).join('')
+  return `${done} ${whichWords(computed.steps)}.${late}${stayed}`
 }

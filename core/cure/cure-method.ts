@@ -31,5 +31,5 @@ export type PpmMeaning = 'exact' | 'upper_bound' | 'none'
 export function meaningOf(method: CureMethod, pickUpWeighed: boolean): PpmMeaning {
   if (method === 'salt_only') return 'none'
   if (method === 'wet_pick_up') return pickUpWeighed ? 'exact' : 'upper_bound'
-  return method === 'excess' || method === 'two_applications' ? 'upper_bound' : 'exact'
+  return method === 'excess' ? 'upper_bound' : 'exact'
 }

@@ -50,14 +50,20 @@ export interface FiguresOfStep {
   rub: { spots: Readonly<Record<number, string>>; face: PieceFace | null }
   /** `face`: which lies up now, where it is not simply the other one. */
   turn: { how: TurnWay; face: PieceFace | null }
-  /** `drained` null: nobody saw how much. `back`: kept, and poured back. */
-  drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean }
+  /**
+   * `drained` null: nobody saw how much. `back`: kept, and poured back. `saltLies`: salt was to be seen on the meat;
+   * `tookSalt`: some that had not dissolved went along, told since records can say so.
+   */
+  drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean; tookSalt?: boolean }
   look: Seen
   move: { spot: string | null }
   /** More of the cure: what was weighed stands with the lot's ingredients, by this number. */
   add: { application: number }
-  /** The mix that was shaken off an excess cure, or the meat out of its brine. */
-  weigh: { what: 'weighed_back' | 'after_brine'; netG: Grams }
+  /**
+   * The mix that was shaken off an excess cure, or the meat out of its brine; or the meat as it lies, which bounds what
+   * ran off unseen unless salt lies on it still. `offG`: how far the scale may be off.
+   */
+  weigh: { what: 'weighed_back' | 'after_brine'; netG: Grams } | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean }
   out: { rinses: number | null }
   /** `back`: at its end the pieces lie where they lay before. */
   heat: { code: string; targetC: Celsius; back: boolean }

@@ -9,9 +9,8 @@ export type PackedHeat = Omit<Heat, 'smoke' | 'cool' | 'chamber'> & { readings: 
 
 export interface GroupsQuestion {
   heats: readonly PackedHeat[]
-  /** Places in `heats`, in order of time: pieces that were in the same smokes stand together. */
-  groups: readonly (readonly number[])[]
-  rule: CoolingRule
+  /** Pieces that were in the same smokes stand together: places in `heats`, in order of time, and how they cool. */
+  groups: readonly { heats: readonly number[]; rule: CoolingRule }[]
   saltOnly: boolean
   nowMs: Milliseconds
 }
@@ -29,12 +28,12 @@ const FAR_MS = 1000 * 365 * MS_PER_DAY
 
 /** What the heats of a lot's pieces say about growth, and whether no later hour can change it. */
 export function judgeGroups(question: GroupsQuestion): { judged: LotHeats; isFinal: boolean } {
-  const { groups, rule, saltOnly, nowMs } = question
+  const { groups, saltOnly, nowMs } = question
   const heats = question.heats.map(heatOf)
   const judgedAt = (atMs: Milliseconds): LotHeats => ({
-    groups: groups.map(group =>
+    groups: groups.map(({ heats: places, rule }) =>
       judgeHeats({
-        heats: group.map(at => heats[at]!),
+        heats: places.map(at => heats[at]!),
         rule,
         saltOnly,
         errorC: THERMOMETER_RIGHT_C,

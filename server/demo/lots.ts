@@ -10,7 +10,7 @@ import { suggestedSpan } from '#core/curing/day-rules'
 import type { Cut, Rind } from '#core/rules/cuts'
 import { rubInput, secondApplicationInput } from '#shared/contracts/rub'
 import type { Tables } from '../db/database'
-import { drainLot, endCure, turnLot } from '../services/cold-room/cure-steps'
+import { endCure, turnLot } from '../services/cold-room/cure-steps'
 import { applySecond } from '../services/lots/after-rub'
 import { rubLot } from '../services/rub/rub-lot'
 import type { Scene } from './scene'
@@ -172,9 +172,7 @@ export function planLot(
     if (lot.turnEveryDays === HALF_DAY)
       scene.add(scene.at(day, `18:${minute}`), who.owner, ctx => turnLot(ctx, scene.code(lot.name)))
   }
-  if (lot.rubDay + 3 <= lastDay && !lot.pouredOff)
-    scene.add(scene.at(lot.rubDay + 3, '17:20'), who.maker, ctx => drainLot(ctx, scene.code(lot.name)))
-  planSteps(scene, lot, who)
+  planSteps(scene, lot, { ...who, meatScale: scaleIds.meat })
   if (twice) {
     scene.add(scene.at(lot.rubDay + 3, '17:35'), who.maker, (ctx) => {
       const { agent, salt, sugar } = partsOf(scene, lot, plan, HALF)

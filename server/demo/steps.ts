@@ -12,12 +12,14 @@ export interface ToldLot {
   spot?: string
   /** Poured off each day, as it was told. */
   pouredOff?: Partial<Record<number, keyof typeof ROUGH_ML>>
+  /** Weighed on such a day, all pieces together. */
+  weighed?: { day: number; weight: string }
   /** Out of its fridge for a day and back: told on the way there, and late on the way back. */
   inGarage?: { from: number; to: number }
 }
 
 /** What else is told of a lot in the cure: liquid poured off day by day, a way to the garage and back, told late. */
-export function planSteps(scene: Scene, lot: ToldLot, who: { maker: number; owner: number }): void {
+export function planSteps(scene: Scene, lot: ToldLot, who: { maker: number; owner: number; meatScale: number }): void {
   const press = (day: number, time: string, steps: z.input<typeof pressInput>['steps'], minutesAgo = 0) =>
     scene.add(scene.at(day, time), who.maker, ctx =>
       recordPress(
@@ -30,8 +32,12 @@ export function planSteps(scene: Scene, lot: ToldLot, who: { maker: number; owne
       ),
     )
   for (const [day, rough] of Object.entries(lot.pouredOff ?? {}))
-    press(Number(day), '16:40', [
+    press(Number(day), '17:20', [
       { kind: 'drain', how: 'poured_off', liquid: { told: 'rough', rough: rough! }, back: false, saltLies: false },
+    ])
+  if (lot.weighed)
+    press(lot.weighed.day, '17:25', [
+      { kind: 'weigh', weight: lot.weighed.weight, scaleId: who.meatScale, saltLies: false },
     ])
   if (!lot.inGarage) return
   const { from, to } = lot.inGarage

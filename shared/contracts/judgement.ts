@@ -1,3 +1,4 @@
+import type { LotStayed } from '#core/life/lot-stayed'
 import type { Ppm } from '#core/units/quantities'
 import type { Advice } from '#core/rules/advise'
 import type { NitriteStatus } from '#core/rules/judge-nitrite'
@@ -28,6 +29,11 @@ export interface Judgement {
   residual: RuleRow[]
   /** Nitrate as NaNO3, when the agent holds any. */
   nitrate?: { ppm: Ppm; maxPpm: Ppm } | null
+  /**
+   * The least that stayed, by piece, after all that was told of its liquid; it picks the cooling rule. Null without
+   * nitrite; absent in verdicts from before it was worked out.
+   */
+  stayed?: StayedJudged | null
   floorPpm: Ppm
   floorSource: string
   jurisdiction: string
@@ -37,3 +43,6 @@ export interface Judgement {
   advice: Advice
   arithmetic: string
 }
+
+/** The least that stayed, as it is kept with the verdict. */
+export type StayedJudged = LotStayed

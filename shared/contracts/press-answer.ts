@@ -1,3 +1,4 @@
+import type { StayedJudged } from './judgement'
 import type { LotPiece, LotSummary } from './lots'
 import type { ToldKind } from './steps'
 
@@ -5,7 +6,11 @@ import type { ToldKind } from './steps'
 export type LotNow = Pick<
   LotSummary,
   'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'turns' | 'lastFeel' | 'openHolds'
-> & { pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs'>[] }
+> & {
+  /** Only where it may have changed. */
+  stayed?: StayedJudged | null
+  pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs'>[]
+}
 
 /** What a press answers: the steps by lot, and the lots as they are now. */
 export interface PressAnswer {

@@ -7,6 +7,7 @@ import type { RuleSet } from '#core/rules/rule-set'
 import type { EventKind } from './event-kinds'
 import type { HoldReason } from './holds'
 import type { Judgement } from './judgement'
+import type { LotNotShownWhy } from '#core/life/lot-stayed'
 import type { StepInput, ToldKind } from './steps'
 import type { MeatState } from './store'
 
@@ -228,6 +229,8 @@ export type RecordOf = OfEveryKind<{
       steps: readonly { id: number; lot: string; kind: ToldKind; pieces: readonly number[] }[]
       /** Names of the places that were moved to, by id. */
       places: Readonly<Record<number, string>>
+      /** The least that stayed, where it may have changed. */
+      stayed?: readonly { lot: string; leastPpm: Ppm | null; why: LotNotShownWhy | null }[]
     }
   }
   /** Of the first version only. */

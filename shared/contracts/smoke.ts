@@ -1,6 +1,7 @@
 import type { Celsius, Milliseconds, Ppm } from '#core/units/quantities'
 import { MOST_READINGS } from '#core/rules/house'
 import { z } from 'zod'
+import type { LotNotShownWhy } from '#core/life/lot-stayed'
 import type { Cooling } from '#core/cooling/cooling'
 import type { ColdSmoke } from '#core/smoke/cold-smoke'
 import type { ComeUp } from '#core/smoke/come-up'
@@ -73,7 +74,9 @@ export interface RunView {
     code: string
     cut: string
     saltOnly: boolean
-    lowPpm: Ppm | null
+    /** The least that stayed in its pieces here; null: no nitrite, or not shown, and then why. */
+    leastPpm: Ppm | null
+    leastWhy: LotNotShownWhy | null
     ppm: Ppm | null
     pieces: number[]
     held: boolean

@@ -3,12 +3,15 @@ import { TURN_WAYS } from '#core/life/rhythm'
 import { COLOURS, FEELS, LIQUIDS, PIECE_FACES, SMELLS, SPOTS } from '#core/life/step'
 import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
 import { code, instantMs, name, note, reason, weight } from './fields'
+import { instrumentId } from './instruments'
 
 /** Lots in one press, and kinds of step in it. */
 export const MOST_LOTS_A_PRESS = 60
 export const MOST_STEPS_A_PRESS = 4
 const MOST_AGO_MINUTES = 24 * 60
 const DRAINED_RANGE = { minG: 1, maxG: 100_000 }
+/** Pieces of one lot on one scale, grams. */
+export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 const MOST_ML = 50_000
 
 /** Liquid as people tell it: weighed, in mL, or roughly. */
@@ -31,6 +34,8 @@ const stepInput = z.discriminatedUnion('kind', [
     back: z.boolean(),
     /** Salt was to be seen lying there. */
     saltLies: z.boolean(),
+    /** Salt that had not dissolved went along. */
+    tookSalt: z.boolean().default(false),
     /** More than the usual was asked about, and stands. */
     sure: z.boolean().default(false),
   }),
@@ -46,6 +51,14 @@ const stepInput = z.discriminatedUnion('kind', [
     note: note(),
   }),
   z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable() }),
+  /** The meat, all pieces of the press on one scale: it bounds what ran off unseen. */
+  z.strictObject({
+    kind: z.literal('weigh'),
+    weight: weight(MEAT_RANGE),
+    scaleId: instrumentId(),
+    /** Salt lies on it still. */
+    saltLies: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(20).nullable() }),
 ])
 export type StepInput = z.output<typeof stepInput>

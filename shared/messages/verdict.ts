@@ -121,11 +121,15 @@ export const MEANING_WORDS: Record<Judgement['meaning'], string> = {
 }
 
 export const METHOD_WORDS: Record<CureMethod, { name: string; means: string }> = {
-  dry: { name: 'Measured dry', means: 'All that is weighed goes on and stays on: the ppm is what went in.' },
+  dry: {
+    name: 'Measured dry',
+    means:
+      'All that is weighed goes on: the ppm is what went in. Liquid that leaves takes some along, most on the first day: keep that in the bag or tub, pour off later, and tell roughly how much, or the lot cools by the stricter rule.',
+  },
   two_applications: {
     name: 'Two applications',
     means:
-      'Half now, the rest after the first draining. What drains away takes some along: the ppm is the most it can be.',
+      'Half now, the rest after the first draining: the ppm is what goes in with both. Tell roughly how much was drained: the least that stayed decides how the lot cools.',
   },
   excess: {
     name: 'Excess (salt box)',

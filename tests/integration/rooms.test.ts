@@ -79,10 +79,13 @@ describe('the Store', () => {
 })
 
 describe('the Smokehouse', () => {
-  it('holds pieces of several lots; each cools by its own nitrite', async () => {
+  it('holds pieces of several lots; each cools by the nitrite that stayed in it', async () => {
     const cured = await taken()
+    const drained = await rubbed()
+    await maker.post(`/api/lots/${drained.code}/drained`, {})
+    await maker.post(`/api/lots/${drained.code}/out`, {})
     const plain = await taken({ method: 'salt_only', agent: null, salt: { lotCode: s.salt, weighed: '115' } })
-    const run = await smoked([...cured.ids, ...plain.ids])
+    const run = await smoked([...cured.ids, ...drained.ids, ...plain.ids])
     await shop.sql('UPDATE runs SET started_at = started_at - INTERVAL 5 HOUR WHERE code = ?', [run])
     await read(run, 'smoke', [
       [290, '9'],
@@ -106,10 +109,12 @@ describe('the Smokehouse', () => {
       [10, '4'],
     ])
     expect((await maker.get(`/api/lots/${cured.code}`)).body.openHolds).toEqual([])
-    expect((await maker.get(`/api/lots/${plain.code}`)).body.openHolds).toEqual(['cooling_late'])
+    for (const { code } of [drained, plain])
+      expect((await maker.get(`/api/lots/${code}`)).body.openHolds).toEqual(['cooling_late'])
     expect((await maker.get(`/api/runs/${run}`)).body.lots).toMatchObject([
-      { code: cured.code, held: false },
-      { code: plain.code, held: true, lowPpm: null },
+      { code: cured.code, held: false, leastPpm: expect.closeTo(145, -1), leastWhy: null },
+      { code: drained.code, held: true, leastPpm: null, leastWhy: 'early' },
+      { code: plain.code, held: true, leastPpm: null, leastWhy: null },
     ])
   })
   it('two lots in one smoke do not stand in each other\'s thread', async () => {

@@ -6,7 +6,7 @@ import type { HouseLimits } from '#core/rules/house'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
-import { beamScale, hangWeights, weightTone } from './beam-scale'
+import { beamScale, hangWeights, secondEnds, weightTone } from './beam-scale'
 import { useNotch } from './use-notch'
 
 /**
@@ -21,6 +21,8 @@ const props = defineProps<{
   mayDrag?: boolean
   meaning?: PpmMeaning
   house?: HouseLimits
+  /** The least that stayed in each, in the same order; null: not shown. Left out: as much as went in. */
+  least?: readonly (Ppm | null)[]
 }>()
 const target = defineModel<number | null>('target', { default: null })
 
@@ -47,6 +49,12 @@ const whiskers = computed(() => shown.value.slice(0, WHISKERS))
 const weightsTop = computed(() => BEAM_Y + 26 + whiskers.value.length * 5)
 const height = computed(
   () => weightsTop.value + Math.max(0.4, Math.max(-1, ...hung.value.map(weight => weight.row)) + 1) * ROW_H + 40,
+)
+const ends = computed(() =>
+  secondEnds(
+    shown.value.map(piece => piece.lowPpm),
+    props.least ?? [],
+  ),
 )
 const tone = (piece: PpmWithBounds | undefined) => weightTone(piece, props)
 const x = (value: number) => scale.value.x(value)
@@ -95,7 +103,23 @@ const { grab, drag, drop, press } = useNotch(target, box, scale)
         <line :x1="x(piece.lowPpm)" :x2="x(piece.highPpm)" :y1="BEAM_Y + 15 + i * 5" :y2="BEAM_Y + 15 + i * 5" />
         <circle :cx="x(piece.ppm)" :cy="BEAM_Y + 15 + i * 5" r="2.4" />
       </g>
+      <g v-for="(leastPpm, i) in ends.slice(0, WHISKERS)" :key="`e${i}`" class="end">
+        <template v-if="leastPpm !== null">
+          <line
+            :x1="x(leastPpm)"
+            :x2="x(shown[i]!.ppm)"
+            :y1="BEAM_Y + 15 + i * 5"
+            :y2="BEAM_Y + 15 + i * 5"
+          />
+          <circle :cx="x(leastPpm)" :cy="BEAM_Y + 15 + i * 5" r="3" />
+        </template>
+      </g>
       <g v-for="weight in hung" :key="weight.number" class="weight" :class="tone(pieces[weight.number - 1])">
+        <path
+          v-if="(ends[weight.number - 1] ?? null) !== null"
+          class="string"
+          :d="`M${x(ends[weight.number - 1]!)} ${BEAM_Y + 4} V${weightsTop - 12} L${weight.atX} ${weightsTop + weight.row * ROW_H + 4}`"
+        />
         <path
           class="string"
           :d="`M${weight.hookX} ${BEAM_Y + 4} V${weightsTop - 12} L${weight.atX} ${weightsTop + weight.row * ROW_H + 4}`"
@@ -120,6 +144,9 @@ const { grab, drag, drop, press } = useNotch(target, box, scale)
       </text>
       <text v-if="pieces.length && meaning === 'upper_bound'" :x="PAD" :y="14" class="more">
         Each weight hangs at the most it can be: an upper bound.
+      </text>
+      <text v-else-if="ends.some(end => end !== null)" :x="PAD" :y="14" class="more">
+        Two ends: what went in, and the least that stayed.
       </text>
     </svg>
     <button
@@ -213,6 +240,16 @@ text {
 }
 .whisker.over line {
   stroke: var(--ember);
+}
+.end line {
+  stroke: var(--heather);
+  stroke-width: 2;
+  stroke-dasharray: 3 3;
+}
+.end circle {
+  fill: var(--bone);
+  stroke: var(--heather);
+  stroke-width: 2;
 }
 .string {
   stroke: var(--soft);

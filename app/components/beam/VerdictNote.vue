@@ -4,11 +4,13 @@ import { computed } from 'vue'
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import type { Judgement } from '#shared/contracts/judgement'
 import { doubtWords, MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
+import { stayedWords } from '#shared/messages/stayed'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 
 const props = defineProps<{ judgement: Judgement; mixReadabilityG: Grams; about: string }>()
 const { as } = useNotation()
+const stayed = computed(() => stayedWords(props.judgement, as.value))
 const doubt = computed(() => doubtWords(props.judgement, as.value))
 const tone = computed(() =>
   forbidsRubbing(props.judgement.status)
@@ -27,6 +29,7 @@ const tone = computed(() =>
       <strong class="about">{{ about }}</strong><span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark>
     </div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
+    <p v-if="stayed" class="stayed">{{ stayed }}</p>
     <p v-if="doubt" class="small">{{ doubt }}</p>
     <p class="small soft">{{ standingWords(judgement, as) }}</p>
   </div>

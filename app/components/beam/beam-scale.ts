@@ -102,3 +102,16 @@ export function weightTone(
   if (piece.highPpm > limitPpm) return 'over'
   return (meaning === 'upper_bound' ? piece.ppm : piece.lowPpm) < floorPpm ? 'under' : 'in'
 }
+
+/** How much lower than what went in the least that stayed must lie before a weight shows a second end. */
+const END_FROM_PPM: Ppm = 1
+
+/**
+ * The other end of each weight, ppm: the least that stayed, where it lies below what went in at its lowest; null where
+ * it does not, or is not shown. `least` may be shorter.
+ */
+export const secondEnds = (lowPpm: readonly Ppm[], least: readonly (Ppm | null)[]): (Ppm | null)[] =>
+  lowPpm.map((low, i) => {
+    const leastPpm = least[i] ?? null
+    return leastPpm !== null && leastPpm < low - END_FROM_PPM ? leastPpm : null
+  })

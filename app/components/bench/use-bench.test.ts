@@ -188,7 +188,7 @@ describe('methods, agents and seasonings on the Bench', () => {
       agent: { lotCode: '', weighed: '2.4' },
       salt: { lotCode: '', weighed: '22.7' },
     })
-    expect(two.weighed.value).toMatchObject({ meaning: 'upper_bound', status: 'up_to' })
+    expect(two.weighed.value).toMatchObject({ meaning: 'exact', status: 'inside' })
     expect(two.weighed.value!.lot!.ppm).toBeCloseTo(two.planned.value!.lot!.ppm, 0)
   })
   it('judges by the rule set in force, and by the row that was chosen', () => {

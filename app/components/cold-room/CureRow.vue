@@ -104,6 +104,7 @@ const which = computed(() => {
       :places="places"
       :from="placeId"
       curing
+      :lot="lot"
       :now-ms="nowMs"
     />
     <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>

@@ -48,6 +48,7 @@ const words = computed(() =>
       :places="places"
       :from="placeId"
       :curing="false"
+      :lot="lot"
       :now-ms="nowMs"
     />
     <div v-else-if="mayWrite" class="acts">

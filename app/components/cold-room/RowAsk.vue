@@ -1,22 +1,54 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { isWet } from '#core/cure/cure-method'
+import { DRAIN_SETTLED_MS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
+import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import DrainStep from '~/components/steps/DrainStep.vue'
 import LookStep from '~/components/steps/LookStep.vue'
 import MoreStep from '~/components/steps/MoreStep.vue'
+import WeighStep from '~/components/steps/WeighStep.vue'
 import WhenStep from '~/components/steps/WhenStep.vue'
 import type { Row } from './use-row'
 
 /** What a row asks before it records: how much, how it feels, where to, when. The tap that answers is the one that records. */
-const props = defineProps<{ row: Row; places: PlaceView[]; from: number | null; curing: boolean; nowMs: Milliseconds }>()
-const VERBS = { drain: 'Drained: ', look: 'Looked at: ', more: '', turn: 'Turned: ', out: 'Out, rinsed: ' } as const
+const props = defineProps<{
+  row: Row
+  places: PlaceView[]
+  from: number | null
+  curing: boolean
+  lot: Pick<LotSummary, 'rubbedAtMs' | 'method'>
+  nowMs: Milliseconds
+}>()
+const VERBS = {
+  drain: 'Drained: ',
+  leak: 'Leaked: ',
+  weigh: 'Weighed: ',
+  look: 'Looked at: ',
+  more: '',
+  turn: 'Turned: ',
+  out: 'Out, rinsed: ',
+} as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
-const { asking, saving, insistWords, pending, tell, tellWhen, close, insist, sayLate } = props.row
+const { asking, saving, insistWords, pending, tell, tellWhen, close, insist, sayLate, goOn } = props.row
+const early = computed(() => props.nowMs - props.lot.rubbedAtMs < DRAIN_SETTLED_MS)
+const counts = computed(() => !isWet(props.lot.method) && props.lot.method !== 'salt_only')
 </script>
 
 <template>
   <div class="telling">
-    <DrainStep v-if="asking === 'drain'" :saving="saving" @tell="tell" @close="close" />
+    <DrainStep
+      v-if="asking === 'drain' || asking === 'leak'"
+      :key="asking"
+      :how="asking === 'leak' ? 'leaked' : 'poured_off'"
+      :early="early"
+      :counts="counts"
+      :saving="saving"
+      @tell="tell"
+      @close="close"
+    />
+    <WeighStep v-else-if="asking === 'weigh'" :saving="saving" @tell="tell" @close="close" />
     <LookStep v-else-if="asking === 'look'" :saving="saving" @tell="tell" @close="close" />
     <MoreStep
       v-else-if="asking === 'more'"
@@ -25,6 +57,7 @@ const { asking, saving, insistWords, pending, tell, tellWhen, close, insist, say
       :curing="curing"
       :saving="saving"
       @tell="tell"
+      @ask="goOn"
       @late="sayLate('more')"
       @close="close"
     />

@@ -6,7 +6,7 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What a row asks before it records. */
-export type Asking = 'drain' | 'look' | 'more' | 'when'
+export type Asking = 'drain' | 'leak' | 'weigh' | 'look' | 'more' | 'when'
 type Verb = Exclude<Asking, 'when'> | 'turn' | 'out'
 
 /** Under a finger nothing moves: a row that goes elsewhere stays this long. */
@@ -86,6 +86,8 @@ export function useRow(lot: () => PressLot) {
       pending.value = verb
       asking.value = 'when'
     },
+    /** From the dots on to what is asked further, at the hour that was said. */
+    goOn: ask,
     pending,
     tellWhen: async (at: ToldWhen, words: string) => {
       when.value = { at, words }

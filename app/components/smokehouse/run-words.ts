@@ -1,6 +1,7 @@
 import { COOLING_MIDDLE_C, P70_WANTED_MIN, SALMONELLA_LOG } from '#core/rules/guideline'
-import { formatNumber, formatPpm, formatTemperature, type Notation } from '#core/units/format'
+import { formatNumber, formatTemperature, type Notation } from '#core/units/format'
 import { formatSpan } from '#core/units/format-span'
+import { leastWords } from '#shared/messages/stayed'
 import type { RunView } from '#shared/contracts/smoke'
 
 type Lot = RunView['lots'][number]
@@ -57,9 +58,9 @@ export const p70Said = (reached: boolean): Said =>
 export const sourceWords = (ruleSetId: string, guideline: string): string =>
   ruleSetId === 'us' ? guideline : `House rule, from the US guideline: ${guideline}`
 
-/** By which rule a lot cools: its nitrite, and the two stages with their times. */
-export function coolingRuleWords({ lowPpm }: Lot, { rule }: Cooling, as: Notation): string {
-  const nitrite = lowPpm === null ? 'no nitrite' : `at least ${formatPpm(lowPpm, as)}`
+/** By which rule a lot cools: the least that stayed, and the two stages with their times. */
+export function coolingRuleWords({ leastPpm, leastWhy }: Lot, { rule }: Cooling, as: Notation): string {
+  const nitrite = leastPpm === null && leastWhy === null ? 'no nitrite' : leastWords(leastPpm, leastWhy, as)
   const stage = (ms: number, tempC: number) => `${formatSpan(ms)} to ${formatTemperature(tempC, as)}`
   const kind = rule.id === 'cured' ? 'cured' : 'not cured'
   return `${nitrite}: ${kind}, ${stage(rule.firstMs, COOLING_MIDDLE_C)}, then ${stage(rule.secondMs, rule.endC)}`

@@ -2,44 +2,85 @@
 import { ref } from 'vue'
 import { ROUGH_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
+import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
-defineProps<{ saving: boolean }>()
+/** How much left: poured off, or leaked out of its bag. The tap that names the amount records it. */
+const props = defineProps<{
+  how: 'poured_off' | 'leaked'
+  /** Of the first day. */
+  early: boolean
+  /** What leaves decides how the lot cools: not of a brine, and not without nitrite. */
+  counts: boolean
+  saving: boolean
+}>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
 type Rough = keyof typeof ROUGH_WORDS
-type Choice = Rough | 'weighed' | 'not_seen'
+type Choice = Rough | 'weighed' | 'not_seen' | 'say'
 const CHOICES: { value: Choice; words: string }[] = [
   { value: 'few_spoons', words: 'A few spoons' },
   { value: 'cup', words: 'A cup' },
   { value: 'more', words: 'More' },
   { value: 'weighed', words: 'Weighed…' },
   { value: 'not_seen', words: 'Nobody saw how much' },
+  { value: 'say', words: 'More to say…' },
 ]
+const SALT = [
+  { value: 'lies', words: 'Salt still lies there' },
+  { value: 'went', words: 'Salt went with it' },
+] as const
+const BACK = [{ value: 'back', words: 'Kept, poured back' }] as const
+const more = ref(false)
+const salt = ref<(typeof SALT)[number]['value'] | null>(null)
+const back = ref<(typeof BACK)[number]['value'] | null>(null)
 const weighing = ref(false)
 const typed = ref('')
 
 type Liquid = Extract<ToldStep, { kind: 'drain' }>['liquid']
-const tell = (liquid: Liquid, words: string) =>
-  emit('tell', [{ kind: 'drain', how: 'poured_off', liquid, back: false, saltLies: false }], `drained, ${words}.`)
+function tell(liquid: Liquid, words: string): void {
+  const step: ToldStep = {
+    kind: 'drain',
+    how: props.how,
+    liquid,
+    back: back.value !== null,
+    saltLies: salt.value === 'lies',
+    tookSalt: salt.value === 'went',
+  }
+  emit('tell', [step], `${props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
+}
 
 function choose(choice: Choice) {
-  if (choice === 'weighed') weighing.value = true
+  if (choice === 'say') more.value = !more.value
+  else if (choice === 'weighed') weighing.value = true
   else if (choice === 'not_seen') tell(null, 'nobody saw how much')
   else tell({ told: 'rough', rough: choice }, ROUGH_WORDS[choice])
 }
 </script>
 
 <template>
-  <ChipStep label="How much was poured off?" :choices="CHOICES" :saving="saving" @choose="choose" @close="emit('close')">
-    <form
-      v-if="weighing"
-      class="weighed"
-      @submit.prevent="tell({ told: 'weighed', weight: typed }, typed)"
-    >
+  <ChipStep
+    :label="how === 'leaked' ? 'How much leaked out?' : 'How much was poured off?'"
+    :choices="CHOICES"
+    :saving="saving"
+    @choose="choose"
+    @close="emit('close')"
+  >
+    <form v-if="weighing" class="weighed" @submit.prevent="tell({ told: 'weighed', weight: typed }, typed)">
       <VTextField v-model="typed" label="Weight of the liquid" autofocus hide-details autocomplete="off" />
       <VBtn type="submit" color="primary" :loading="saving" :disabled="typed.trim() === ''">Save</VBtn>
     </form>
+    <div v-if="more" class="rest">
+      <PickOne v-model="salt" label="Salt" :choices="SALT" />
+      <PickOne v-if="how === 'poured_off'" v-model="back" label="Poured back" :choices="BACK" />
+    </div>
+    <p v-if="counts" class="rest small" :class="{ caution: early }">
+      <template v-if="early">
+        On the first day the liquid takes three times as much along. Keep it in the bag or tub, and pour off later.
+      </template>
+      <template v-else>Roughly is enough.</template>
+      Not even roughly known, the lot cools by the stricter rule.
+    </p>
   </ChipStep>
 </template>
 
@@ -50,5 +91,11 @@ function choose(choice: Choice) {
   grid-template-columns: 1fr auto;
   gap: 0.4rem;
   align-items: center;
+}
+.rest {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 0.4rem;
+  margin: 0;
 }
 </style>

@@ -9,7 +9,7 @@ import type { ToldStep } from './press'
 
 /** Where to? Every place that takes meat, with how warm it was last; and what else can be done. */
 const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; late: []; close: [] }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: 'leak' | 'weigh']; late: []; close: [] }>()
 const { temperature } = useNotation()
 
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
@@ -32,17 +32,17 @@ const choices = computed(() => [
   ...fit.value.map(place => ({ value: String(place.id), words: words(place) })),
   ...(props.curing
     ? [
-        { value: 'leaked', words: 'It leaked' },
+        { value: 'leak', words: 'It leaked…' },
         { value: 'massaged', words: 'Massaged' },
       ]
     : []),
+  { value: 'weigh', words: 'Weigh the meat…' },
   { value: 'late', words: 'Told late…' },
 ])
 function choose(value: string): void {
   if (value === 'late') emit('late')
   else if (value === 'massaged') emit('tell', [{ kind: 'turn', how: 'massaged', face: null }], 'massaged.')
-  else if (value === 'leaked')
-    emit('tell', [{ kind: 'drain', how: 'leaked', liquid: null, back: false, saltLies: false }], 'leaked, nobody saw how much.')
+  else if (value === 'leak' || value === 'weigh') emit('ask', value)
   else {
     const place = fit.value.find(one => String(one.id) === value)!
     emit('tell', [{ kind: 'move', placeId: place.id, spot: null }], `moved to ${place.name}.`)

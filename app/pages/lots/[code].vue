@@ -55,6 +55,7 @@ const print = () => window.print()
           :house="lot.judgement.house"
           :meaning="lot.judgement.meaning"
           :pieces="lot.judgement.pieces"
+          :least="lot.judgement.stayed?.pieces.map(piece => piece.leastPpm)"
           :target="lot.targets.nitritePpm"
           :label="`Beam of ${lot.code}`"
         />

@@ -1,6 +1,7 @@
+import { isWet, type CureMethod } from '#core/cure/cure-method'
 import { DRAINED_ASKED_SHARE, LATE_REASON_MS, SAME_TURN_MS } from '#core/rules/house'
 import { happenedMs } from '#core/life/happened'
-import type { Step } from '#core/life/step'
+import type { FiguresOfStep, Step } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
 import type { PressInput } from '#shared/contracts/steps'
@@ -53,4 +54,17 @@ export function refuseDrained(
   const figures = { code: lot.code, drainedG: drained.lowG, greenG }
   if (drained.lowG > greenG) return refuse('drained_over', figures)
   return !sure && drained.lowG > greenG * DRAINED_ASKED_SHARE ? refuse('drained_much', figures) : null
+}
+
+/** Heavier than it can be with all that went on: the tray or the bag was weighed along, and would hide what ran off. */
+export function refuseWeighed(
+  lot: { code: string; method: CureMethod },
+  step: Omit<NewStep, 'pieces'>,
+  pieces: readonly { greenG: Grams }[],
+  mixG: Grams,
+): Refusal | null {
+  if (step.kind !== 'weigh' || isWet(lot.method)) return null
+  const { netG, offG } = step.figures as Extract<FiguresOfStep['weigh'], { what: 'meat' }>
+  const mostG = sumOf(pieces, piece => piece.greenG) + mixG
+  return netG - offG > mostG ? refuse('weighed_more', { code: lot.code, netG, mostG }) : null
 }

@@ -1,4 +1,6 @@
+import { worstCaseG } from '#core/cure/ppm-interval'
 import { drainedG, type LiquidTold } from '#core/life/drained'
+import type { Grams } from '#core/units/quantities'
 import type { StepInput } from '#shared/contracts/steps'
 import type { NewStep } from './lay-steps'
 
@@ -7,14 +9,26 @@ type Told = Extract<StepInput, { kind: 'drain' }>['liquid'] & {}
 const liquidOf = (told: Told): LiquidTold =>
   told.told === 'weighed' ? { netG: told.weight.netG } : told.told === 'ml' ? { ml: told.ml } : { rough: told.rough }
 
-/** What a step that was told says, as it is laid down; `syrup`: the cure holds some, and its brine is heavier. */
-export function newStep(step: StepInput, { syrup }: { syrup: boolean }): Omit<NewStep, 'pieces'> {
+/** What a lot's figures are worked out with: `syrup` in the cure makes its brine heavier; what the meat's scale reads to. */
+interface OfLot {
+  syrup: boolean
+  readabilityG: Grams
+}
+
+/** What a step that was told says, as it is laid down. */
+export function newStep(step: StepInput, { syrup, readabilityG }: OfLot): Omit<NewStep, 'pieces'> {
   switch (step.kind) {
     case 'turn':
       return { kind: 'turn', figures: { how: step.how, face: step.face } }
     case 'drain': {
       const drained = step.liquid === null ? null : drainedG(liquidOf(step.liquid), { syrup })
-      return { kind: 'drain', figures: { how: step.how, drained, back: step.back, saltLies: step.saltLies } }
+      const { how, back, saltLies, tookSalt } = step
+      return { kind: 'drain', figures: { how, drained, back, saltLies, tookSalt } }
+    }
+    case 'weigh': {
+      const { netG, readings } = step.weight
+      const offG = worstCaseG({ readabilityG, readings })
+      return { kind: 'weigh', figures: { what: 'meat', netG, offG, saltLies: step.saltLies } }
     }
     case 'look':
       return {

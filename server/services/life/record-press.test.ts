@@ -1,4 +1,5 @@
 import { beforeEach, beforeAll, describe, expect, it } from 'vitest'
+import { sumOf } from '#core/lists/sum-of'
 import { LATE_REASON_MS, SAME_TURN_MS } from '#core/rules/house'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '#core/units/quantities'
 import { pressInput } from '#shared/contracts/steps'
@@ -94,6 +95,48 @@ describe('a press', () => {
       path: ['lots', 2, 'code'],
     })
     expect(await shop.tables.steps.count()).toBe(before)
+  })
+})
+
+describe('the least that stayed', () => {
+  /** One in bags, of which nothing was told to have run off. */
+  let other: { id: number; lots: { code: string; pieces: null }[] }
+  beforeAll(async () => {
+    const lots = await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'DESC']] })
+    const [whole] = lots.filter(lot => (lot.judgement.stayed?.lostShare ?? 1) < 1e-9)
+    other = { id: whole!.id, lots: [{ code: whole!.code, pieces: null }] }
+  })
+  const stayed = async () => (await shop.tables.lots.one({ id: other.id }))!.judgement.stayed!
+  const pressOther = (steps: More[]) => press(steps, { lots: other.lots })
+  it('falls with what is drained, is not shown where nobody saw, and comes back with the undo', async () => {
+    const before = await stayed()
+    const told = await pressOther([drain(weighed('20 g'))])
+    if (!told.ok) throw new Error(told.code)
+    const after = await stayed()
+    expect(after.leastPpm).toBeLessThan(before.leastPpm!)
+    expect(after.leastPpm).toBeGreaterThan(0)
+    expect(told.value.lots[0]!.stayed).toEqual(after)
+    const unseen = await press([drain(null)], { lots: other.lots, again: true })
+    if (!unseen.ok) throw new Error(unseen.code)
+    expect(await stayed()).toMatchObject({ leastPpm: null, why: 'not_seen' })
+    for (const { value } of [unseen, told])
+      expect(await shop.press(ctx => undoRecord(ctx, value.eventId!))).toMatchObject({ ok: true })
+    expect(await stayed()).toEqual(before)
+  })
+  it('is shown again once the meat was weighed, and not by a weight that cannot be', async () => {
+    const [pieces, parts] = [await shop.tables.pieces.find({ lotId: other.id }), await shop.tables.lotIngredients.find({ lotId: other.id })]
+    const massG = sumOf(pieces, piece => piece.greenG) + sumOf(parts, part => part.weighedG)
+    await pressOther([drain(null)])
+    shop.nowMs += MS_PER_HOUR
+    const weigh = (massG: number, more: More = {}) =>
+      pressOther([{ kind: 'weigh', weight: `${Math.round(massG)} g`, saltLies: false, ...more }])
+    expect(await weigh(massG + 900)).toMatchObject({ code: 'weighed_more', path: ['lots', 0, 'pieces'] })
+    expect(await weigh(massG - 40, { scaleId: 9999 })).toMatchObject({ code: 'no_such_scale' })
+    expect((await weigh(massG - 40, { saltLies: true })).ok).toBe(true)
+    expect((await stayed()).why).toBe('not_seen')
+    shop.nowMs += MS_PER_HOUR
+    expect((await weigh(massG - 40)).ok).toBe(true)
+    expect((await stayed()).leastPpm).toBeGreaterThan(0)
   })
 })
 

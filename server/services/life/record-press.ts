@@ -1,16 +1,21 @@
 import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
 import { piecesFor } from '#core/life/pieces-for'
+import { sumOf } from '#core/lists/sum-of'
 import { groupBy } from '#core/lists/group-by'
+import type { StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { PressInput } from '#shared/contracts/steps'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
+import { scaleOf } from '../instruments/read-with'
+import { keepStayed, MOVES_STAYED } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
+import { judgeHeated } from '../smoke/judge-heated'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
-import { refuseDrained, toldAlready, whenOf } from './press-checks'
+import { refuseDrained, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep } from './press-figures'
 import { standingSteps } from './standing-steps'
 
@@ -38,6 +43,28 @@ async function placesOf(ctx: WriteContext, { steps }: PressInput) {
     : { ok: true as const, value: Object.fromEntries(names) }
 }
 
+/** What the scale of each weighing reads to; none for other steps, and where none was named. */
+async function scalesOf({ tables }: WriteContext, { steps }: PressInput): Promise<Answer<(number | null)[]>> {
+  const divisions: (number | null)[] = []
+  for (const [i, step] of steps.entries()) {
+    const scaleId = step.kind === 'weigh' ? step.scaleId : null
+    const scale = await scaleOf(tables, scaleId)
+    if (scaleId !== null && !scale) return refuse('no_such_scale', {}, ['steps', i, 'scaleId'])
+    divisions.push(scale?.readability ?? null)
+  }
+  return { ok: true, value: divisions }
+}
+
+/** A lot of a press, its life after it, and the least that stayed where that may have changed. */
+interface Lived {
+  lot: { id: number; code: string }
+  laid: Laid
+  pieces: number[]
+  stayed: StayedJudged | null | undefined
+}
+const toldStayed = ({ lot, stayed }: Lived) =>
+  stayed ? [{ lot: lot.code, leastPpm: stayed.leastPpm, why: stayed.why }] : []
+
 /** Photos are sent ahead, and must be there. */
 async function refusePhotos({ tables }: WriteContext, { steps }: PressInput): Promise<Refusal | null> {
   for (const [i, step] of steps.entries()) {
@@ -62,15 +89,18 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const found = await lotsOf(ctx, input)
   if (!found.ok) return found
   const lotId = found.value.map(lot => lot.id)
-  const [standing, rows, syrups] = await Promise.all([
+  const scales = await scalesOf(ctx, input)
+  if (!scales.ok) return scales
+  const [standing, rows, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
     ctx.tables.pieces.pick(['lotId', 'number', 'greenG'], { lotId }, { order: [['number', 'ASC']] }),
-    ctx.tables.lotIngredients.pick(['lotId'], { lotId, role: 'sugar' }),
+    ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG'], { lotId }),
   ])
   const piecesOf = groupBy(rows, piece => piece.lotId)
-  const sweet = new Set(syrups.map(part => part.lotId))
+  const partsOf = groupBy(parts, part => part.lotId)
   const told: PressAnswer['steps'] = []
-  const lives: { lot: (typeof found.value)[number]; laid: Laid; pieces: number[] }[] = []
+  const lives: Lived[] = []
+  const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
   for (const lot of found.value) {
     const i = input.lots.findIndex(named => named.code === lot.code)
     const mine = piecesOf.get(lot.id) ?? []
@@ -79,17 +109,25 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     const pieces = mine.filter(piece => wanted.includes(piece.id))
     if (pieces.length < new Set(wanted).size) return refuse('no_such_piece', {}, ['lots', i, 'pieces'])
     const ids = pieces.map(piece => piece.id)
+    const mix = partsOf.get(lot.id) ?? []
     const news: NewStep[] = []
-    for (const step of input.steps) {
-      const laid = newStep(step, { syrup: sweet.has(lot.id) })
+    for (const [n, step] of input.steps.entries()) {
+      const laid = newStep(step, {
+        syrup: mix.some(part => part.role === 'sugar'),
+        readabilityG: scales.value[n] ?? lot.meatReadabilityG,
+      })
       const same = input.again ? null : await toldAlready(ctx, lot, before, { kind: step.kind, pieces: ids, atMs: when.value })
-      const refused = same ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
+      const refused
+        = same
+          ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
+          ?? refuseWeighed(lot, laid, pieces, sumOf(mix, part => part.weighedG))
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
       news.push({ ...laid, pieces: ids, fromMs: when.value, lateReason: input.lateReason } as NewStep)
     }
     const laid = await laySteps(ctx, lot, news)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
-    lives.push({ lot, laid: laid.value, pieces: ids })
+    const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
+    lives.push({ lot, laid: laid.value, pieces: ids, stayed })
     const numbers = pieces.map(piece => piece.number)
     told.push(...input.steps.map(({ kind }, n) => ({ id: laid.value.ids[n]!, lot: lot.code, kind, pieces: numbers })))
   }
@@ -97,11 +135,19 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     kind: 'step',
     subjects: found.value.map(lot => lot.code),
     typed: input,
-    computed: { happenedMs: when.value, lateMs: ctx.nowMs - when.value, steps: told, places: places.value },
+    computed: {
+      happenedMs: when.value,
+      lateMs: ctx.nowMs - when.value,
+      steps: told,
+      places: places.value,
+      ...(moves ? { stayed: lives.flatMap(toldStayed) } : {}),
+    },
     ...(input.lateReason === null ? {} : { reason: input.lateReason }),
     steps: told.map(step => step.id),
   })
   for (const { lot, pieces } of lives) await holdForLook(ctx, lot, input, pieces)
+  // Told late, it may say that what was smoked since did not keep what it cooled by.
+  if (moves) for (const { lot } of lives) await judgeHeated(ctx, lot.id)
   // What lay where, and in which stage, is not as it was.
   if (input.steps.some(step => step.kind === 'move' || step.kind === 'out')) await judgePlaces(ctx, found.value)
   return { ok: true, value: { steps: told, lots: await lotsNow(ctx, lives) } }
@@ -119,14 +165,15 @@ async function holdForLook(
 }
 
 /** The lots as this press leaves them. */
-async function lotsNow({ tables }: WriteContext, lives: readonly { lot: { id: number; code: string }; laid: Laid }[]) {
+async function lotsNow({ tables }: WriteContext, lives: readonly Lived[]) {
   const [users, holds] = await Promise.all([
     tables.users.pick(['initials']),
     tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId: lives.map(({ lot }) => lot.id) }),
   ])
   const initials = new Map(users.map(user => [user.id, user.initials]))
-  return lives.map(({ lot, laid }): LotNow => ({
+  return lives.map(({ lot, laid, stayed }): LotNow => ({
     ...lotNow(lot.code, laid, initials),
+    ...(stayed === undefined ? {} : { stayed }),
     openHolds: holds
       .filter(hold => hold.lotId === lot.id && stopsLot(hold, laid.life.pieces.length))
       .map(hold => hold.reason),

@@ -2,7 +2,9 @@ import { foldLife } from '#core/life/fold'
 import { isSound } from '#core/life/fold-standing'
 import type { Step, StepKind } from '#core/life/step'
 import type { Refusal, WriteContext } from '../context'
+import { keepStayed, MOVES_STAYED } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
+import { judgeHeated } from '../smoke/judge-heated'
 import { keepState } from './keep-state'
 import { contradicted } from './lay-steps'
 import { standingSteps } from './standing-steps'
@@ -41,5 +43,10 @@ export async function takeBackSteps(ctx: WriteContext, eventId: number): Promise
   const stay = lots.filter(lot => !rubbed.has(lot.id))
   for (const lot of stay) await keepState(ctx.tables, lot.id)
   if ([...told, ...ended].some(step => MOVES.has(step.kind))) await judgePlaces(ctx, stay)
+  for (const lot of stay) {
+    if (!told.some(step => step.lotId === lot.id && MOVES_STAYED.has(step.kind))) continue
+    await keepStayed(ctx, lot.id)
+    await judgeHeated(ctx, lot.id)
+  }
   return null
 }

@@ -2,6 +2,7 @@ import { holdsLot } from '#core/rules/judge-nitrite'
 import type { RubInput } from '#shared/contracts/rub'
 import type { Answer, WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
+import { keepStayed } from '../lots/rejudge'
 import { checkRub } from './check-rub'
 import { judgeRub } from './judge-rub'
 import { planRub } from './plan-rub'
@@ -22,6 +23,7 @@ export async function rubLot(ctx: WriteContext, input: RubInput): Promise<Answer
   const judgement = judged.value
   const written = await writeRub(ctx, input, checked.value, { plan: plan.value, judgement })
   if (!written.ok) return written
+  await keepStayed(ctx, written.value.id)
   if (holdsLot(judgement.status))
     await holdLot(ctx, written.value, {
       reason: judgement.status,

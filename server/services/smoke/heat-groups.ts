@@ -1,5 +1,6 @@
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { coolingRuleFor } from '#core/cooling/cooling'
+import { leastOf } from '#core/life/lot-stayed'
 import { sumOf } from '#core/lists/sum-of'
 import type { PackedReadings } from '#core/readings/packed-readings'
 import type { CoolingRule } from '#core/rules/guideline'
@@ -37,7 +38,8 @@ export const packedHeat = (
   readings,
 })
 
-const ruleOf = (lot: Pick<LotRow, 'judgement'>): CoolingRule => coolingRuleFor(lot.judgement.lot?.lowPpm ?? null)
+const ruleOf = (lot: Pick<LotRow, 'judgement'>, pieceIds: readonly number[]): CoolingRule =>
+  coolingRuleFor(leastOf(lot.judgement, pieceIds))
 
 /** Pieces that were smoked in the same runs stand together. */
 interface PieceGroup {
@@ -66,14 +68,14 @@ export interface LotInRuns extends LotRuns {
 }
 
 /** What a lot's heats are judged by, beside their readings, as one digest: it changes when the verdict may. */
-const inputsOf = ({ lot, runs: inOrder }: LotInRuns, groups: readonly RunRow[][], cold: ColdUntil): string =>
+const inputsOf = ({ lot, runs: inOrder }: LotInRuns, groups: readonly PieceGroup[], cold: ColdUntil): string =>
   sha256(
     JSON.stringify([
       ARITHMETIC_VERSION,
-      ruleOf(lot).id,
+      groups.map(group => ruleOf(lot, group.pieceIds).id),
       lot.saltOnly,
       lot.thicknessMm,
-      groups.map(group => group.map(run => run.id)),
+      groups.map(group => group.runs.map(run => run.id)),
       inOrder.map(run => [
         run.id,
         run.code,
@@ -105,7 +107,7 @@ export async function lotHeats(
   const keptOf = new Map(kept.map(row => [row.lotId, row]))
   const judged = await Promise.all(
     heated.map(async (one): Promise<[number, LotHeats]> => {
-      const groups = groupsOf(one).map(group => group.runs)
+      const groups = groupsOf(one)
       const inputs = inputsOf(one, groups, cold)
       const before = keptOf.get(one.lot.id)
       if (before?.inputs === inputs) return [one.lot.id, before.judged]
@@ -121,7 +123,7 @@ export async function lotHeats(
 async function judgeGroups(
   tables: Tables,
   { lot, runs: inOrder }: LotInRuns,
-  groups: readonly RunRow[][],
+  groups: readonly PieceGroup[],
   cold: ColdUntil,
   nowMs: Milliseconds,
 ) {
@@ -129,8 +131,10 @@ async function judgeGroups(
   const heats = inOrder.map(run => packedHeat(run, readings.get(run.id)!, cold(lot, run)))
   const question = {
     heats,
-    groups: groups.map(group => group.map(run => inOrder.indexOf(run))),
-    rule: ruleOf(lot),
+    groups: groups.map(group => ({
+      heats: group.runs.map(run => inOrder.indexOf(run)),
+      rule: ruleOf(lot, group.pieceIds),
+    })),
     saltOnly: lot.saltOnly,
     nowMs,
   }

@@ -1,4 +1,6 @@
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
+import { leastOf } from '#core/life/lot-stayed'
+import type { Judgement } from '#shared/contracts/judgement'
 import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunReadingView, RunView } from '#shared/contracts/smoke'
 import type { Tables } from '../../db/database'
@@ -28,6 +30,12 @@ async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1]
   }
 }
 const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 4 } as const
+
+/** What decides how a lot's pieces here cool, and why it is not known. */
+function leastIn({ judgement }: { judgement: Judgement }, pieces: readonly { id: number }[]) {
+  const leastPpm = leastOf(judgement, pieces.map(piece => piece.id))
+  return { leastPpm, leastWhy: leastPpm === null ? (judgement.stayed?.why ?? null) : null }
+}
 
 /** One smoke with its readings and the lots in it. */
 export async function runView(tables: Tables, code: string, nowMs: Milliseconds): Promise<Answer<RunView>> {
@@ -64,7 +72,7 @@ export async function runView(tables: Tables, code: string, nowMs: Milliseconds)
         cut: lot.cut,
         saltOnly: lot.saltOnly,
         ppm: lot.judgement.lot?.ppm ?? null,
-        lowPpm: lot.judgement.lot?.lowPpm ?? null,
+        ...leastIn(lot, pieces.filter(piece => piece.lotId === lot.id)),
         ...judged.get(lot.id)!,
         pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number),
         held: holds.some(hold => hold.lotId === lot.id),

@@ -11,6 +11,7 @@ import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
 import { endHeats, laySteps } from '../life/lay-steps'
+import { keepStayed } from '../lots/rejudge'
 import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
 import { runLine } from './run-readings'
@@ -61,6 +62,8 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   await ctx.tables.runPieces.insertMany(ids.map(pieceId => ({ runId, pieceId })))
   const steps: number[] = []
   for (const lot of lots) {
+    // Judged before the least that stayed was worked out: it is, before it can decide how the lot cools.
+    if (lot.judgement.stayed === undefined) await keepStayed(ctx, lot.id)
     const laid = await laySteps(ctx, lot, [
       {
         kind: 'heat',

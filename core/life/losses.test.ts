@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest'
+import { MS_PER_HOUR } from '../units/quantities'
+import { lossesOf } from './losses'
+import type { FiguresOfStep, Step } from './step'
+
+let id = 0
+const step = <K extends Step['kind']>(kind: K, at: number, pieces: number[], figures: FiguresOfStep[K], placeId: number | null = null) =>
+  ({ id: (id += 1), kind, pieces, placeId, fromMs: at * MS_PER_HOUR, toMs: at * MS_PER_HOUR, figures }) as Step
+const rub = (spots: Record<number, string>) => step('rub', 0, [1, 2, 3], { spots, face: 'flesh' }, 1)
+const drain = (at: number, pieces: number[], more: Partial<FiguresOfStep['drain']> = {}) =>
+  step('drain', at, pieces, {
+    how: 'poured_off',
+    drained: { lowG: 60, highG: 375 },
+    back: false,
+    saltLies: false,
+    ...more,
+  })
+
+describe('liquid that left', () => {
+  it('of a bag is lost to all that lies in it, at its most', () => {
+    const steps = [rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' }), drain(30, [1])]
+    expect(lossesOf(steps)).toEqual([
+      { atMs: 30 * MS_PER_HOUR, pieces: [1, 2], highG: 375, saltLies: false, tookSalt: false },
+    ])
+  })
+  it('of several bags counts whole against each', () => {
+    const losses = lossesOf([rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' }), drain(30, [1, 2, 3])])
+    expect(losses.map(({ pieces, highG }) => [pieces, highG])).toEqual([[[1, 2], 375], [[3], 375]])
+  })
+  it('of what lies loose is lost to the pieces that were named', () =>
+    expect(lossesOf([rub({}), drain(30, [2, 3])]).map(loss => loss.pieces)).toEqual([[2, 3]]))
+  it('poured back did not leave', () => expect(lossesOf([rub({}), drain(30, [1], { back: true })])).toEqual([]))
+  it('nobody saw, or with salt in it: says so', () =>
+    expect(lossesOf([rub({}), drain(30, [1], { drained: null, tookSalt: true })])[0]).toMatchObject({
+      highG: null,
+      tookSalt: true,
+    }))
+  it('follows a piece to the tub it was moved to, in whatever order it is told', () => {
+    const drained = drain(30, [1])
+    const moved = step('move', 20, [1, 3], { spot: 'tub A' }, 2)
+    const steps = [drained, moved, rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' })]
+    expect(lossesOf(steps).map(loss => loss.pieces)).toEqual([[1, 3]])
+  })
+  it('carried into another place a piece has left its bag', () => {
+    const looked = step('look', 20, [1], { feel: null }, 2)
+    const losses = lossesOf([rub({ 1: 'bag 1', 2: 'bag 1' }), looked, drain(30, [1, 2])])
+    expect(losses.map(loss => loss.pieces)).toEqual([[1], [2]])
+  })
+})

@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest'
+import { MS_PER_HOUR } from '../units/quantities'
+import { leastOf, lotStayed, type LotStayedQuestion } from './lot-stayed'
+import type { FiguresOfStep, Step } from './step'
+
+let id = 0
+const step = <K extends Step['kind']>(kind: K, at: number, pieces: number[], figures: FiguresOfStep[K]) =>
+  ({ id: (id += 1), kind, pieces, placeId: null, fromMs: at * MS_PER_HOUR, toMs: at * MS_PER_HOUR, figures }) as Step
+const rub = step('rub', 0, [11, 12], { spots: { 11: 'bag 1', 12: 'bag 2' }, face: 'flesh' })
+const drain = (at: number, pieces: number[], highG: number | null, more = {}) =>
+  step('drain', at, pieces, {
+    how: 'poured_off',
+    drained: highG === null ? null : { lowG: highG / 5, highG },
+    back: false,
+    saltLies: false,
+    ...more,
+  })
+/** Two pieces of 2 kg, each in its bag: 100 g of salt and 10 g of a curing salt of 6.25 % between them. */
+const lot = (more: Partial<LotStayedQuestion> = {}) =>
+  lotStayed({
+    method: 'dry',
+    cut: 'belly',
+    rubbedAtMs: 0,
+    waterG: 0,
+    pieces: [1, 2].map(number => ({ pieceId: 10 + number, number, greenG: 2000, greenOffG: 0.5, lowPpm: 150 })),
+    puts: [
+      { atMs: 0, massG: 90, saltG: 90, isAgent: false, pieceNumbers: null },
+      { atMs: 0, massG: 10, saltG: 9, isAgent: true, pieceNumbers: null },
+    ],
+    mixReadabilityG: 0,
+    upperBound: false,
+    steps: [rub],
+    ...more,
+  })
+const leasts = (found: ReturnType<typeof lotStayed>) => found.pieces.map(piece => piece.leastPpm)
+
+describe('the least that stayed in a lot', () => {
+  it('with nothing told is what went in, by piece', () => {
+    expect(leasts(lot())).toEqual([150, 150])
+    expect(lot().lostShare).toBeCloseTo(0, 12)
+  })
+  it('a bag loses of its own salt', () => {
+    const [one, two] = leasts(lot({ steps: [rub, drain(40, [12], 20)] }))
+    expect(one).toBe(150)
+    expect(two).toBeCloseTo(150 * (1 - (1.25 * 0.26395 * 20) / 49.5), 9)
+  })
+  it('salt on some pieces only counts there', () => {
+    const puts = [
+      { atMs: 0, massG: 100, saltG: 50, isAgent: false, pieceNumbers: [1] },
+      { atMs: 0, massG: 10, saltG: 0, isAgent: true, pieceNumbers: null },
+    ]
+    // Piece 2 has no salt to lose by: all of it may have gone.
+    expect(leasts(lot({ puts, steps: [rub, drain(40, [11, 12], 20)] }))).toEqual([
+      expect.closeTo(150 * (1 - (1.25 * 0.26395 * 20) / 50), 9),
+      0,
+    ])
+  })
+  it('a mix shared out on a coarse scale lost more', () => {
+    const steps = [rub, drain(40, [12], 20)]
+    expect(lot({ steps, mixReadabilityG: 5 }).leastPpm).toBeLessThan(lot({ steps }).leastPpm!)
+  })
+  it('half now, half after the draining: the second half is not lost by it', () => {
+    const half = (atMs: number) => [
+      { atMs, massG: 45, saltG: 45, isAgent: false, pieceNumbers: null },
+      { atMs, massG: 5, saltG: 4.5, isAgent: true, pieceNumbers: null },
+    ]
+    const steps = [rub, drain(40, [11, 12], 900)]
+    const found = lot({ method: 'two_applications', puts: [...half(0), ...half(41 * MS_PER_HOUR)], steps })
+    expect(leasts(found)).toEqual([75, 75])
+  })
+  it('unseen it is not shown, until the meat is weighed', () => {
+    const steps = [rub, drain(40, [11], null)]
+    expect(lot({ steps })).toMatchObject({ leastPpm: null, why: 'not_seen' })
+    const weighed = (saltLies: boolean) =>
+      step('weigh', 100, [11, 12], { what: 'meat', netG: 4080, offG: 1, saltLies })
+    // 4,001 g and 100 g went in, 4,079 g are there at the least: 22 g went at the most.
+    const [one, two] = leasts(lot({ steps: [...steps, weighed(false)] }))
+    expect(one).toBeCloseTo(150 * (1 - (1.25 * 0.26395 * 22) / 49.5), 9)
+    expect(two).toBe(150)
+    expect(lot({ steps: [...steps, weighed(true)] }).why).toBe('not_seen')
+  })
+  it('a salt box and a brine not weighed yet show nothing', () => {
+    expect(lot({ method: 'excess', upperBound: true })).toMatchObject({ leastPpm: null, why: 'excess' })
+    expect(lot({ method: 'wet_pick_up', upperBound: true })).toMatchObject({ leastPpm: null, why: 'not_weighed' })
+  })
+  it('a brine spreads over water, and is not lost by draining', () => {
+    const brine = { method: 'wet_equilibrium' as const, waterG: 1900, steps: [rub, drain(40, [11], null)] }
+    const water = 4000 * 0.35
+    const ppm = lot(brine).leastPpm!
+    expect((ppm * 4000) / water).toBeCloseTo((150 * 6000) / (water + 1900), 6)
+    expect(lot({ ...brine, method: 'wet_pick_up' }).leastPpm).toBe(150)
+  })
+})
+
+describe('which figure some pieces cool by', () => {
+  const stayed = lot({ steps: [rub, drain(40, [12], null)] })
+  it('their own: the worst, and none where one is not shown', () => {
+    expect(leastOf({ lot: { lowPpm: 150 }, stayed }, [11])).toBe(150)
+    expect(leastOf({ lot: { lowPpm: 150 }, stayed }, [11, 12])).toBeNull()
+    expect(leastOf({ lot: { lowPpm: 150 }, stayed }, [99])).toBeNull()
+  })
+  it('a verdict of before stands on what went in; without nitrite there is none', () => {
+    expect(leastOf({ lot: { lowPpm: 143 } }, [11])).toBe(143)
+    expect(leastOf({ lot: null, stayed: null }, [11])).toBeNull()
+  })
+})

@@ -1,0 +1,123 @@
+import { isWet, type CureMethod } from '../cure/cure-method'
+import { leastInBrine } from '../cure/least-in-brine'
+import { shareByWeight } from '../cure/share-by-weight'
+import type { Cut } from '../rules/cuts'
+import { PPM_PER_UNIT, type Grams, type Milliseconds, type Ppm } from '../units/quantities'
+import { boundedLosses, type MeatWeighed, type PieceLoad } from './bounded-losses'
+import { lossesOf } from './losses'
+import { leastStayed, type NotShownWhy, type PieceCured, type Stayed } from './stayed'
+import type { Step } from './step'
+
+/** One thing that went onto a lot: the curing salt, or another part of its mix. */
+export interface LotPut {
+  atMs: Milliseconds
+  massG: Grams
+  /** Salt in it, its own and in what it is. */
+  saltG: Grams
+  /** It is the curing salt. */
+  isAgent: boolean
+  /** Numbers; null: shared out over all by weight. */
+  pieceNumbers: readonly number[] | null
+}
+export interface LotStayedQuestion {
+  method: CureMethod
+  cut: Cut
+  rubbedAtMs: Milliseconds
+  /** Of the brine; 0 for a dry cure. */
+  waterG: Grams
+  /** `lowPpm` is what went in up to now, at its lowest. At least one. */
+  pieces: readonly { pieceId: number; number: number; greenG: Grams; greenOffG: Grams; lowPpm: Ppm }[]
+  puts: readonly LotPut[]
+  mixReadabilityG: Grams
+  steps: readonly Step[]
+  /** What was taken up is not known: nothing can be said of the least. */
+  upperBound: boolean
+}
+/** `excess`: a salt box gives what nobody weighed. `not_weighed`: a brine left before it was even, not weighed yet. */
+export type LotNotShownWhy = NotShownWhy | 'excess' | 'not_weighed'
+export type LotStayed = Stayed<LotNotShownWhy>
+
+/**
+ * The least nitrite that stayed in each piece of a lot by all that was told of it, ppm as NaNO2. A dry cure loses with
+ * its liquid (see `leastStayed`); a brine spreads over all water (see `leastInBrine`), and a draining of it is no loss; a
+ * pick-up keeps its own low figure. What a later weighing of the meat bounds counts as bounded.
+ */
+export function lotStayed(q: LotStayedQuestion): LotStayed {
+  if (q.upperBound) return hiddenBy(q, q.method === 'excess' ? 'excess' : 'not_weighed')
+  if (isWet(q.method)) return inBrine(q)
+  const shares = q.puts.map(put => sharesOf(q, put))
+  const agentG = q.puts.reduce((sum, put) => sum + (put.isAgent ? put.massG : 0), 0)
+  const pieces = q.pieces.map((piece, i): PieceCured => ({
+    pieceId: piece.pieceId,
+    greenG: piece.greenG,
+    puts: q.puts.map((put, k) => ({
+      atMs: put.atMs,
+      // Its share was weighed once more, on the mixing scale.
+      saltLowG: Math.max(0, shares[k]![i]! * (put.saltG / put.massG) - q.mixReadabilityG * (put.saltG / put.massG)),
+      nitriteLowG: put.isAgent && agentG > 0 ? ((piece.lowPpm * piece.greenG) / PPM_PER_UNIT) * (put.massG / agentG) : 0,
+    })),
+  }))
+  const loads = q.pieces.map((piece, i): PieceLoad => ({
+    pieceId: piece.pieceId,
+    greenHighG: piece.greenG + piece.greenOffG,
+    puts: q.puts.map((put, k) => ({ atMs: put.atMs, highG: shares[k]![i]! + q.mixReadabilityG })),
+  }))
+  const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q.steps), loads)
+  return leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false })
+}
+
+/** What of it went onto each piece, in their order, grams. */
+function sharesOf(q: LotStayedQuestion, { massG, pieceNumbers }: LotPut): Grams[] {
+  return shareByWeight(
+    massG,
+    q.pieces.map(piece => (pieceNumbers === null || pieceNumbers.includes(piece.number) ? piece.greenG : 0)),
+  )
+}
+
+/** Weighings of the meat by which nothing is left lying on it. */
+const weighingsOf = (steps: readonly Step[]): MeatWeighed[] =>
+  steps.flatMap(step =>
+    step.kind === 'weigh' && step.figures.what === 'meat' && !step.figures.saltLies
+      ? [{ atMs: step.fromMs, pieces: step.pieces, lowG: step.figures.netG - step.figures.offG }]
+      : [],
+  )
+
+const hiddenBy = ({ pieces }: LotStayedQuestion, why: LotNotShownWhy): LotStayed => ({
+  leastPpm: null,
+  lostShare: null,
+  why,
+  pieces: pieces.map(({ pieceId }) => ({ pieceId, leastPpm: null })),
+})
+
+function inBrine(q: LotStayedQuestion): LotStayed {
+  const greenG = q.pieces.reduce((sum, piece) => sum + piece.greenG, 0)
+  const mixG = q.puts.reduce((sum, put) => sum + put.massG, 0)
+  const pieces = q.pieces.map(({ pieceId, lowPpm }) => ({
+    pieceId,
+    leastPpm:
+      q.method === 'wet_pick_up'
+        ? lowPpm
+        : leastInBrine({
+            nitriteG: (lowPpm * (greenG + q.waterG + mixG)) / PPM_PER_UNIT,
+            greenG,
+            brineWaterG: q.waterG,
+            cut: q.cut,
+          }),
+  }))
+  return { leastPpm: Math.min(...pieces.map(piece => piece.leastPpm)), lostShare: 0, why: null, pieces }
+}
+
+/**
+ * The least that stayed in the worst of these pieces, ppm: it picks the rule they cool by. Null: not shown, or no
+ * nitrite, and the stricter rule holds. `judgement` from before the figure was worked out stands on what went in, at its
+ * lowest.
+ */
+export function leastOf(
+  judgement: { lot: { lowPpm: Ppm } | null; stayed?: LotStayed | null },
+  pieceIds: readonly number[],
+): Ppm | null {
+  if (judgement.stayed === undefined) return judgement.lot?.lowPpm ?? null
+  const least = new Map(judgement.stayed?.pieces.map(piece => [piece.pieceId, piece.leastPpm]))
+  const found = pieceIds.map(id => least.get(id) ?? null)
+  return found.includes(null) ? null : Math.min(...(found as Ppm[]))
+}
