@@ -15,7 +15,8 @@ export const FEEL_WORDS: Record<Feel, string> = {
 }
 export const ROUGH_WORDS = { few_spoons: 'a few spoonfuls', cup: 'about a cup', more: 'more than a cup' } as const
 
-function liquidWords(liquid: Extract<StepInput, { kind: 'drain' }>['liquid'], as: Notation): string {
+/** How much left, as it was told. */
+export function liquidWords(liquid: Extract<StepInput, { kind: 'drain' }>['liquid'], as: Notation): string {
   if (liquid === null) return 'nobody saw how much'
   if (liquid.told === 'weighed') return formatMeat(liquid.weight.netG, as)
   return liquid.told === 'ml' ? `${formatNumber(liquid.ml, 0, as.decimal)} mL` : ROUGH_WORDS[liquid.rough]

@@ -2,7 +2,9 @@ import { z } from 'zod'
 import {
   code,
   DELIVERY_RANGE,
+  DRAINED_RANGE,
   INGREDIENT_RANGE,
+  instantMs,
   name,
   PACK_RANGE,
   PIECE_RANGE,
@@ -25,6 +27,10 @@ export const correctionInput = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('core_reading'), id: id(), value: temperature(), ...why }),
   /** Another curing salt went on than was written down; null when nobody knows which. */
   z.strictObject({ what: z.literal('agent_used'), id: id(), value: code().nullable(), ...why }),
+  /** When a press was done; `id` is its record's. */
+  z.strictObject({ what: z.literal('step_hour'), id: id(), value: instantMs(), ...why }),
+  /** How much was drained or leaked, of a press that told it. */
+  z.strictObject({ what: z.literal('step_drained'), id: id(), value: weight(DRAINED_RANGE), ...why }),
   z.strictObject({ what: z.literal('pack_weight'), id: id(), value: weight(PACK_RANGE), ...why }),
 ])
 export type CorrectionInput = z.output<typeof correctionInput>

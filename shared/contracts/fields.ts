@@ -17,6 +17,7 @@ export const PIECE_RANGE: WeightRange = { minG: 50, maxG: 60_000 }
 export const DELIVERY_RANGE: WeightRange = { minG: 100, maxG: 2_000_000 }
 export const INGREDIENT_RANGE: WeightRange = { minG: 0.01, maxG: 1_000_000 }
 export const PACK_RANGE: WeightRange = { minG: 10, maxG: 20_000 }
+export const DRAINED_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
 export const OFFCUT_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
 export const THICKNESS_RANGE_MM = { min: 5, max: 200 }
 

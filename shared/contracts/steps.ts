@@ -2,14 +2,13 @@ import { z } from 'zod'
 import { TURN_WAYS } from '#core/life/rhythm'
 import { COLOURS, FEELS, LIQUIDS, PIECE_FACES, SMELLS, SPOTS } from '#core/life/step'
 import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
-import { code, instantMs, name, note, reason, weight } from './fields'
+import { code, DRAINED_RANGE, instantMs, name, note, reason, weight } from './fields'
 import { instrumentId } from './instruments'
 
 /** Lots in one press, and kinds of step in it. */
 export const MOST_LOTS_A_PRESS = 60
 export const MOST_STEPS_A_PRESS = 4
 const MOST_AGO_MINUTES = 24 * 60
-const DRAINED_RANGE = { minG: 1, maxG: 100_000 }
 /** Pieces of one lot on one scale, grams. */
 export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 const MOST_ML = 50_000

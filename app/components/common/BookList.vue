@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { EventView } from '#shared/contracts/events'
+import CorrectPress from './CorrectPress.vue'
 import InstrumentNote from './InstrumentNote.vue'
 import LotCode from './LotCode.vue'
 import RecordDetail from './RecordDetail.vue'
@@ -21,6 +22,7 @@ const { moment, as } = useNotation()
 const withFridge = ref(false)
 /** Of a fridge, or of any place. */
 const isReading = ({ kind }: EventView) => kind === 'fridge_read' || kind === 'place_read'
+const isPress = (event: EventView): event is EventView<'step'> => event.kind === 'step' && 'happenedMs' in event.computed
 const fridgeCount = computed(() => props.events.filter(event => isReading(event)).length)
 const opened = ref(new Set<number>())
 const shown = computed(() =>
@@ -93,6 +95,7 @@ function toggleAll(): void {
                   clock {{ formatSpan(event.clockBehindMs) }} behind the record before
                 </StateMark>
                 <InstrumentNote v-for="mark in event.marks" :key="mark.id" :mark="mark" />
+                <CorrectPress v-if="isPress(event) && !event.voided" :event="event" @corrected="emit('changed')" />
                 <VoidButton :event="event" @voided="emit('changed')" />
               </td>
               <td v-if="withSubjects">

@@ -26,7 +26,7 @@ export const steps = {
       byId: int(),
       lateReason: nullable(text(500)),
     },
-    ['eventId', 'endEventId', 'toAtMs'],
+    ['eventId', 'endEventId', 'fromAtMs', 'toAtMs', 'figures'],
   ),
   unsealed: ['eventId', 'endEventId'],
 }

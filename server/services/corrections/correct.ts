@@ -6,6 +6,7 @@ import { judgePlaces } from '../places/judge-places'
 import { lotsThatLay } from '../places/lots-that-lay'
 import { checkRun, lotsOfRun } from '../smoke/check-run'
 import { correctAgent } from './correct-agent'
+import { correctDrained, correctHour } from './correct-step'
 import { rejudge } from '../lots/rejudge'
 import type { Changed } from './changed'
 
@@ -87,6 +88,10 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       const { lots } = await lotsOfRun(ctx, run.id)
       return changed([run.code, ...lots.map(lot => lot.code)], run.code, coreTyped, c.value.typed)
     }
+    case 'step_hour':
+      return await correctHour(ctx, c.id, c.value)
+    case 'step_drained':
+      return await correctDrained(ctx, c.id, c.value)
     case 'pack_weight': {
       const pack = await tables.packs.one({ id: c.id }, { lock: true })
       if (!pack) return refuse('no_such_entry')

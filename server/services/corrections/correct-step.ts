@@ -1,0 +1,78 @@
+import { localSecond } from '#core/calendar/local-day'
+import { drainedG } from '#core/life/drained'
+import { happenedMs } from '#core/life/happened'
+import { sumOf } from '#core/lists/sum-of'
+import type { FiguresOfStep, Step } from '#core/life/step'
+import type { Milliseconds } from '#core/units/quantities'
+import type { TypedWeight } from '#shared/contracts/fields'
+import { refuse, type Answer, type WriteContext } from '../context'
+import { lockLots, refuseChange, settleChange } from '../life/change-steps'
+import type { Changed } from './changed'
+
+/** The steps of a press that stand, and their lots, locked. */
+async function pressOf(ctx: WriteContext, eventId: number) {
+  const told = await ctx.tables.steps.find({ eventId }, { order: [['id', 'ASC']] })
+  // A rub's hour is day 0 of all that follows from it; a heat's is its smoke's.
+  if (told.length === 0 || told.some(step => step.kind === 'rub' || step.runId !== null)) return refuse('no_such_entry')
+  return { ok: true as const, value: { told, lots: await lockLots(ctx, told.map(step => step.lotId)) } }
+}
+
+/** Minutes on the wall are what people say. */
+const wall = (atMs: Milliseconds, zone: string): string => localSecond(atMs, zone).slice(0, -3)
+
+/** A press was done at another hour: all its steps move there, if nothing then contradicts itself. */
+export async function correctHour(ctx: WriteContext, eventId: number, toMs: Milliseconds): Promise<Answer<Changed>> {
+  const press = await pressOf(ctx, eventId)
+  if (!press.ok) return press
+  const atMs = happenedMs({ told: 'at', atMs: toMs }, ctx.nowMs)
+  if (atMs === null) return refuse('not_yet_happened', {}, ['value'])
+  const { told, lots } = press.value
+  const ids = new Set(told.map(step => step.id))
+  const refused = await refuseChange(ctx, lots, steps =>
+    steps.map((step): Step => (ids.has(step.id) ? { ...step, fromMs: atMs, toMs: atMs } : step)),
+  )
+  if (!refused.ok) return { ...refused, path: ['value'] }
+  for (const step of told) await ctx.tables.steps.update(step.id, { fromAtMs: atMs, toAtMs: atMs })
+  await settleChange(ctx, lots, told.map(step => step.kind))
+  const { zone } = lots[0]!
+  return {
+    ok: true,
+    value: {
+      subjects: lots.map(lot => lot.code),
+      about: `the hour of record ${eventId}`,
+      from: wall(told[0]!.fromAtMs, zone),
+      to: wall(atMs, zone),
+    },
+  }
+}
+
+/** Another amount was drained or leaked than was told. */
+export async function correctDrained(ctx: WriteContext, eventId: number, weight: TypedWeight): Promise<Answer<Changed>> {
+  const press = await pressOf(ctx, eventId)
+  if (!press.ok) return press
+  const { told, lots } = press.value
+  const drains = told.filter(step => step.kind === 'drain')
+  if (drains.length === 0) return refuse('no_such_entry')
+  const { netG } = weight
+  for (const step of drains) {
+    const greenG = sumOf(await ctx.tables.pieces.pick(['greenG'], { id: step.pieces }), piece => piece.greenG)
+    const { code } = lots.find(lot => lot.id === step.lotId)!
+    if (netG > greenG) return refuse('drained_over', { code, drainedG: netG, greenG }, ['value'])
+    const figures = step.figures as FiguresOfStep['drain']
+    await ctx.tables.steps.update(step.id, { figures: { ...figures, drained: drainedG({ netG }, { syrup: false }) } })
+  }
+  await settleChange(ctx, lots, ['drain'])
+  const before = (drains[0]!.figures as FiguresOfStep['drain']).drained
+  return {
+    ok: true,
+    value: {
+      subjects: lots.map(lot => lot.code),
+      about: `what left by record ${eventId}`,
+      from: before === null ? 'not seen' : amountText(before),
+      to: weight.typed,
+    },
+  }
+}
+
+const amountText = ({ lowG, highG }: { lowG: number; highG: number }): string =>
+  lowG === highG ? `${Math.round(lowG)} g` : `${Math.round(lowG)} to ${Math.round(highG)} g`

@@ -1,0 +1,53 @@
+import { foldLife } from '#core/life/fold'
+import { isSound } from '#core/life/fold-standing'
+import type { Step, StepKind } from '#core/life/step'
+import type { RowOf } from '../../db/table-spec'
+import type { lots as lotsTable } from '../../db/tables/lots'
+import type { Answer, WriteContext } from '../context'
+import { keepStayed, MOVES_STAYED } from '../lots/rejudge'
+import { judgePlaces } from '../places/judge-places'
+import { judgeHeated } from '../smoke/judge-heated'
+import { keepState } from './keep-state'
+import { contradicted } from './lay-steps'
+import { standingSteps, type Standing } from './standing-steps'
+
+type Lot = RowOf<typeof lotsTable>
+
+/** Kinds by which pieces get to another place or stage. */
+const MOVES: ReadonlySet<StepKind> = new Set<StepKind>(['move', 'out', 'heat'])
+
+/** Lots of some steps, locked, always in the same order. */
+export const lockLots = (ctx: WriteContext, lotIds: readonly number[]): Promise<Lot[]> =>
+  ctx.tables.lots.find(
+    { id: [...new Set(lotIds)].toSorted((a, b) => a - b) },
+    { order: [['id', 'ASC']], lock: true, withVoided: true },
+  )
+
+/**
+ * Holds what would stand after a change of some lots' steps against each other, before it is written: refused with both
+ * steps where they contradict. `changed` makes of what stands what would. Nothing is written here.
+ */
+export async function refuseChange(
+  ctx: WriteContext,
+  lots: readonly Lot[],
+  changed: (steps: readonly Standing[]) => readonly Step[],
+): Promise<Answer<null>> {
+  const standing = await standingSteps(ctx.tables, lots.map(lot => lot.id))
+  for (const lot of lots) {
+    const before = standing.get(lot.id) ?? []
+    const folded = foldLife(changed(before))
+    if (!folded.ok && isSound(before)) return contradicted(lot, folded.contradiction)
+  }
+  return { ok: true, value: null }
+}
+
+/** After some lots' steps were changed: the state of their pieces, what lay warm, what stayed and how that cooled. */
+export async function settleChange(ctx: WriteContext, lots: readonly Lot[], kinds: readonly StepKind[]): Promise<void> {
+  for (const lot of lots) await keepState(ctx.tables, lot.id)
+  if (kinds.some(kind => MOVES.has(kind))) await judgePlaces(ctx, lots)
+  if (!kinds.some(kind => MOVES_STAYED.has(kind))) return
+  for (const lot of lots) {
+    await keepStayed(ctx, lot.id)
+    await judgeHeated(ctx, lot.id)
+  }
+}
