@@ -8,6 +8,7 @@ import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import StartRun from '~/components/smokehouse/StartRun.vue'
 import { isLeft } from '#core/lots/finished'
+import type { RunSummary } from '#shared/contracts/cold-room'
 import { useClock } from '~/composables/use-clock'
 import { formatSpan } from '#core/units/format-span'
 import { useNotation } from '~/composables/use-notation'
@@ -35,6 +36,11 @@ const state = (run: { pulledAtMs: Milliseconds | null; cooled: boolean }) =>
       ? ({ tone: 'good', words: 'cooled' } as const)
       : ({ tone: 'act', words: 'cooling, keep reading' } as const)
 onMounted(floor.load)
+/** Of a smoke that is long over nobody asks. */
+function lastRead({ lastReadingMs, pulledAtMs }: RunSummary): string {
+  if (lastReadingMs !== null) return `${formatSpan(Math.max(0, nowMs.value - lastReadingMs))} ago`
+  return pulledAtMs === null ? 'none yet' : '–'
+}
 </script>
 
 <template>
@@ -84,7 +90,7 @@ onMounted(floor.load)
               </td>
               <td>{{ moment(run.startedAtMs) }}</td>
               <td>{{ run.pulledAtMs ? moment(run.pulledAtMs) : '–' }}</td>
-              <td>{{ run.lastReadingMs ? `${formatSpan(Math.max(0, nowMs - run.lastReadingMs))} ago` : 'none yet' }}</td>
+              <td>{{ lastRead(run) }}</td>
               <td>
                 <StateMark :tone="state(run).tone">{{ state(run).words }}</StateMark>
               </td>

@@ -16,9 +16,9 @@ export const useFloor = defineStore('floor', () => {
     view.value = {
       ...view.value,
       lots: view.value.lots.map((lot) => {
-        const { pieces, stayed = lot.judgement.stayed, ...rest } = now.get(lot.code) ?? { pieces: [] }
+        const { pieces, leastPpm = lot.judgement.leastPpm, ...rest } = now.get(lot.code) ?? { pieces: [] }
         const lying = new Map(pieces.map(piece => [piece.id, piece]))
-        const judgement = { ...lot.judgement, stayed }
+        const judgement = { ...lot.judgement, leastPpm }
         return { ...lot, ...rest, judgement, pieces: lot.pieces.map(piece => ({ ...piece, ...lying.get(piece.id) })) }
       }),
     }

@@ -114,9 +114,10 @@ export function tableBinder<C extends Columns>(
     }
     const pick = async (sqlText: string, some: readonly string[]) => {
       const rows = await sequelize.query<Record<string, unknown>>(sqlText, { type: QueryTypes.SELECT, ...inIt })
+      const wanted = columns.filter(({ key }) => some.includes(key))
       return rows.map((raw) => {
         const row: Record<string, unknown> = { id: Number(raw.id) }
-        for (const key of some) if (key !== 'id') row[key] = spec.columns[key]!.read(raw[snake(key)])
+        for (const { key, field, column } of wanted) row[key] = column.read(raw[field])
         return row as never
       })
     }

@@ -43,7 +43,7 @@ export interface ThreadReader {
   /** Packs of lots, added up by lot and by who has them. */
   packTotalsOf: (lotIds: readonly number[]) => Promise<{ byLot: PackTotal[]; byCustomer: PackTotal[] }>
   /** Which lots had pieces in which runs. */
-  lotsOfRuns: (runIds: readonly number[]) => Promise<{ runId: number; lotId: number }[]>
+  lotsOfRuns: (runIds: readonly number[]) => Promise<{ runId: number; lotId: number; code: string }[]>
 }
 
 /** More bundles than this are told without their codes: a list of thousands names none. */
@@ -138,7 +138,9 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       rows(
         runIds,
         ids => `
-      SELECT DISTINCT r.run_id AS runId, p.lot_id AS lotId FROM run_pieces r JOIN pieces p ON p.id = r.piece_id AND p.voided = 0 WHERE r.voided = 0 AND r.run_id IN (${ids})`,
+      SELECT DISTINCT r.run_id AS runId, p.lot_id AS lotId, l.code FROM run_pieces r
+      JOIN pieces p ON p.id = r.piece_id AND p.voided = 0 JOIN lots l ON l.id = p.lot_id AND l.voided = 0
+      WHERE r.voided = 0 AND r.run_id IN (${ids})`,
       ),
   }
 }

@@ -14,6 +14,7 @@ export interface RunSummary {
   smoker: string
   startedAtMs: Milliseconds
   pulledAtMs: Milliseconds | null
+  /** Null: none, or it was pulled days ago. */
   lastReadingMs: Milliseconds | null
   lastCoreC: Celsius | null
   cooled: boolean

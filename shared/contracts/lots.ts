@@ -75,6 +75,11 @@ export interface LotPiece {
 }
 
 /** What every room needs to know of a lot. */
+/** Of a verdict, what a small beam shows. */
+export type JudgementBrief = Pick<Judgement, 'status' | 'meaning' | 'lot' | 'maxPpm' | 'floorPpm'> & {
+  /** The least that stayed in the worst piece; null: not shown, or no nitrite. */
+  leastPpm: Ppm | null
+}
 export interface LotSummary {
   code: string
   cut: Cut
@@ -103,7 +108,7 @@ export interface LotSummary {
   turns: { id: number; atMs: Milliseconds; by: string; pieces: number[] | null }[]
   /** How it felt when it was last looked at. */
   lastFeel: { feel: Feel; atMs: Milliseconds } | null
-  judgement: Judgement
+  judgement: JudgementBrief
   openHolds: HoldReason[]
   runs: {
     code: string
@@ -154,7 +159,8 @@ export interface ResidualView {
   why: 'lab_always' | 'nitrate' | 'no_figure' | 'not_finished' | 'over' | null
 }
 
-export interface LotView extends LotSummary {
+export interface LotView extends Omit<LotSummary, 'judgement'> {
+  judgement: Judgement
   residual: ResidualView | null
   targets: Targets
   note: string | null

@@ -1,4 +1,4 @@
-import type { StayedJudged } from './judgement'
+import type { Ppm } from '#core/units/quantities'
 import type { LotPiece, LotSummary } from './lots'
 import type { ToldKind } from './steps'
 
@@ -7,8 +7,8 @@ export type LotNow = Pick<
   LotSummary,
   'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'turns' | 'lastFeel' | 'openHolds'
 > & {
-  /** Only where it may have changed. */
-  stayed?: StayedJudged | null
+  /** The least that stayed, only where it may have changed. */
+  leastPpm?: Ppm | null
   pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs'>[]
 }
 

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Judgement } from '#shared/contracts/judgement'
+import type { JudgementBrief } from '#shared/contracts/lots'
 import { STATUS_WORDS } from '#shared/messages/verdict'
 import { useNotation } from '~/composables/use-notation'
 import { beamScale, secondEnds } from './beam-scale'
 
 /** The beam as it is shown in tables: span, posts, one weight with its bar, and the figure. */
-const props = defineProps<{ judgement: Judgement }>()
+const props = defineProps<{ judgement: JudgementBrief }>()
 const W = 116
 const { ppm } = useNotation()
 const lot = computed(() => props.judgement.lot)
 const scale = computed(() => beamScale(W, 5, props.judgement.maxPpm, lot.value ? [lot.value] : []))
 /** The other end of the weight: the least that stayed, where liquid took some along. */
-const least = computed(() => (lot.value ? secondEnds([lot.value.lowPpm], [props.judgement.stayed?.leastPpm ?? null])[0]! : null))
+const least = computed(() => (lot.value ? secondEnds([lot.value.lowPpm], [props.judgement.leastPpm])[0]! : null))
 const x = (value: number) => scale.value.x(value)
 </script>
 

@@ -6,7 +6,7 @@ import type { PlaceView } from '#shared/contracts/places'
 import { usesOf } from '#core/places/place-kind'
 import type { Tables } from '../../db/database'
 import { present, since } from '../../db/where'
-import { instrumentBriefs, loadMarks, type MarkAt } from '../instruments/marks'
+import { marksAndBriefs, type MarkAt } from '../instruments/marks'
 import { lotSummaries } from '../lots/lot-summaries'
 import { freeBytes } from '../office/free-space'
 import { shopView } from '../office/office'
@@ -15,17 +15,20 @@ import { storeConcern } from '../store/store-concern'
 const READINGS_DAYS = 14
 const READINGS_MOST = 400
 const RUNS_MOST = 40
+/** Pulled longer ago, nobody asks when a smoke was last read. */
+const LATELY_MS = 3 * MS_PER_DAY
 
-/** Each looked for, none counted: a shop of ten years has many. */
+/** Each looked for, none counted: a shop of ten years has many. Who packed once has been through all of it. */
 async function firstThings(tables: Tables): Promise<FirstThings> {
   const one = { limit: 1 }
-  const [salt, meat, pack, lot] = await Promise.all([
+  const packs = await tables.packs.pick([], {}, one)
+  if (packs.length > 0) return { salt: true, meat: true, packed: true, lot: true }
+  const [salt, meat, lot] = await Promise.all([
     tables.ingredientLots.pick([], { kind: 'curing_salt' }, one),
     tables.meatLots.pick([], { state: 'in' }, one),
-    tables.packs.pick([], {}, one),
     tables.lots.pick([], {}, one),
   ])
-  return { salt: salt.length > 0, meat: meat.length > 0, packed: pack.length > 0, lot: lot.length > 0 }
+  return { salt: salt.length > 0, meat: meat.length > 0, packed: false, lot: lot.length > 0 }
 }
 
 /** Places with their readings of the last days. */
@@ -64,20 +67,23 @@ async function placeViews(tables: Tables, markAt: MarkAt, nowMs: Milliseconds): 
 }
 
 /** Smokes: every one in the fire, and the latest. A lot that is finished was cooled. */
-async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Promise<RunSummary[]> {
+async function runSummaries(
+  tables: Tables,
+  openLots: readonly LotSummary[],
+  nowMs: Milliseconds,
+): Promise<RunSummary[]> {
   const [unpulled, latest] = await Promise.all([
     tables.runs.find({ pulledAtMs: null }),
     tables.runs.find({}, { order: [['id', 'DESC']], limit: RUNS_MOST }),
   ])
   const runs = [...new Map([...unpulled, ...latest].map(run => [run.id, run])).values()].toSorted((a, b) => b.id - a.id)
-  const runId = runs.map(run => run.id)
   const newest = { first: { order: [['atMs', 'DESC']], limit: 1 } } as const
+  const lately = runs.filter(run => (run.pulledAtMs ?? nowMs) > nowMs - LATELY_MS)
   const [inRuns, lastRead] = await Promise.all([
-    tables.thread.lotsOfRuns(runId),
-    tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, wheres: runId.map(one => ({ runId: one })) }),
+    tables.thread.lotsOfRuns(runs.map(run => run.id)),
+    tables.runReadings.pickEach(['runId', 'atMs'], { ...newest, wheres: lately.map(run => ({ runId: run.id })) }),
   ])
   const last = new Map(lastRead.map(reading => [reading.runId, reading.atMs]))
-  const codes = await tables.lots.pick(['code'], { id: [...new Set(inRuns.map(row => row.lotId))] })
   const waiting = runs.filter(run => run.pulledAtMs === null)
   const cores = new Map(
     (
@@ -87,7 +93,6 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
       })
     ).map(reading => [reading.runId, reading.coreC]),
   )
-  const codeOf = new Map(codes.map(lot => [lot.id, lot.code]))
   const lotsOf = groupBy(inRuns, row => row.runId)
   const stillWarm = new Set(openLots.flatMap(lot => lot.runs.filter(run => !run.cooled).map(run => run.code)))
   return runs.map(run => ({
@@ -98,7 +103,7 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
     lastReadingMs: last.get(run.id) ?? null,
     lastCoreC: cores.get(run.id) ?? null,
     cooled: !stillWarm.has(run.code),
-    lots: (lotsOf.get(run.id) ?? []).flatMap(row => codeOf.get(row.lotId) ?? []),
+    lots: (lotsOf.get(run.id) ?? []).map(row => row.code),
   }))
 }
 
@@ -107,11 +112,10 @@ async function runSummaries(tables: Tables, openLots: readonly LotSummary[]): Pr
  * the Slicing table read it.
  */
 export async function floorView(tables: Tables, nowMs: Milliseconds, dataFolder: string | null): Promise<FloorView> {
-  const [shop, rows, markAt, instruments, store, first, free] = await Promise.all([
+  const [shop, rows, { markAt, briefs }, store, first, free] = await Promise.all([
     shopView(tables),
     tables.lots.find({ finishedAtMs: null }, { order: [['id', 'ASC']] }),
-    loadMarks(tables, nowMs - READINGS_DAYS * MS_PER_DAY),
-    instrumentBriefs(tables, nowMs),
+    marksAndBriefs(tables, nowMs - READINGS_DAYS * MS_PER_DAY, nowMs),
     storeConcern(tables, nowMs),
     firstThings(tables),
     freeBytes(dataFolder),
@@ -123,9 +127,9 @@ export async function floorView(tables: Tables, nowMs: Milliseconds, dataFolder:
     shop,
     lots,
     places,
-    runs: await runSummaries(tables, lots),
+    runs: await runSummaries(tables, lots, nowMs),
     nowMs,
     store,
-    instruments,
+    instruments: briefs,
   }
 }

@@ -29,14 +29,15 @@ async function checksFrom(tables: Tables, ids: readonly number[], sinceMs: Milli
   return groupBy([...before, ...later], check => check.instrumentId)
 }
 
+type Checks = Awaited<ReturnType<typeof checksFrom>>
+
 /** Reads the instruments once; the answer then works for any number of readings from a moment on. */
 export async function loadMarks(tables: Tables, sinceMs: Milliseconds): Promise<MarkAt> {
   const instruments = await tables.instruments.pick(['name', 'everyDays'])
-  const checks = await checksFrom(
-    tables,
-    instruments.map(one => one.id),
-    sinceMs,
-  )
+  return marksBy(instruments, await checksFrom(tables, instruments.map(one => one.id), sinceMs))
+}
+
+function marksBy(instruments: readonly { id: number; name: string; everyDays: number }[], checks: Checks): MarkAt {
   const known = new Map(instruments.map(one => [one.id, one]))
   return (id, atMs) => {
     const one = id === null ? undefined : known.get(id)
@@ -47,21 +48,28 @@ export async function loadMarks(tables: Tables, sinceMs: Milliseconds): Promise<
 }
 
 /** Instruments in use, as the floor chooses them. */
-export async function instrumentBriefs(tables: Tables, nowMs: Milliseconds): Promise<InstrumentBrief[]> {
-  const instruments = await tables.instruments.find({ inUse: true }, { order: [['id', 'ASC']] })
-  const checks = await checksFrom(
-    tables,
-    instruments.map(one => one.id),
-    nowMs,
-  )
-  return instruments.map(({ id, kind, purpose, name, everyDays, offsetC }) => ({
-    id,
-    kind,
-    purpose,
-    name,
-    offsetC,
-    ...stateAt(checks.get(id) ?? [], everyDays, nowMs),
-  }))
+export const instrumentBriefs = async (tables: Tables, nowMs: Milliseconds): Promise<InstrumentBrief[]> =>
+  (await marksAndBriefs(tables, nowMs, nowMs)).briefs
+
+/** Both at once, from one reading of the instruments: how each stood from a moment on, and those in use now. */
+export async function marksAndBriefs(
+  tables: Tables,
+  sinceMs: Milliseconds,
+  nowMs: Milliseconds,
+): Promise<{ markAt: MarkAt; briefs: InstrumentBrief[] }> {
+  const instruments = await tables.instruments.find({}, { order: [['id', 'ASC']] })
+  const checks = await checksFrom(tables, instruments.map(one => one.id), sinceMs)
+  const briefs = instruments
+    .filter(one => one.inUse)
+    .map(({ id, kind, purpose, name, everyDays, offsetC }) => ({
+      id,
+      kind,
+      purpose,
+      name,
+      offsetC,
+      ...stateAt(checks.get(id) ?? [], everyDays, nowMs),
+    }))
+  return { markAt: marksBy(instruments, checks), briefs }
 }
 
 /** Every instrument with its checks, newest first. */

@@ -1,30 +1,35 @@
-import type { FiguresOfStep, Step } from '#core/life/step'
+import type { FiguresOfStep, StepKind } from '#core/life/step'
+import type { Milliseconds } from '#core/units/quantities'
 import type { LotLife } from '#core/life/fold'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { LotNow } from '#shared/contracts/press-answer'
 import type { Standing } from './standing-steps'
 
-/** What the last look said of how the thickest piece feels. */
-export function lastFeelOf(steps: readonly Pick<Step, 'kind' | 'fromMs' | 'figures'>[]): LotSummary['lastFeel'] {
-  const said = steps.flatMap(({ kind, fromMs, figures }) => {
-    const feel = kind === 'look' ? (figures as FiguresOfStep['look']).feel : null
-    return feel ? [{ feel, atMs: fromMs }] : []
+/** What the last look said of how the thickest piece feels; looks in order of happening. */
+export function lastFeelOf(looks: readonly { fromAtMs: Milliseconds; figures: unknown }[]): LotSummary['lastFeel'] {
+  const said = looks.flatMap(({ fromAtMs: atMs, figures }) => {
+    const { feel } = figures as FiguresOfStep['look']
+    return feel ? [{ feel, atMs }] : []
   })
   return said.at(-1) ?? null
 }
 
 /** Turns as the twine shows them; `initials` of those who told them. */
 export const turnsOf = (
-  steps: readonly (Pick<Step, 'id' | 'kind' | 'fromMs' | 'pieces'> & { byId: number })[],
+  turns: readonly { id: number; fromAtMs: Milliseconds; byId: number; pieces: readonly number[] }[],
   initials: ReadonlyMap<number, string>,
   /** Of the lot. */
   count: number,
 ): LotSummary['turns'] =>
-  steps.flatMap(({ id, kind, fromMs, byId, pieces }) =>
-    kind === 'turn'
-      ? [{ id, atMs: fromMs, by: initials.get(byId)!, pieces: pieces.length === count ? null : [...pieces] }]
-      : [],
-  )
+  turns.map(({ id, fromAtMs, byId, pieces }) => ({
+    id,
+    atMs: fromAtMs,
+    by: initials.get(byId)!,
+    pieces: pieces.length === count ? null : [...pieces],
+  }))
+
+const ofKind = (steps: readonly Standing[], kind: StepKind) =>
+  steps.flatMap(step => (step.kind === kind ? [{ ...step, fromAtMs: step.fromMs }] : []))
 
 /** A lot as its steps leave it now, for the rooms. */
 export const lotNow = (
@@ -35,8 +40,8 @@ export const lotNow = (
   code,
   cureEndedAtMs: life.cureEndedAtMs,
   drainedAtMs: life.drainedAtMs,
-  turns: turnsOf(steps, initials, life.pieces.length),
-  lastFeel: lastFeelOf(steps),
+  turns: turnsOf(ofKind(steps, 'turn'), initials, life.pieces.length),
+  lastFeel: lastFeelOf(ofKind(steps, 'look')),
   pieces: life.pieces.map(({ pieceId: id, placeId, spot, face, stage, sinceMs, outAtMs }) => ({
     id,
     placeId,

@@ -173,7 +173,7 @@ async function lotsNow({ tables }: WriteContext, lives: readonly Lived[]) {
   const initials = new Map(users.map(user => [user.id, user.initials]))
   return lives.map(({ lot, laid, stayed }): LotNow => ({
     ...lotNow(lot.code, laid, initials),
-    ...(stayed === undefined ? {} : { stayed }),
+    ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
     openHolds: holds
       .filter(hold => hold.lotId === lot.id && stopsLot(hold, laid.life.pieces.length))
       .map(hold => hold.reason),

@@ -7,7 +7,7 @@ import type { Tables } from '../../db/database'
 import type { RowOf, WhereOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import { below, startsWith } from '../../db/where'
-import { lotSummaries } from './lot-summaries'
+import { brief, lotSummaries } from './lot-summaries'
 
 /** What is looked for, as a filter: a day, a cut, or the first letters of a code. */
 function matching(find: string | undefined): WhereOf<typeof lotsTable> {
@@ -35,7 +35,7 @@ async function finishedRows(tables: Tables, rows: readonly RowOf<typeof lotsTabl
     cut: row.cut,
     rind: row.rind,
     rubbedOn: row.rubbedOn,
-    judgement: row.judgement,
+    judgement: brief(row.judgement),
     cureEndedAtMs: row.cureEndedAtMs,
     readyG: row.readyG,
     leftG: 0,

@@ -1,16 +1,30 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { stopsLot } from '#core/lots/stops-lot'
 import { groupBy } from '#core/lists/group-by'
-import type { LotSummary } from '#shared/contracts/lots'
+import type { Judgement } from '#shared/contracts/judgement'
+import type { JudgementBrief, LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/database'
-import { stepOf } from '../../db/step-of'
+import { PIECE_STATE } from '../../db/tables/piece-state'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { waitingForSecond } from './second-due'
 import { lotHeats } from '../smoke/heat-groups'
 
 type LotRow = RowOf<typeof lots>
+
+/** Of a piece, what the rooms show. */
+const PIECE_SHOWN = ['number', 'greenG', 'greenTyped', 'bag', ...PIECE_STATE] as const
+
+/** Of a verdict, what a small beam shows; one from before the least that stayed was worked out shows none. */
+export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgement): JudgementBrief => ({
+  status,
+  meaning,
+  lot,
+  maxPpm,
+  floorPpm,
+  leastPpm: stayed?.leastPpm ?? null,
+})
 
 /** The runs of some pieces, and which pieces were in which. */
 async function runsOf(tables: Tables, pieceIds: number[]) {
@@ -24,23 +38,22 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
-  const [pieces, turnsAndLooks, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
-    tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),
-    tables.steps.pick(
-      ['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'figures', 'pieces'],
-      { lotId, kind: ['turn', 'look'] },
-      { order: [['fromAtMs', 'ASC']] },
-    ),
-    tables.holds.find({ lotId }),
-    tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
-    tables.packs.totals('lotId', { where: { lotId, dispatchId: null } }),
-    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId } }),
-    tables.places.find(),
+  const sliced = rows.filter(row => row.readyG !== null).map(row => row.id)
+  const inTime = { order: [['fromAtMs', 'ASC']] } as const
+  const [pieces, turns, looks, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
+    tables.pieces.pick([...PIECE_SHOWN, 'lotId', 'meatLotId'], { lotId }, { order: [['number', 'ASC']] }),
+    tables.steps.pick(['lotId', 'fromAtMs', 'byId', 'pieces'], { lotId, kind: 'turn' }, inTime),
+    tables.steps.pick(['lotId', 'fromAtMs', 'figures'], { lotId, kind: 'look' }, inTime),
+    tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId }),
+    tables.packs.totals('lotId', { sum: ['netG'], where: { lotId: sliced } }),
+    tables.packs.totals('lotId', { where: { lotId: sliced, dispatchId: null } }),
+    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId: sliced } }),
+    tables.places.pick(['name']),
     tables.users.pick(['initials']),
   ])
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
   const second = groupBy(
-    twice.length ? await tables.lotIngredients.find({ lotId: twice, application: 2 }) : [],
+    twice.length ? await tables.lotIngredients.pick(['lotId', 'application'], { lotId: twice, application: 2 }) : [],
     part => part.lotId,
   )
   const meat = await tables.meatLots.pick(['code'], { id: [...new Set(pieces.map(piece => piece.meatLotId))] })
@@ -49,10 +62,12 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     pieces.map(piece => piece.id),
   )
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
+  const fridgeName = new Map(fridges.map(fridge => [fridge.id, fridge.name]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const of = {
     pieces: groupBy(pieces, p => p.lotId),
-    steps: groupBy(turnsAndLooks.map(stepOf), step => step.lotId),
+    turns: groupBy(turns, step => step.lotId),
+    looks: groupBy(looks, step => step.lotId),
     holds: groupBy(holds, h => h.lotId),
   }
   const heatsOf = await lotHeats(
@@ -77,7 +92,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       rind: lot.rind,
       saltOnly: lot.saltOnly,
       method: lot.method,
-      fridge: fridges.find(fridge => fridge.id === lot.fridgeId)!.name,
+      fridge: fridgeName.get(lot.fridgeId)!,
       fridgeId: lot.fridgeId,
       rubbedAtMs: lot.rubbedAtMs,
       rubbedOn: lot.rubbedOn,
@@ -90,26 +105,13 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       turnBy: lot.turnBy,
       drainedAtMs: lot.drainedAtMs,
       cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(({ id, number, greenG, greenTyped, meatLotId, bag, placeId, spot, face, stage, sinceMs, outAtMs }) => ({
-        id,
-        number,
-        greenG,
-        greenTyped,
-        bag,
-        meatCode: meatCode.get(meatLotId)!,
-        placeId,
-        spot,
-        face,
-        stage,
-        sinceMs,
-        outAtMs,
-      })),
+      pieces: mine.map(({ lotId: _lot, meatLotId, ...piece }) => ({ ...piece, meatCode: meatCode.get(meatLotId)! })),
       greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
-      turns: turnsOf(of.steps.get(lot.id) ?? [], initials, mine.length),
-      lastFeel: lastFeelOf(of.steps.get(lot.id) ?? []),
-      judgement: lot.judgement,
+      turns: turnsOf(of.turns.get(lot.id) ?? [], initials, mine.length),
+      lastFeel: lastFeelOf(of.looks.get(lot.id) ?? []),
+      judgement: brief(lot.judgement),
       openHolds: (of.holds.get(lot.id) ?? [])
         .filter(hold => stopsLot(hold, mine.length))
         .map(hold => hold.reason),

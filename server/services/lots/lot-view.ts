@@ -47,6 +47,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
     ok: true,
     value: {
       ...summary!,
+      judgement: row.judgement,
       residual,
       meatScale: markAt(row.meatScaleId, row.rubbedAtMs),
       mixScale: markAt(row.mixScaleId, row.rubbedAtMs),

@@ -37,7 +37,11 @@ export function memoryThread(table: TableOf): ThreadReader {
       })),
     runsOf: async lotIds => distinct(inRuns().filter(row => lotIds.includes(row.lotId))),
     lotsOfRuns: async runIds =>
-      distinct(inRuns().flatMap(({ lotId, runId }) => (runIds.includes(runId) ? [{ runId, lotId }] : []))),
+      distinct(
+        inRuns().flatMap(({ lotId, runId }) =>
+          runIds.includes(runId) ? [{ runId, lotId, code: table('lots').all().get(lotId)!.code as string }] : [],
+        ),
+      ),
     usesOf: async ingredientLotIds =>
       alive('lot_ingredients')
         .filter(part => ingredientLotIds.includes(part.ingredientLotId as number))
