@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { measureBeam } from './lib/speed/beam.mjs'
 import { measureBook } from './lib/speed/book.mjs'
 import { measureLife } from './lib/speed/life.mjs'
+import { measureTap } from './lib/speed/tap.mjs'
 import { measurePages } from './lib/speed/pages.mjs'
 import { measureCluster } from './lib/speed/cluster.mjs'
 import { prepareTypes } from './lib/build.mjs'
@@ -13,7 +14,7 @@ import { ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 import { Advice, main } from './lib/steps.mjs'
 
-const MEASURES = { core: measureCore, book: measureBook, beam: measureBeam, pages: measurePages, life: measureLife }
+const MEASURES = { core: measureCore, book: measureBook, beam: measureBeam, pages: measurePages, life: measureLife, tap: measureTap }
 /** Takes packages that no shop on one machine needs: only when it is named. */
 const BY_NAME = { cluster: measureCluster }
 

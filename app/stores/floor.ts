@@ -16,7 +16,10 @@ export const useFloor = defineStore('floor', () => {
     view.value = {
       ...view.value,
       lots: view.value.lots.map((lot) => {
-        const { pieces, leastPpm = lot.judgement.leastPpm, ...rest } = now.get(lot.code) ?? { pieces: [] }
+        const told = now.get(lot.code)
+        // The same object: what did not change is not drawn again.
+        if (!told) return lot
+        const { pieces, leastPpm = lot.judgement.leastPpm, ...rest } = told
         const lying = new Map(pieces.map(piece => [piece.id, piece]))
         const judgement = { ...lot.judgement, leastPpm }
         return { ...lot, ...rest, judgement, pieces: lot.pieces.map(piece => ({ ...piece, ...lying.get(piece.id) })) }

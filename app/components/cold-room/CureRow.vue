@@ -140,6 +140,9 @@ const which = computed(() => {
   padding: 0.55rem 0 0.5rem;
   border-bottom: 1px solid var(--hair);
   scroll-margin-top: 5rem;
+  /* Of forty rows those in sight are drawn. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 12rem;
 }
 .cure-row:target {
   background: var(--heather-wash);

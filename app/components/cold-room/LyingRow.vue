@@ -69,6 +69,8 @@ const words = computed(() =>
 .lying {
   padding: 0.35rem 0;
   border-bottom: 1px solid var(--hair);
+  content-visibility: auto;
+  contain-intrinsic-size: auto 7rem;
 }
 .who {
   display: flex;

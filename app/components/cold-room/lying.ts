@@ -12,15 +12,29 @@ export interface Lying {
   others: LyingLot[]
 }
 
+interface Here extends LyingLot {
+  stage: LotPiece['stage']
+}
+/** By lot: a lot that did not change gives the same answer, and what shows it is not drawn again. */
+const found = new WeakMap<LotSummary, Map<number, Here[]>>()
+
+function hereOf(placeId: number, lot: LotSummary): Here[] {
+  const ofLot = found.get(lot) ?? new Map<number, Here[]>()
+  found.set(lot, ofLot)
+  const before = ofLot.get(placeId)
+  if (before) return before
+  const now = [...groupBy(lyingIn(placeId, lot.pieces), piece => piece.stage).entries()].map(([stage, pieces]) => ({
+    lot,
+    stage,
+    pieces,
+  }))
+  ofLot.set(placeId, now)
+  return now
+}
+
 /** What of some lots lies in a place, lot by lot and stage by stage. What is sliced to the end lies in packs. */
 export function lyingOf(placeId: number, lots: readonly LotSummary[]): Lying {
-  const here = lots.flatMap(lot =>
-    [...groupBy(lyingIn(placeId, lot.pieces), piece => piece.stage).entries()].map(([stage, pieces]) => ({
-      lot,
-      stage,
-      pieces,
-    })),
-  )
+  const here = lots.flatMap(lot => hereOf(placeId, lot))
   return {
     curing: here.filter(one => one.stage === 'cure'),
     others: here.filter(one => one.stage !== 'cure' && one.lot.packs === 0),

@@ -3,7 +3,7 @@ import { onLongPress } from '@vueuse/core'
 import { ref, useTemplateRef, type ComponentPublicInstance, type Ref } from 'vue'
 
 /** A verb of the floor. A tap says that it is done now; a finger that stays asks when. */
-withDefaults(
+const props = withDefaults(
   defineProps<{ main?: boolean; icon?: string | undefined; loading?: boolean; disabled?: boolean; good?: boolean }>(),
   { icon: undefined },
 )
@@ -20,7 +20,7 @@ onLongPress(
 )
 function tap(): void {
   if (held.value) held.value = false
-  else emit('now')
+  else if (!props.loading) emit('now')
 }
 </script>
 
@@ -31,7 +31,9 @@ function tap(): void {
     :color="main ? 'primary' : good ? 'secondary' : undefined"
     :variant="main || good ? 'flat' : 'outlined'"
     :prepend-icon="icon"
-    :loading="loading"
+    :class="{ sending: loading }"
+    :aria-busy="loading"
+    :ripple="false"
     :disabled="disabled"
     @click="tap"
     @contextmenu.prevent
@@ -46,6 +48,18 @@ function tap(): void {
   line-height: 1.1;
   touch-action: manipulation;
   user-select: none;
+}
+/* Under the finger at once; nothing that moves, which a slow tablet would draw frame by frame. */
+.verb:active,
+.sending {
+  box-shadow: inset 0 0 0 4px var(--heather);
+}
+.verb.bg-primary:active,
+.sending.bg-primary {
+  box-shadow: inset 0 0 0 4px var(--bone);
+}
+.sending {
+  cursor: progress;
 }
 .verb :deep(.v-btn__content) {
   white-space: normal;

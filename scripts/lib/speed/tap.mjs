@@ -1,0 +1,88 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { startApp } from '../app-server.mjs'
+import { ensureBuild } from '../build.mjs'
+import { connectAsOwner } from '../grow/tables.mjs'
+import { startMariadb } from '../mariadb.mjs'
+import { prepare } from '../prepare.mjs'
+import { freePort } from '../processes.mjs'
+import { median, rank, sorted } from '../ranks.mjs'
+import { openBrowser, signIn } from './browser.mjs'
+import { fillColdRoom } from './busy-room.mjs'
+
+const SLOWDOWN = 4
+const TAPS = 24
+/** Event Timing gives durations in steps of 8 ms: a frame of 16.7 ms reads as 16 or 24. */
+const LEAST_MS = 16
+
+/** From here on the page keeps how long each press took until the frame that shows it. Source: W3C Event Timing. */
+const watchTaps = (page, leastMs) =>
+  page.evaluate((durationThreshold) => {
+    globalThis.taps = []
+    const observer = new PerformanceObserver((list) => {
+      for (const entry of list.getEntries())
+        if (entry.name === 'click' || entry.name === 'pointerdown')
+          globalThis.taps.push({ name: entry.name, ms: entry.duration, script: entry.processingEnd - entry.processingStart })
+    })
+    observer.observe({ type: 'event', durationThreshold })
+  }, leastMs)
+
+/** "Turned" tapped in so many rows of the Cold room, forty lots in it, on a processor slowed down. */
+export async function measureTap() {
+  const folder = mkdtempSync(join(tmpdir(), 'veldmoor-tap-'))
+  const { entry } = await ensureBuild()
+  const database = await startMariadb(join(folder, 'db'), { durable: false })
+  let [app, browser] = [null, null]
+  try {
+    await prepare(database)
+    app = await startApp({
+      entry,
+      port: await freePort(),
+      databaseUrl: database.url,
+      sessionSecret: database.sessionSecret,
+      demo: true,
+    })
+    const owner = await connectAsOwner(database.adminUrl)
+    await fillColdRoom(owner)
+    await owner.end()
+    browser = await openBrowser(folder)
+    const page = await browser.newPage()
+    await page.setViewport({ width: 820, height: 1180, hasTouch: true })
+    await signIn(page, app.address)
+    await page.goto(`${app.address}/cold-room`, { waitUntil: 'networkidle0' })
+    const rows = (await page.$$('.cure-row')).slice(-TAPS)
+    await watchTaps(page, LEAST_MS)
+    const client = await page.createCDPSession()
+    await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN })
+    for (const row of rows) {
+      const verb = await row.$('.verb')
+      await verb.evaluate(button => button.scrollIntoView({ block: 'center' }))
+      await page.evaluate(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))))
+      const answered = page.waitForResponse(answer => answer.url().endsWith('/api/steps'))
+      await verb.tap()
+      await answered
+      // The row stands still again.
+      await new Promise(done => setTimeout(done, 600))
+    }
+    await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
+    const taps = await page.evaluate(() => globalThis.taps)
+    console.log(`  a tap in the Cold room, ${rows.length} rows, processor slowed ${SLOWDOWN} times (times in steps of 8 ms)`)
+    for (const [name, words] of [['pointerdown', 'the pressed verb on screen'], ['click', 'taken, and on its way']]) {
+      const some = taps.filter(tap => tap.name === name)
+      // What took less is not told.
+      const shown = sorted([...some.map(tap => tap.ms), ...Array(rows.length - some.length).fill(LEAST_MS)])
+      const script = some.map(tap => tap.script)
+      console.log(
+        `    ${words.padEnd(28)} median ${median(shown)} ms, p90 ${rank(shown, 0.9)} ms; `
+        + `script median ${median(script.length ? script : [0]).toFixed(1)} ms`,
+      )
+    }
+  }
+  finally {
+    await browser?.close()
+    await app?.stop()
+    await database.stop()
+    rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
+  }
+}
