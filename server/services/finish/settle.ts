@@ -46,7 +46,11 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const id = [...new Set([...tables.book.touchedIds('lots'), ...(await owners(tables, OF_LOT, 'lotId'))])]
   if (id.length === 0) return
   // Locked, and so what others have just written to them is seen as well.
-  const rows = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
+  const found = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
+  // One that was never weighed out is ended by nothing but its packs, or a decision on a hold.
+  const ends = OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
+  const rows = found.filter(row => ends || row.readyG !== null || row.finishedAtMs !== null)
+  if (rows.length === 0) return
   const lotId = rows.map(row => row.id)
   const [packs, unsent, offcuts, holds, pieces] = await Promise.all([
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId }, lock: true }),

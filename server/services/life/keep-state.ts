@@ -1,6 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import { foldStanding } from '#core/life/fold-standing'
 import type { LotLife, PieceLife } from '#core/life/fold'
+import type { Milliseconds } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { standingSteps } from './standing-steps'
@@ -8,12 +9,17 @@ import { standingSteps } from './standing-steps'
 /**
  * Keeps with each piece of a lot where it stands by the lot's steps, and with the lot when its cure was over and when it
  * was last drained. The only writer of these columns: whatever tells, voids or corrects a step ends here. Only what
- * changed is written. The lot must be locked. `folded`: the steps are folded already.
+ * changed is written. The lot must be locked. `folded`: the steps are folded already; `known`: what the lot's row holds.
  */
-export async function keepState(tables: Tables, lotId: number, folded?: LotLife): Promise<void> {
+export async function keepState(
+  tables: Tables,
+  lotId: number,
+  folded?: LotLife,
+  known: Partial<Kept> = {},
+): Promise<void> {
   const [life, lot, rows] = await Promise.all([
     folded ?? lifeOf(tables, lotId),
-    tables.lots.one({ id: lotId }),
+    isKept(known) ? known : tables.lots.one({ id: lotId }),
     tables.pieces.pick([...PIECE_STATE], { lotId }),
   ])
   if (!lot) return
@@ -32,6 +38,14 @@ export async function keepState(tables: Tables, lotId: number, folded?: LotLife)
   if (lot.cureEndedAtMs !== cureEndedAtMs || lot.drainedAtMs !== drainedAtMs)
     await tables.lots.update(lotId, { cureEndedAtMs, drainedAtMs })
 }
+
+/** What the lot's row keeps of its steps. */
+export interface Kept {
+  cureEndedAtMs: Milliseconds | null
+  drainedAtMs: Milliseconds | null
+}
+const isKept = (known: Partial<Kept>): known is Kept =>
+  known.cureEndedAtMs !== undefined && known.drainedAtMs !== undefined
 
 const lifeOf = async (tables: Tables, lotId: number): Promise<LotLife> =>
   foldStanding((await standingSteps(tables, [lotId])).get(lotId) ?? []).life

@@ -4,7 +4,7 @@ import { foldStanding, isSound } from '#core/life/fold-standing'
 import { piecesFor } from '#core/life/pieces-for'
 import type { Milliseconds } from '#core/units/quantities'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
-import { keepState } from './keep-state'
+import { keepState, type Kept } from './keep-state'
 import { stepOf } from '../../db/step-of'
 import { standingSteps, type Standing } from './standing-steps'
 
@@ -64,15 +64,16 @@ export function contradicted({ code, zone }: Told, { code: why, first, second, m
 
 /**
  * Lays steps of one lot down, all or none: they are folded with those that stand, written, and the state of its pieces
- * follows. The lot must be locked. Answers with their ids, for the record that tells of them, and with
- * what the lot's life is now.
+ * follows. The lot must be locked. `known`: the steps that stand, where they were read under that lock. Answers with
+ * their ids, for the record that tells of them, and with what the lot's life is now.
  */
 export async function laySteps(
   ctx: WriteContext,
-  lot: Told & { id: number },
+  lot: Told & { id: number } & Partial<Kept>,
   news: readonly NewStep[],
+  known?: readonly Standing[],
 ): Promise<Answer<Laid>> {
-  const standing = (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
+  const standing = known ?? (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
   const { life } = foldStanding(standing)
   // Behind what was done before, also by a clock that was set back.
   const nowMs = Math.max(ctx.nowMs, ...standing.map(step => step.toMs ?? step.fromMs))
@@ -97,7 +98,7 @@ export async function laySteps(
   const ids = await ctx.tables.steps.insertMany(rows)
   const steps = [...standing, ...rows.map((row, i) => stepOf({ ...row, id: ids[i]! }))].toSorted(byHappening)
   const now = foldStanding(steps).life
-  await keepState(ctx.tables, lot.id, now)
+  await keepState(ctx.tables, lot.id, now, lot)
   return { ok: true, value: { ids, steps, life: now } }
 }
 

@@ -89,18 +89,19 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const found = await lotsOf(ctx, input)
   if (!found.ok) return found
   const lotId = found.value.map(lot => lot.id)
+  // Only these ask what went on.
+  const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
   const scales = await scalesOf(ctx, input)
   if (!scales.ok) return scales
   const [standing, rows, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
     ctx.tables.pieces.pick(['lotId', 'number', 'greenG'], { lotId }, { order: [['number', 'ASC']] }),
-    ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG'], { lotId }),
+    moves ? ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG'], { lotId }) : [],
   ])
   const piecesOf = groupBy(rows, piece => piece.lotId)
   const partsOf = groupBy(parts, part => part.lotId)
   const told: PressAnswer['steps'] = []
   const lives: Lived[] = []
-  const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
   for (const lot of found.value) {
     const i = input.lots.findIndex(named => named.code === lot.code)
     const mine = piecesOf.get(lot.id) ?? []
@@ -124,7 +125,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
       news.push({ ...laid, pieces: ids, fromMs: when.value, lateReason: input.lateReason } as NewStep)
     }
-    const laid = await laySteps(ctx, lot, news)
+    const laid = await laySteps(ctx, lot, news, before)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
     lives.push({ lot, laid: laid.value, pieces: ids, stayed })
