@@ -33,7 +33,7 @@ describe('the book, for an inspector at the table', () => {
     await open('/lots/L-0003')
     await says(page(), '“2.98 kg” to “2.89 kg”')
     await says(page(), 'Why: read 2.98 for 2.89; weighed again')
-    await says(page(), 'Voided: the turn.')
+    await says(page(), 'Voided: the step.')
     await says(page(), 'undone within ten minutes')
     expect(
       await page().$$eval('tr.voided .words', cells => cells.map(cell => getComputedStyle(cell).textDecorationLine)),

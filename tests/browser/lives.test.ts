@@ -22,8 +22,8 @@ async function button(page: Page, code: string, words: string): Promise<ElementH
       [...document.querySelectorAll<HTMLButtonElement>(`article[aria-label^="Lot ${lot}"] button`)].find(
         one =>
           !one.disabled
-          && !one.classList.contains('v-btn--loading')
-          && (one.innerText.trim().startsWith(said) || one.getAttribute('aria-label')?.startsWith(said)),
+          && !one.matches('.v-btn--loading, .sending')
+          && (one.textContent?.trim().startsWith(said) || one.getAttribute('aria-label')?.startsWith(said)),
       ) ?? false,
     { polling: 100 },
     code,
@@ -41,7 +41,8 @@ const rowSays = (page: Page, code: string, words: string) =>
     page,
     (lot: string, said: string) =>
       [...document.querySelectorAll<HTMLElement>(`article[aria-label^="Lot ${lot}"]`)].some(one =>
-        one.innerText.includes(said),
+        // Out of sight it is not drawn, and has no inner text.
+        one.textContent?.includes(said),
       ),
     code,
     words,
@@ -106,7 +107,7 @@ describe.each(DEVICES)('lots after their rub, on a %s', (_device, width, height)
     await tap(page, 'L-0006', 'Turned, these 2')
     await until(
       page,
-      () => !document.querySelector<HTMLElement>('article[aria-label^="Lot L-0006"]')!.innerText.includes('still to turn'),
+      () => !document.querySelector<HTMLElement>('article[aria-label^="Lot L-0006"]')!.textContent?.includes('still to turn'),
     )
   })
 

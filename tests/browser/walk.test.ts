@@ -158,6 +158,8 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), 'The record stays in the book as such')
     await press(page(), 'Turned, all pieces')
     await press(page(), 'Drained')
+    await press(page(), 'More to say…')
+    await press(page(), 'Kept, poured back')
     await press(page(), 'A cup')
     await says(page(), 'L-0001: drained, about a cup.')
     await press(page(), 'Looked at')
@@ -302,7 +304,7 @@ describe('a maker walks through the shop, by keyboard', () => {
       'Rubbed: 3 pieces',
       'Voided: the step.',
       'undone within ten minutes',
-      'Drained: about a cup.',
+      'Drained: about a cup, poured back.',
       'Looked at: edges firm.',
       'Pulled; hottest core',
       'Sliced: 4 packs',

@@ -102,7 +102,7 @@ export async function press(
   const handle = await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).waitHandle()
   await until(
     page,
-    (el: Element) => !(el as HTMLButtonElement).disabled && !el.classList.contains('v-btn--loading'),
+    (el: Element) => !(el as HTMLButtonElement).disabled && !el.matches('.v-btn--loading, .sending'),
     handle,
   )
   await handle.focus()
@@ -112,7 +112,14 @@ export async function press(
 /** Waits until the page says it; when it does not, tells what the page says instead. */
 export async function says(page: Page, text: string): Promise<void> {
   try {
-    await until(page, (wanted: string) => document.body.innerText.includes(wanted), text)
+    await until(
+      page,
+      // Rows out of sight are not drawn, and have no inner text.
+      (wanted: string) =>
+        document.body.innerText.includes(wanted)
+        || [...document.querySelectorAll('[data-lot]')].some(row => row.textContent?.includes(wanted)),
+      text,
+    )
   }
   catch (error) {
     const instead = await page.evaluate(() => document.body.innerText)
