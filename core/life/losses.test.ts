@@ -41,6 +41,12 @@ describe('liquid that left', () => {
     const steps = [drained, moved, rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' })]
     expect(lossesOf(steps).map(loss => loss.pieces)).toEqual([[1, 3]])
   })
+  it('a tub of the same name in another place is another, and what is out lies in none', () => {
+    const moved = step('move', 20, [3], { spot: 'tub A' }, 2)
+    const steps = [rub({ 1: 'tub A', 2: 'tub A', 3: 'tub A' }), moved]
+    expect(lossesOf([...steps, drain(30, [3])]).map(loss => loss.pieces)).toEqual([[3]])
+    expect(lossesOf([...steps, step('out', 25, [2], { rinses: 1 }), drain(30, [1])]).map(loss => loss.pieces)).toEqual([[1]])
+  })
   it('carried into another place a piece has left its bag', () => {
     const looked = step('look', 20, [1], { feel: null }, 2)
     const losses = lossesOf([rub({ 1: 'bag 1', 2: 'bag 1' }), looked, drain(30, [1, 2])])

@@ -2,28 +2,32 @@ import { groupBy } from '../lists/group-by'
 import type { Lost } from './stayed'
 import { byHappening, type Step, type StepOf } from './step'
 
-/** The bag, tub or shelf that each piece lay in when a step was told; null: it lay loose. */
+/**
+ * The bag, tub or shelf that each piece lay in when a step was told, with the place it stands in: what is called alike
+ * elsewhere is another. Null: it lay loose, or is out of the cure.
+ */
 function spotsAt(steps: readonly Step[], at: Step): Map<number, string | null> {
-  const spots = new Map<number, string | null>()
-  const places = new Map<number, number | null>()
+  const lying = new Map<number, { placeId: number | null; spot: string | null }>()
   for (const step of steps) {
     if (byHappening(step, at) >= 0) break
     for (const id of step.pieces) {
-      if (step.kind === 'rub') spots.set(id, step.figures.spots[id] ?? null)
+      const before = lying.get(id) ?? { placeId: null, spot: null }
+      const placeId = step.placeId ?? before.placeId
       // Carried elsewhere, it left what it lay in.
-      else if (step.placeId !== null && step.placeId !== places.get(id)) spots.set(id, null)
-      if (step.kind === 'move') spots.set(id, step.figures.spot)
-      if (step.placeId !== null) places.set(id, step.placeId)
+      let spot = placeId === before.placeId ? before.spot : null
+      if (step.kind === 'rub') spot = step.figures.spots[id] ?? null
+      if (step.kind === 'move') spot = step.figures.spot
+      lying.set(id, { placeId, spot: step.kind === 'out' ? null : spot })
     }
   }
-  return spots
+  return new Map([...lying].map(([id, { placeId, spot }]) => [id, spot === null ? null : `${placeId} ${spot}`]))
 }
 
 /** Of a bag or tub all that lies in it; of what lies loose the pieces that were named. */
 function liquidsOf(drain: StepOf<'drain'>, spots: ReadonlyMap<number, string | null>): number[][] {
-  const named = groupBy(drain.pieces, id => spots.get(id) ?? '')
+  const named = groupBy(drain.pieces, id => spots.get(id) ?? null)
   return [...named].map(([spot, ids]) =>
-    spot === '' ? ids : [...spots].filter(([, other]) => other === spot).map(([id]) => id),
+    spot === null ? ids : [...spots].filter(([, other]) => other === spot).map(([id]) => id),
   )
 }
 
