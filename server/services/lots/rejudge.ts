@@ -14,6 +14,7 @@ import type { lotIngredients, lots } from '../../db/tables/lots'
 import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { shopView } from '../office/office'
+import { judgeHeated } from '../smoke/judge-heated'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
 import { standingSteps } from '../life/standing-steps'
 import { lotFacts, type LotFacts } from './lot-facts'
@@ -65,7 +66,7 @@ async function judgeFacts(
 export const judgementNow = async (ctx: WriteContext, lotId: number): Promise<Judgement> =>
   judgeFacts(ctx, await lotFacts(ctx.tables, lotId))
 
-/** Judges a lot again, with the least that stayed, and holds it if its weights ask for it. */
+/** Judges a lot again, with the least that stayed and the heats it was in, and holds it if its weights ask for it. */
 export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = true): Promise<Judgement> {
   const facts = await lotFacts(ctx.tables, lotId)
   const { lot } = facts
@@ -80,6 +81,7 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
     })
   }
   await holdForSalt(ctx, facts)
+  await judgeHeated(ctx, lotId)
   return judgement
 }
 
