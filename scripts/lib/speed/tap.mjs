@@ -21,11 +21,11 @@ const watchTaps = (page, leastMs) =>
   page.evaluate((durationThreshold) => {
     globalThis.taps = []
     const observer = new PerformanceObserver((list) => {
-      for (const entry of list.getEntries())
+      for (const entry of /** @type {PerformanceEventTiming[]} */ (list.getEntries()))
         if (entry.name === 'click' || entry.name === 'pointerdown')
           globalThis.taps.push({ name: entry.name, ms: entry.duration, script: entry.processingEnd - entry.processingStart })
     })
-    observer.observe({ type: 'event', durationThreshold })
+    observer.observe(/** @type {PerformanceObserverInit} */ ({ type: 'event', durationThreshold }))
   }, leastMs)
 
 /** "Turned" tapped in so many rows of the Cold room, forty lots in it, on a processor slowed down. */
