@@ -45,7 +45,8 @@ describe('liquid that left', () => {
     const moved = step('move', 20, [3], { spot: 'tub A' }, 2)
     const steps = [rub({ 1: 'tub A', 2: 'tub A', 3: 'tub A' }), moved]
     expect(lossesOf([...steps, drain(30, [3])]).map(loss => loss.pieces)).toEqual([[3]])
-    expect(lossesOf([...steps, step('out', 25, [2], { rinses: 1 }), drain(30, [1])]).map(loss => loss.pieces)).toEqual([[1]])
+    const out = [step('out', 25, [2], { rinses: 1 }), step('move', 26, [2], { spot: 'tub A' }, 1)]
+    expect(lossesOf([...steps, ...out, drain(30, [1])]).map(loss => loss.pieces)).toEqual([[1]])
   })
   it('carried into another place a piece has left its bag', () => {
     const looked = step('look', 20, [1], { feel: null }, 2)

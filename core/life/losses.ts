@@ -8,6 +8,7 @@ import { byHappening, type Step, type StepOf } from './step'
  */
 function spotsAt(steps: readonly Step[], at: Step): Map<number, string | null> {
   const lying = new Map<number, { placeId: number | null; spot: string | null }>()
+  const out = new Set<number>()
   for (const step of steps) {
     if (byHappening(step, at) >= 0) break
     for (const id of step.pieces) {
@@ -17,7 +18,8 @@ function spotsAt(steps: readonly Step[], at: Step): Map<number, string | null> {
       let spot = placeId === before.placeId ? before.spot : null
       if (step.kind === 'rub') spot = step.figures.spots[id] ?? null
       if (step.kind === 'move') spot = step.figures.spot
-      lying.set(id, { placeId, spot: step.kind === 'out' ? null : spot })
+      if (step.kind === 'out') out.add(id)
+      lying.set(id, { placeId, spot: out.has(id) ? null : spot })
     }
   }
   return new Map([...lying].map(([id, { placeId, spot }]) => [id, spot === null ? null : `${placeId} ${spot}`]))
