@@ -78,6 +78,11 @@ describe('the least that stayed in a lot', () => {
     expect(one).toBeCloseTo(150 * (1 - (1.25 * 0.26395 * 22) / 49.5), 9)
     expect(two).toBe(150)
     expect(lot({ steps: [...steps, weighed(true)] }).why).toBe('not_seen')
+    // Wet from its rinse it weighs too much to bound anything; taken out dry it does.
+    const out = (rinses: number | null) => step('out', 90, [11, 12], { rinses })
+    expect(lot({ steps: [...steps, out(1), weighed(false)] }).why).toBe('not_seen')
+    expect(lot({ steps: [...steps, out(null), weighed(false)] }).why).toBe('not_seen')
+    expect(lot({ steps: [...steps, out(0), weighed(false)] }).leastPpm).toBeCloseTo(one!, 9)
   })
   it('a salt box and a brine not weighed yet show nothing', () => {
     expect(lot({ method: 'excess', upperBound: true })).toMatchObject({ leastPpm: null, why: 'excess' })

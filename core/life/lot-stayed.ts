@@ -6,7 +6,7 @@ import { PPM_PER_UNIT, type Grams, type Milliseconds, type Ppm } from '../units/
 import { boundedLosses, type MeatWeighed, type PieceLoad } from './bounded-losses'
 import { lossesOf } from './losses'
 import { leastStayed, type NotShownWhy, type PieceCured, type Stayed } from './stayed'
-import type { Step } from './step'
+import { byHappening, type Step } from './step'
 
 /** One thing that went onto a lot: the curing salt, or another part of its mix. */
 export interface LotPut {
@@ -74,13 +74,22 @@ function sharesOf(q: LotStayedQuestion, { massG, pieceNumbers }: LotPut): Grams[
   )
 }
 
-/** Weighings of the meat by which nothing is left lying on it. */
-const weighingsOf = (steps: readonly Step[]): MeatWeighed[] =>
-  steps.flatMap(step =>
-    step.kind === 'weigh' && step.figures.what === 'meat' && !step.figures.saltLies
-      ? [{ atMs: step.fromMs, pieces: step.pieces, lowG: step.figures.netG - step.figures.offG }]
-      : [],
-  )
+/**
+ * Weighings of the meat by which nothing is left lying on it. After its rinse it carries water, which would hide what
+ * ran off.
+ */
+function weighingsOf(steps: readonly Step[]): MeatWeighed[] {
+  const rinsed = (id: number, by: Step) =>
+    steps.some(
+      step =>
+        step.kind === 'out' && step.figures.rinses !== 0 && step.pieces.includes(id) && byHappening(step, by) < 0,
+    )
+  return steps.flatMap((step) => {
+    if (step.kind !== 'weigh' || step.figures.what !== 'meat' || step.figures.saltLies) return []
+    if (step.pieces.some(id => rinsed(id, step))) return []
+    return [{ atMs: step.fromMs, pieces: step.pieces, lowG: step.figures.netG - step.figures.offG }]
+  })
+}
 
 const hiddenBy = ({ pieces }: LotStayedQuestion, why: LotNotShownWhy): LotStayed => ({
   leastPpm: null,

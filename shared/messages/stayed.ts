@@ -26,7 +26,7 @@ export const leastWords = (leastPpm: Ppm | null, why: LotNotShownWhy | null, as:
 const STRICT = 'It cools by the stricter rule, as if it were not cured.'
 /** What shows it after all. */
 const WAY_OUT: Partial<Record<LotNotShownWhy, string>> = {
-  not_seen: ' Weighed with no salt left on it, the meat itself says how much can have gone.',
+  not_seen: ' Weighed before its rinse with no salt left on it, the meat itself says how much can have gone.',
 }
 
 /**

@@ -34,9 +34,9 @@ const choices = computed(() => [
     ? [
         { value: 'leak', words: 'It leaked…' },
         { value: 'massaged', words: 'Massaged' },
+        { value: 'weigh', words: 'Weigh the meat…' },
       ]
     : []),
-  { value: 'weigh', words: 'Weigh the meat…' },
   { value: 'late', words: 'Told late…' },
 ])
 function choose(value: string): void {

@@ -23,7 +23,7 @@ function tell(): void {
 <template>
   <form class="weigh" aria-label="Weigh the meat" @submit.prevent="tell" @keydown.esc="emit('close')">
     <p class="asks">
-      <span class="small">What does the meat weigh, without bag and tray?</span>
+      <span class="small">What does the meat weigh, before its rinse, without bag and tray?</span>
       <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
     </p>
     <WeightField v-model="typed" label="Weight, all together" :range="MEAT_RANGE" />
