@@ -2,18 +2,27 @@ import { localSecond } from '#core/calendar/local-day'
 import { drainedG } from '#core/life/drained'
 import { happenedMs } from '#core/life/happened'
 import { sumOf } from '#core/lists/sum-of'
-import type { FiguresOfStep, Step } from '#core/life/step'
+import type { FiguresOfStep, Step, StepKind } from '#core/life/step'
 import type { Milliseconds } from '#core/units/quantities'
 import type { TypedWeight } from '#shared/contracts/fields'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { lockLots, refuseChange, settleChange } from '../life/change-steps'
 import type { Changed } from './changed'
 
+/**
+ * What a press tells. The hours of a rub, a heat, a second application, a slicing stand with other rows too: those are
+ * voided and told again.
+ */
+const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boolean =>
+  kind === 'weigh'
+    ? (figures as FiguresOfStep['weigh']).what === 'meat'
+    : kind === 'turn' || kind === 'drain' || kind === 'look' || kind === 'move' || kind === 'out'
+
 /** The steps of a press that stand, and their lots, locked. */
 async function pressOf(ctx: WriteContext, eventId: number) {
   const told = await ctx.tables.steps.find({ eventId }, { order: [['id', 'ASC']] })
-  // A rub's hour is day 0 of all that follows from it; a heat's is its smoke's.
-  if (told.length === 0 || told.some(step => step.kind === 'rub' || step.runId !== null)) return refuse('no_such_entry')
+  if (told.length === 0) return refuse('no_such_entry')
+  if (!told.every(isPressed)) return refuse('stands_with_others')
   return { ok: true as const, value: { told, lots: await lockLots(ctx, told.map(step => step.lotId)) } }
 }
 

@@ -45,6 +45,8 @@ export const ENTRIES = {
     `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
   weighed_more: (p: { code: string; netG: Grams; mostG: Grams }, as: Notation) =>
     `${said.meat(p.netG, as)} is more than the meat and all its cure weighed (${p.code}: ${said.meat(p.mostG, as)}). Take off the tray or the bag, choose the pieces that lay on the scale, and weigh again.`,
+  stands_with_others: () =>
+    'What this record tells is kept in more than one place, so it cannot be set right here; it stays as it is. Void it with a reason, and tell it again.',
   reason_missing: () => 'Say why, in a few words.',
   not_a_date: () => 'This is not a date. Choose the day.',
   not_a_code: () => 'This is not a code. Codes look like L-0042.',
