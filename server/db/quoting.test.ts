@@ -4,7 +4,7 @@ import { bool, day, grams, instant, int, nullable, text } from './column'
 import { quotingOf } from './quoting'
 import { defineModel } from './table'
 import { tableSpec, type WhereOf } from './table-spec'
-import { below, between, but, present, since, startsWith } from './where'
+import { below, between, but, contains, present, since, startsWith } from './where'
 
 const spec = tableSpec('tubs', {
   name: text(),
@@ -35,6 +35,7 @@ describe('what stands after WHERE', () => {
     ['smaller', { lot_id: below(40) }, '`lot_id` < 40'],
     ['anything else', { name: but('it\'s') }, '`name` != \'it\\\'s\''],
     ['a beginning', { name: startsWith('L-') }, '`name` LIKE \'L-%\''],
+    ['anywhere', { name: contains('5 %') }, '`name` LIKE \'%5 \\\\%%\''],
     ['filled in', { note: present }, '`note` IS NOT NULL'],
     ['two columns', { lot_id: 1, open: true }, '`lot_id` = 1 AND `open` = true'],
   ])('%s', (_what, filter, sql) => {

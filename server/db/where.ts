@@ -23,5 +23,7 @@ export const between = (from: number, to: number) => new Condition(Op.between, [
 export const but = <T extends string>(value: T) => new Condition<T>(Op.ne, value)
 /** Begins with a text, in which `%` and `_` stand for any others: `{ code: startsWith('L-00') }`. */
 export const startsWith = (text: string) => new Condition<string>(Op.startsWith, text)
+/** Has a text anywhere in it, `%` and `_` too as they stand. */
+export const contains = (text: string) => new Condition<string>(Op.substring, text.replaceAll(/[\\%_]/g, '\\$&'))
 /** Filled in: `{ coreC: present }`. */
 export const present = new Condition<never>(Op.not, null)

@@ -9,7 +9,7 @@ import { fail, type Failure, type Result } from '#core/result'
 import { named } from './issues'
 
 const LONGEST_TYPED = 60
-const LONGEST_NAME = 120
+export const LONGEST_NAME = 120
 const LONGEST_NOTE = 500
 
 /** Weights a shop handles, grams: outside is a slip of the key or a wrong unit. */

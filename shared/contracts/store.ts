@@ -7,6 +7,8 @@ import type { CuringAgent } from '#core/cure/agent'
 import type { Composition } from '#core/cure/seasoning'
 import { ALLERGENS, type Allergen } from './allergens'
 import {
+  LONGEST_NAME,
+  text,
   agentShare,
   code as codeText,
   DELIVERY_RANGE,
@@ -179,8 +181,10 @@ export const stockMoveInput = z.discriminatedUnion('kind', [
   }),
 ])
 
+export const PARTY_KINDS = ['supplier', 'customer'] as const
+export type PartyKind = (typeof PARTY_KINDS)[number]
 export const partyInput = z.strictObject({
-  kind: z.enum(['supplier', 'customer']),
+  kind: z.enum(PARTY_KINDS),
   name: name(),
   contact: name(250).nullable(),
   approval: name().nullable(),
@@ -188,9 +192,20 @@ export const partyInput = z.strictObject({
 })
 export const partyChangeInput = partyInput.omit({ kind: true })
 
+/** Suppliers and customers told at once; others are looked for by name. */
+export const PARTIES_SHOWN = 20
+export const partyQuery = z.strictObject({
+  find: text().trim().max(LONGEST_NAME).optional(),
+  kind: z.enum(PARTY_KINDS).optional(),
+})
+export interface PartyFound {
+  rows: PartyView[]
+  more: boolean
+}
+
 export interface PartyView {
   id: number
-  kind: 'supplier' | 'customer'
+  kind: PartyKind
   name: string
   contact: string | null
   approval: string | null
@@ -283,6 +298,5 @@ export interface StoreView {
   meat: MeatView[]
   ingredients: IngredientView[]
   newest: StorePage
-  suppliers: string[]
-  parties: PartyView[]
+  parties: PartyFound
 }

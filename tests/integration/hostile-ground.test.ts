@@ -96,7 +96,7 @@ describe('a server whose settings are not ours', () => {
       ]
       for (const name of names)
         expect(await owner.post('/api/parties', customer(name)), name).toMatchObject({ status: 200 })
-      const { parties } = (await owner.get('/api/store')).body as { parties: { name: string }[] }
+      const { rows: parties } = (await owner.get('/api/parties')).body as { rows: { name: string }[] }
       expect(parties.map(party => party.name)).toEqual(expect.arrayContaining(names.map(name => name.trim())))
       expect(await owner.post('/api/parties', customer('n'.repeat(300)))).toMatchObject({ status: 422 })
       expect(await walkBook(server.adminUrl)).toMatchObject({ broken: null, records: 1 + names.length })

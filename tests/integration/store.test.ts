@@ -377,7 +377,7 @@ describe('a certificate', () => {
 
 describe('suppliers and customers', () => {
   it('are known by name once used, and keep contact and approval number; what they were called stays in the book', async () => {
-    const { parties } = (await maker.get('/api/store')).body
+    const { rows: parties } = (await maker.get('/api/parties')).body
     const farm = parties.find((p: { name: string }) => p.name === 'North Farm')
     await must(
       maker.send('PUT', `/api/parties/${farm.id}`, {

@@ -5,6 +5,7 @@ import type { LotSummary } from '#shared/contracts/lots'
 import { dispatchInput, type UnsentPack } from '#shared/contracts/slicing'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
+import PartyField from '~/components/common/PartyField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
@@ -64,10 +65,10 @@ watch(() => props.lots, load)
       </li>
     </ul>
     <div class="entry">
-      <VTextField
+      <PartyField
         v-model="draft.customer"
+        kind="customer"
         label="Customer"
-        autocomplete="off"
         :error-messages="errorAt('customer') ?? errorAt('packCodes')"
       />
       <VBtn color="primary" :loading="saving" @click="sendOut">Send {{ draft.codes.length }} packs</VBtn>

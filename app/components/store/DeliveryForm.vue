@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { mdiPlus } from '@mdi/js'
-import { deliveryInput, type StoreView } from '#shared/contracts/store'
+import { deliveryInput } from '#shared/contracts/store'
 import FileField from '~/components/common/FileField.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
+import PartyField from '~/components/common/PartyField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
@@ -14,7 +15,6 @@ import DeliveryLine from './DeliveryLine.vue'
 import { emptyDelivery, emptyLine } from './delivery-draft'
 
 /** A delivery at the door: who and with what paper once, then cut by cut. */
-defineProps<{ suppliers: StoreView['suppliers'] }>()
 const emit = defineEmits<{ saved: [] }>()
 const floor = useFloor()
 const { as } = useNotation()
@@ -50,7 +50,7 @@ async function receive(): Promise<void> {
   <form class="slip stack" aria-labelledby="delivery-head" @submit.prevent="receive">
     <h2 id="delivery-head">Receive meat</h2>
     <div class="slip-fields">
-      <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
+      <PartyField v-model="draft.supplier" kind="supplier" label="Supplier" :error-messages="errorAt('supplier')" />
       <VTextField
         v-model="draft.document"
         label="Delivery note"

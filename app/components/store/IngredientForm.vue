@@ -10,6 +10,7 @@ import type { FileView } from '#shared/contracts/files'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import DateField from '~/components/common/DateField.vue'
 import FileField from '~/components/common/FileField.vue'
+import PartyField from '~/components/common/PartyField.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useDraft } from '~/composables/use-draft'
@@ -17,7 +18,6 @@ import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
-defineProps<{ suppliers: string[] }>()
 const emit = defineEmits<{ saved: [] }>()
 const recorded = useRecorded()
 const { percent } = useNotation()
@@ -114,7 +114,7 @@ async function receive(): Promise<void> {
     </VBtnToggle>
     <div class="slip-fields">
       <VTextField v-model="draft.name" label="Name on the label" :error-messages="errorAt('name')" />
-      <VCombobox v-model="draft.supplier" :items="suppliers" label="Supplier" :error-messages="errorAt('supplier')" />
+      <PartyField v-model="draft.supplier" kind="supplier" label="Supplier" :error-messages="errorAt('supplier')" />
       <VTextField
         v-model="draft.supplierLot"
         label="Their lot"

@@ -1,25 +1,24 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
-import { partyInput, type PartyView } from '#shared/contracts/store'
+import { computed, reactive, ref, watch } from 'vue'
+import { PARTIES_SHOWN, partyInput, type PartyFound, type PartyView } from '#shared/contracts/store'
 import SaveProblem from '~/components/common/SaveProblem.vue'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import { useParties } from '~/composables/use-parties'
 import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
 /** Who it comes from and who it goes to: whom to call when something is wrong. */
-const props = defineProps<{ parties: PartyView[] }>()
+const props = defineProps<{ first: PartyFound }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
 const { say } = useNotice()
 /** The one that is open; 0 is one to be added. */
 const open = ref<number | null>(null)
-/** More than these are looked for by name. */
-const SHOWN = 20
-const find = ref('')
-const found = computed(() =>
-  props.parties.filter(party => party.name.toLowerCase().includes(find.value.trim().toLowerCase())),
-)
-const shown = computed(() => found.value.slice(0, SHOWN))
+const { find, found, problem, load } = useParties()
+/** The first came with the page; what was looked for is asked for again when one of them changes. */
+watch(() => props.first, first => (find.value.trim() ? void load() : (found.value = first)), { immediate: true })
+const nobody = computed(() => !find.value.trim() && !found.value.rows.length)
 const form = reactive({ kind: 'supplier' as PartyView['kind'], name: '', contact: '', approval: '', note: '' })
 const { save, saving, errorAt, message, forget } = useSave(partyInput)
 function begin(party: PartyView | null): void {
@@ -85,18 +84,20 @@ const change = useSave(partyInput.omit({ kind: true }))
       </div>
       <SaveProblem class="full" :message="message || change.message.value" />
     </form>
-    <p v-if="!parties.length" class="empty">
+    <p v-if="nobody" class="empty">
       Nobody yet. Whoever is named in a delivery or a sending stands here from then on.
     </p>
     <VTextField
-      v-if="parties.length > SHOWN"
+      v-if="first.more || find"
       v-model="find"
       label="Find by name"
       autocomplete="off"
       class="find-party"
     />
-    <p v-if="found.length > shown.length" class="soft">{{ shown.length }} of {{ found.length }} shown.</p>
-    <div v-if="parties.length" class="scroll-x">
+    <LoadProblem v-if="problem" :problem="problem" @again="load" />
+    <p v-else-if="find.trim() && !found.rows.length" class="empty">Nobody’s name has “{{ find.trim() }}” in it.</p>
+    <p v-else-if="found.more" class="soft">The first {{ PARTIES_SHOWN }} by name. Others are found by a part of theirs.</p>
+    <div v-if="found.rows.length" class="scroll-x">
       <table class="ruled">
         <thead>
           <tr>
@@ -109,7 +110,7 @@ const change = useSave(partyInput.omit({ kind: true }))
           </tr>
         </thead>
         <tbody>
-          <tr v-for="party in shown" :key="party.id">
+          <tr v-for="party in found.rows" :key="party.id">
             <td>
               <strong>{{ party.name }}</strong>
             </td>

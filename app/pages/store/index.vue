@@ -60,8 +60,8 @@ async function done(): Promise<void> {
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
     <div v-else class="stack">
-      <DeliveryForm v-if="open === 'meat'" :suppliers="view.suppliers" @saved="done" />
-      <IngredientForm v-if="open === 'ingredient'" :suppliers="view.suppliers" @saved="done" />
+      <DeliveryForm v-if="open === 'meat'" @saved="done" />
+      <IngredientForm v-if="open === 'ingredient'" @saved="done" />
       <section aria-labelledby="meat-list">
         <h2 id="meat-list">Meat</h2>
         <p v-if="!meat.length" class="empty">
@@ -99,7 +99,7 @@ async function done(): Promise<void> {
           Older bags
         </VBtn>
       </section>
-      <PartyList :parties="view.parties" @saved="load" />
+      <PartyList :first="view.parties" @saved="load" />
     </div>
   </div>
 </template>

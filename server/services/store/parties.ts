@@ -1,6 +1,7 @@
 import type { z } from 'zod'
-import type { partyChangeInput, partyInput } from '#shared/contracts/store'
+import { PARTIES_SHOWN, type partyChangeInput, type PartyFound, type partyInput, type partyQuery } from '#shared/contracts/store'
 import type { Tables } from '../../db/database'
+import { contains } from '../../db/where'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 
@@ -8,6 +9,15 @@ import { refuse, type Answer, type WriteContext } from '../context'
 export async function partyNamed(tables: Tables, kind: 'supplier' | 'customer', name: string): Promise<number> {
   const known = await tables.parties.one({ kind, name })
   return known ? known.id : await tables.parties.insert({ kind, name })
+}
+
+/** Suppliers and customers with a text in their names, by name: as many as are shown, and whether there are more. */
+export async function findParties(tables: Tables, { find, kind }: z.output<typeof partyQuery>): Promise<PartyFound> {
+  const found = await tables.parties.find(
+    { kind: kind ? [kind] : ['customer', 'supplier'], ...(find ? { name: contains(find) } : {}) },
+    { order: [['name', 'ASC'], ['id', 'ASC']], limit: PARTIES_SHOWN + 1 },
+  )
+  return { rows: found.slice(0, PARTIES_SHOWN), more: found.length > PARTIES_SHOWN }
 }
 
 export async function addParty(ctx: WriteContext, input: z.output<typeof partyInput>): Promise<Answer<{ id: number }>> {

@@ -5,6 +5,7 @@ import type { meatLots } from '../../db/tables/store'
 import { below } from '../../db/where'
 import { type IngredientRow, ingredientViews } from './ingredient-views'
 import { meatViews } from './meat-views'
+import { findParties } from './parties'
 
 const NEWEST = [['id', 'DESC']] as const
 /**
@@ -60,10 +61,10 @@ const once = <R extends { id: number }>(...lists: R[][]): R[] => [
   ...new Map(lists.flat().map(row => [row.id, row])).values(),
 ]
 
-/** What is in the store, the newest of what came in, and who it comes from and goes to. */
+/** What is in the store, the newest of what came in, and the first of those it comes from and goes to. */
 export async function storeView(tables: Tables): Promise<StoreView> {
   const [parties, open, newMeat, newIngredients] = await Promise.all([
-    tables.parties.find({}, { order: [['name', 'ASC']] }),
+    findParties(tables, {}),
     openRows(tables),
     tables.meatLots.find({}, PAGE),
     tables.ingredientLots.find({}, PAGE),
@@ -88,6 +89,5 @@ export async function storeView(tables: Tables): Promise<StoreView> {
       },
     },
     parties,
-    suppliers: parties.filter(party => party.kind === 'supplier').map(party => party.name),
   }
 }
