@@ -6,6 +6,7 @@ import type { HouseLimits } from '#core/rules/house'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
 import { useNotation } from '~/composables/use-notation'
 import { useWidth } from '~/composables/use-width'
+import BeamWeights from './BeamWeights.vue'
 import { beamScale, hangWeights, secondEnds, weightTone } from './beam-scale'
 import { useNotch } from './use-notch'
 
@@ -45,8 +46,7 @@ const hung = computed(() =>
     width.value - PAD,
   ),
 )
-const whiskers = computed(() => shown.value.slice(0, WHISKERS))
-const weightsTop = computed(() => BEAM_Y + 26 + whiskers.value.length * 5)
+const weightsTop = computed(() => BEAM_Y + 26 + Math.min(shown.value.length, WHISKERS) * 5)
 const height = computed(
   () => weightsTop.value + Math.max(0.4, Math.max(-1, ...hung.value.map(weight => weight.row)) + 1) * ROW_H + 40,
 )
@@ -99,35 +99,17 @@ const { grab, drag, drop, press } = useNotch(target, box, scale)
         <path :d="`M${x(limitPpm)} ${BEAM_Y + 9} V${BEAM_Y - 26} m-7 0 h14`" />
         <text :x="x(limitPpm)" :y="BEAM_Y - 33">limit {{ number(limitPpm, 0) }}</text>
       </g>
-      <g v-for="(piece, i) in whiskers" :key="`w${i}`" class="whisker" :class="tone(piece)">
-        <line :x1="x(piece.lowPpm)" :x2="x(piece.highPpm)" :y1="BEAM_Y + 15 + i * 5" :y2="BEAM_Y + 15 + i * 5" />
-        <circle :cx="x(piece.ppm)" :cy="BEAM_Y + 15 + i * 5" r="2.4" />
-      </g>
-      <g v-for="(leastPpm, i) in ends.slice(0, WHISKERS)" :key="`e${i}`" class="end">
-        <template v-if="leastPpm !== null">
-          <line
-            :x1="x(leastPpm)"
-            :x2="x(shown[i]!.ppm)"
-            :y1="BEAM_Y + 15 + i * 5"
-            :y2="BEAM_Y + 15 + i * 5"
-          />
-          <circle :cx="x(leastPpm)" :cy="BEAM_Y + 15 + i * 5" r="3" />
-        </template>
-      </g>
-      <g v-for="weight in hung" :key="weight.number" class="weight" :class="tone(pieces[weight.number - 1])">
-        <path
-          v-if="(ends[weight.number - 1] ?? null) !== null"
-          class="string"
-          :d="`M${x(ends[weight.number - 1]!)} ${BEAM_Y + 4} V${weightsTop - 12} L${weight.atX} ${weightsTop + weight.row * ROW_H + 4}`"
-        />
-        <path
-          class="string"
-          :d="`M${weight.hookX} ${BEAM_Y + 4} V${weightsTop - 12} L${weight.atX} ${weightsTop + weight.row * ROW_H + 4}`"
-        />
-        <path class="body" :d="`M${weight.atX - 4} ${weightsTop + weight.row * ROW_H + 8} h8 l7 27 h-22 z`" />
-        <circle class="ring" :cx="weight.atX" :cy="weightsTop + weight.row * ROW_H + 5" r="3.6" />
-        <text :x="weight.atX" :y="weightsTop + weight.row * ROW_H + 29">{{ weight.number }}</text>
-      </g>
+      <BeamWeights
+        :pieces="shown"
+        :hung="hung"
+        :ends="ends"
+        :tones="shown.map(tone)"
+        :x="x"
+        :beam-y="BEAM_Y"
+        :top="weightsTop"
+        :whiskers="WHISKERS"
+        :row-height="ROW_H"
+      />
       <g v-if="target !== null" class="notch-mark" :transform="`translate(${x(target) - 28} ${BEAM_Y - 30})`">
         <path d="M16 4 h24 v13 l-12 13 l-12 -13 z" />
         <text x="28" y="16">{{ number(target, 0) }}</text>
@@ -228,63 +210,6 @@ text {
 .house text {
   font-size: 11.5px;
   font-weight: 500;
-}
-.whisker line {
-  stroke: var(--soft);
-  stroke-width: 2;
-  stroke-linecap: round;
-  opacity: 0.85;
-}
-.whisker circle {
-  fill: var(--peat);
-}
-.whisker.over line {
-  stroke: var(--ember);
-}
-.end line {
-  stroke: var(--heather);
-  stroke-width: 2;
-  stroke-dasharray: 3 3;
-}
-.end circle {
-  fill: var(--bone);
-  stroke: var(--heather);
-  stroke-width: 2;
-}
-.string {
-  stroke: var(--soft);
-  stroke-width: 1;
-  fill: none;
-}
-.body {
-  fill: var(--peat);
-  stroke: var(--peat);
-  stroke-width: 2;
-  stroke-linejoin: round;
-  transition: fill 0.15s;
-}
-.ring {
-  fill: var(--bone);
-  stroke: var(--peat);
-  stroke-width: 2;
-}
-.weight text {
-  fill: var(--bone);
-  font-weight: 700;
-  font-size: 13px;
-}
-.over .body {
-  fill: var(--ember);
-  stroke: var(--ember);
-}
-.over .body {
-  stroke-dasharray: none;
-}
-.under .body {
-  fill: var(--bone);
-}
-.under text {
-  fill: var(--peat);
 }
 .more {
   text-anchor: start;
