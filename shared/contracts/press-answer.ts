@@ -5,8 +5,10 @@ import type { ToldKind } from './steps'
 /** A lot as a press left it: what the rooms show of its life. */
 export type LotNow = Pick<
   LotSummary,
-  'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'turns' | 'lastFeel' | 'openHolds'
+  'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'turns' | 'lastFeel'
 > & {
+  /** Only where the press may have held something. */
+  openHolds?: LotSummary['openHolds']
   /** The least that stayed, only where it may have changed. */
   leastPpm?: Ppm | null
   pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs'>[]

@@ -3,13 +3,16 @@ import { foldStanding } from '#core/life/fold-standing'
 import type { LotLife, PieceLife } from '#core/life/fold'
 import type { Milliseconds } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
+import type { RowOf } from '../../db/table-spec'
+import type { pieces } from '../../db/tables/lots'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { standingSteps } from './standing-steps'
 
 /**
  * Keeps with each piece of a lot where it stands by the lot's steps, and with the lot when its cure was over and when it
  * was last drained. The only writer of these columns: whatever tells, voids or corrects a step ends here. Only what
- * changed is written. The lot must be locked. `folded`: the steps are folded already; `known`: what the lot's row holds.
+ * changed is written. The lot must be locked. `folded`: the steps are folded already; `known`: what the lot's row and its
+ * pieces' hold, where they were read under that lock.
  */
 export async function keepState(
   tables: Tables,
@@ -20,7 +23,7 @@ export async function keepState(
   const [life, lot, rows] = await Promise.all([
     folded ?? lifeOf(tables, lotId),
     isKept(known) ? known : tables.lots.one({ id: lotId }),
-    tables.pieces.pick([...PIECE_STATE], { lotId }),
+    known.pieces ?? tables.pieces.pick([...PIECE_STATE], { lotId }),
   ])
   if (!lot) return
   const kept = new Map(rows.map(row => [row.id, row]))
@@ -39,10 +42,11 @@ export async function keepState(
     await tables.lots.update(lotId, { cureEndedAtMs, drainedAtMs })
 }
 
-/** What the lot's row keeps of its steps. */
+/** What the rows of a lot and of its pieces keep of its steps. */
 export interface Kept {
   cureEndedAtMs: Milliseconds | null
   drainedAtMs: Milliseconds | null
+  pieces?: readonly Pick<RowOf<typeof pieces>, 'id' | (typeof PIECE_STATE)[number]>[]
 }
 const isKept = (known: Partial<Kept>): known is Kept =>
   known.cureEndedAtMs !== undefined && known.drainedAtMs !== undefined

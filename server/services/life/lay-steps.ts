@@ -35,11 +35,14 @@ export interface Laid {
   life: LotLife
 }
 
-/** Why a lot's steps cannot stand with others among them; null when they can, or when they could not before. */
-function refusalOf(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Refusal | null {
+/**
+ * What a lot's steps come to with new ones among them, or why they cannot stand together. What could not be before, this
+ * press did not make, and it keeps nobody from telling what was done.
+ */
+function lifeWith(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Answer<LotLife> {
   const folded = foldLife(wanted)
-  // What could not be before, this press did not make, and it keeps nobody from telling what was done.
-  return folded.ok || !isSound(standing) ? null : contradicted(lot, folded.contradiction)
+  if (folded.ok) return { ok: true, value: folded.life }
+  return isSound(standing) ? contradicted(lot, folded.contradiction) : { ok: true, value: foldStanding(wanted).life }
 }
 
 /** A lot as a refusal names it, and where its clock hangs. */
@@ -74,7 +77,6 @@ export async function laySteps(
   known?: readonly Standing[],
 ): Promise<Answer<Laid>> {
   const standing = known ?? (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
-  const { life } = foldStanding(standing)
   // Behind what was done before, also by a clock that was set back.
   const nowMs = Math.max(ctx.nowMs, ...standing.map(step => step.toMs ?? step.fromMs))
   const rows = news.map((step) => {
@@ -82,7 +84,7 @@ export async function laySteps(
     return {
       lotId: lot.id,
       kind: step.kind,
-      pieces: step.pieces === 'all' ? piecesFor(life, step.kind, fromMs) : [...step.pieces],
+      pieces: step.pieces === 'all' ? piecesFor(foldStanding(standing).life, step.kind, fromMs) : [...step.pieces],
       placeId: step.placeId ?? null,
       fromAtMs: fromMs,
       toAtMs: step.toMs === undefined ? fromMs : step.toMs,
@@ -93,13 +95,12 @@ export async function laySteps(
     }
   })
   const wanted = rows.map((row, i) => stepOf({ ...row, id: NOT_YET_NUMBERED - news.length + i }))
-  const refused = refusalOf(lot, standing, [...standing, ...wanted])
-  if (refused) return refused
+  const life = lifeWith(lot, standing, [...standing, ...wanted])
+  if (!life.ok) return life
   const ids = await ctx.tables.steps.insertMany(rows)
   const steps = [...standing, ...rows.map((row, i) => stepOf({ ...row, id: ids[i]! }))].toSorted(byHappening)
-  const now = foldStanding(steps).life
-  await keepState(ctx.tables, lot.id, now, lot)
-  return { ok: true, value: { ids, steps, life: now } }
+  await keepState(ctx.tables, lot.id, life.value, lot)
+  return { ok: true, value: { ids, steps, life: life.value } }
 }
 
 /** The heats that go on in a run end, and the pieces lie where they lay before. Answers with their ids. */

@@ -5,7 +5,9 @@ import { sumOf } from '#core/lists/sum-of'
 import { groupBy } from '#core/lists/group-by'
 import type { StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
+import type { StepKind } from '#core/life/step'
 import type { PressInput } from '#shared/contracts/steps'
+import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
@@ -19,9 +21,15 @@ import { refuseDrained, refuseWeighed, toldAlready, whenOf } from './press-check
 import { newStep } from './press-figures'
 import { standingSteps } from './standing-steps'
 
+/** What a press reads of a lot. */
+const LOT_PRESSED = ['code', 'method', 'zone', 'saltOnly', 'meatReadabilityG', 'cureEndedAtMs', 'drainedAtMs'] as const
+/** Kinds of step after which pieces may be held. */
+const MAY_HOLD: ReadonlySet<StepKind> = new Set<StepKind>([...MOVES_STAYED, 'look', 'move', 'out'])
+
 /** Lots named in a press, locked, always in the same order: two presses wait for each other. */
 async function lotsOf(ctx: WriteContext, { lots: named }: PressInput) {
-  const lots = await ctx.tables.lots.find(
+  const lots = await ctx.tables.lots.pick(
+    [...LOT_PRESSED],
     { code: named.map(lot => lot.code) },
     { order: [['id', 'ASC']], lock: true },
   )
@@ -93,9 +101,10 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
   const scales = await scalesOf(ctx, input)
   if (!scales.ok) return scales
-  const [standing, rows, parts] = await Promise.all([
+  const [standing, rows, users, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
-    ctx.tables.pieces.pick(['lotId', 'number', 'greenG'], { lotId }, { order: [['number', 'ASC']] }),
+    ctx.tables.pieces.pick(['lotId', 'number', 'greenG', ...PIECE_STATE], { lotId }, { order: [['number', 'ASC']] }),
+    ctx.tables.users.pick(['initials']),
     moves ? ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG'], { lotId }) : [],
   ])
   const piecesOf = groupBy(rows, piece => piece.lotId)
@@ -125,7 +134,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
       news.push({ ...laid, pieces: ids, fromMs: when.value, lateReason: input.lateReason } as NewStep)
     }
-    const laid = await laySteps(ctx, lot, news, before)
+    const laid = await laySteps(ctx, { ...lot, pieces: mine }, news, before)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
     lives.push({ lot, laid: laid.value, pieces: ids, stayed })
@@ -151,7 +160,9 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   if (moves) for (const { lot } of lives) await judgeHeated(ctx, lot.id)
   // What lay where, and in which stage, is not as it was.
   if (input.steps.some(step => step.kind === 'move' || step.kind === 'out')) await judgePlaces(ctx, found.value)
-  return { ok: true, value: { steps: told, lots: await lotsNow(ctx, lives) } }
+  const initials = new Map(users.map(user => [user.id, user.initials]))
+  const holds = input.steps.some(step => MAY_HOLD.has(step.kind)) ? await holdsOf(ctx, lotId) : null
+  return { ok: true, value: { steps: told, lots: lives.map(lived => nowOf(lived, initials, holds)) } }
 }
 
 /** Meat that smells off waits for the owner. */
@@ -165,18 +176,20 @@ async function holdForLook(
     await holdLot(ctx, lot, { reason: 'smell_off', pieceIds, again: true, figures: {} })
 }
 
-/** The lots as this press leaves them. */
-async function lotsNow({ tables }: WriteContext, lives: readonly Lived[]) {
-  const [users, holds] = await Promise.all([
-    tables.users.pick(['initials']),
-    tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId: lives.map(({ lot }) => lot.id) }),
-  ])
-  const initials = new Map(users.map(user => [user.id, user.initials]))
-  return lives.map(({ lot, laid, stayed }): LotNow => ({
-    ...lotNow(lot.code, laid, initials),
-    ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
+const holdsOf = ({ tables }: WriteContext, lotId: readonly number[]) =>
+  tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId })
+
+/** A lot as this press leaves it. `holds`: null where it may have changed none. */
+const nowOf = (
+  { lot, laid, stayed }: Lived,
+  initials: ReadonlyMap<number, string>,
+  holds: Awaited<ReturnType<typeof holdsOf>> | null,
+): LotNow => ({
+  ...lotNow(lot.code, laid, initials),
+  ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
+  ...(holds && {
     openHolds: holds
       .filter(hold => hold.lotId === lot.id && stopsLot(hold, laid.life.pieces.length))
       .map(hold => hold.reason),
-  }))
-}
+  }),
+})
