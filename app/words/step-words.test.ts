@@ -33,6 +33,7 @@ const look = (more: Partial<Extract<StepInput, { kind: 'look' }>>): StepInput =>
   smell: null,
   liquid: null,
   spots: null,
+  surface: null,
   photoId: null,
   note: null,
   ...more,

@@ -1,7 +1,8 @@
+import { formatSpan } from '#core/units/format-span'
 import { formatMeat, formatNumber, type Notation } from '#core/units/format'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
 import type { TurnWay } from '#core/life/rhythm'
-import type { Feel } from '#core/life/step'
+import type { DryWay, Feel, FryVerdict, RestWay, SaltTaste, Surface } from '#core/life/step'
 import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { StepInput } from '#shared/contracts/steps'
@@ -13,6 +14,27 @@ export const FEEL_WORDS: Record<Feel, string> = {
   soft_middle: 'firm but soft in the middle',
   stiff: 'stiff throughout',
 }
+export const SURFACE_WORDS: Record<Surface, string> = { wet: 'wet', damp: 'damp', tacky: 'tacky', dry: 'dry' }
+export const DRY_WORDS: Record<DryWay, string> = {
+  rack: 'on the rack',
+  hung: 'hung up',
+  fan: 'before a fan',
+  warm: 'warm, without smoke',
+}
+export const REST_WORDS: Record<RestWay, string> = {
+  open: 'unwrapped',
+  wrapped: 'wrapped',
+  sealed: 'sealed',
+  part_frozen: 'part-frozen',
+}
+export const SALT_WORDS: Record<SaltTaste, string> = {
+  1: 'far too little salt',
+  2: 'a little short of salt',
+  3: 'salt right',
+  4: 'a little salty',
+  5: 'far too salty',
+}
+const FRY_WORDS: Record<FryVerdict, string> = { done: 'done', again: 'to be soaked again' }
 export const ROUGH_WORDS = { few_spoons: 'a few spoonfuls', cup: 'about a cup', more: 'more than a cup' } as const
 
 /** How much left, as it was told. */
@@ -44,10 +66,24 @@ function lookWords({ feel, note, photoId, ...seen }: Extract<StepInput, { kind: 
     seen.liquid && SEEN.liquid[seen.liquid],
     seen.smell && SEEN.smell[seen.smell],
     seen.spots && SEEN.spots[seen.spots],
+    seen.surface && `surface ${SURFACE_WORDS[seen.surface]}`,
     photoId && 'with a photo',
     note && `“${note}”`,
   ].filter(Boolean)
   return `Looked at${said.length ? `: ${said.join(', ')}` : ''}`
+}
+
+const lastedWords = (minutes: number | null): string => (minutes === null ? '' : ` for ${formatSpan(minutes * MS_PER_MINUTE)}`)
+const inPlace = (placeId: number | null, places: Readonly<Record<number, string>>): string =>
+  placeId === null ? '' : `, ${places[placeId] ?? 'in another place'}`
+
+function soakWords({ litres, water, changes }: Extract<StepInput, { kind: 'soak' }>, as: Notation): string {
+  const said = [
+    litres !== null && `${formatNumber(litres, 1, as.decimal)} L`,
+    water && `water ${water.typed}`,
+    changes > 0 && `water changed ${changes === 1 ? 'once' : `${changes} times`}`,
+  ].filter(Boolean)
+  return said.map(one => `, ${one}`).join('')
 }
 
 function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as: Notation): string {
@@ -62,6 +98,14 @@ function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as
       return lookWords(step)
     case 'move':
       return `Moved to ${places[step.placeId] ?? 'another place'}${step.spot ? `, ${step.spot}` : ''}`
+    case 'soak':
+      return `Soaked${lastedWords(step.minutes)}${soakWords(step, as)}`
+    case 'fry_test':
+      return `Fried a slice: ${SALT_WORDS[step.salt]}, ${FRY_WORDS[step.verdict]}`
+    case 'dry':
+      return `Drying ${DRY_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
+    case 'rest':
+      return `Resting ${REST_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
     case 'out':
       return step.rinses === 0
         ? 'Out of the cure, not rinsed'

@@ -67,6 +67,28 @@ describe('a lot\'s life', () => {
     expect(lifeOf(some).cureEndedAtMs).toBeNull()
     expect(lifeOf([...some, step(4, 'out', 190, { pieces: [3] })]).cureEndedAtMs).toBe(hour(190))
   })
+  it('out of the water it drips, and what begins next ends a soak that nobody ended', () => {
+    const out = [rub(), step(2, 'out', 160)]
+    const soak = (to: number | null) => step(3, 'soak', 161, { toMs: to === null ? null : hour(to) })
+    const over = lifeOf([...out, soak(162)]).pieces[0]!
+    expect(over).toMatchObject({ stage: 'dry', sinceMs: hour(162) })
+    expect(over.stays.map(stay => stay.stage)).toEqual(['cure', 'dry', 'soak', 'dry'])
+    expect(lifeOf([...out, soak(null)]).pieces[0]).toMatchObject({ stage: 'soak', sinceMs: hour(161) })
+    const next = step(4, 'rest', 163, { toMs: null, placeId: GARAGE })
+    expect(lifeOf([...out, soak(null), next]).pieces[0]).toMatchObject({ stage: 'rest', placeId: GARAGE, sinceMs: hour(163) })
+    // Told as longer than it was: the next thing stands.
+    expect(lifeOf([...out, soak(170), next]).pieces[0]).toMatchObject({ stage: 'rest', sinceMs: hour(163) })
+  })
+  it.each(['soak', 'fry_test', 'dry', 'rest'] as const)('%s comes after the cure and not in a heat', (kind) => {
+    expect(refusalOf([rub(), step(2, kind, 20)])).toMatchObject({ code: 'still_curing', mend: 'tell_out' })
+    expect(refusalOf([rub(), step(2, 'out', 160), heat(3, 180, 186), step(4, kind, 183)])).toMatchObject({ code: 'in_heat' })
+    expect(lifeOf([rub(), step(2, 'out', 160), heat(3, 180, 186), step(4, kind, 187)]).pieces).toHaveLength(3)
+  })
+  it('a piece in the water is neither turned nor sliced, and can be taken out of it into the heat', () => {
+    const soaked = [rub(), step(2, 'out', 160), step(3, 'soak', 161, { toMs: null })]
+    expect(refusalOf([...soaked, step(4, 'slice', 162)])).toMatchObject({ code: 'in_water' })
+    expect(lifeOf([...soaked, heat(4, 162, null)]).pieces[0]!.stage).toBe('heat')
+  })
   it('a turn shows the other face, a massage does not, and what is said stands', () => {
     const face = (...steps: Step[]) => lifeOf([rub(), ...steps]).pieces[0]!.face
     expect(face(step(2, 'turn', 20))).toBe('fat')

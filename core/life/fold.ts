@@ -84,7 +84,7 @@ export function foldLife(steps: readonly Step[]): Folded {
   let drainedAtMs: Milliseconds | null = null
   for (const { atMs, isEnd, step } of momentsOf(steps)) {
     if (isEnd) {
-      for (const id of step.pieces) endHeat(lives.get(id)!, step, atMs)
+      for (const id of step.pieces) end(lives.get(id)!, step, atMs)
       continue
     }
     const found = contradictionOf(step, lives)
@@ -158,9 +158,14 @@ function begin(life: Walking, step: Step): void {
   stay(life, step.fromMs)
 }
 
-/** It rests after the heat, where it lay before or where it was heated. */
-function endHeat(life: Walking, step: Step, atMs: Milliseconds): void {
-  Object.assign(life, { stage: 'rest', sinceMs: atMs, by: step })
+/**
+ * After a heat it rests, where it lay before or where it was heated; out of the water it drips. The next thing may have
+ * ended it before.
+ */
+function end(life: Walking, step: Step, atMs: Milliseconds): void {
+  const { leaves } = MEANING[step.kind]
+  if (life.by !== step) return
+  if (leaves) Object.assign(life, { stage: leaves, sinceMs: atMs })
   if (step.kind === 'heat' && step.figures.back && life.before) Object.assign(life, life.before)
   life.before = null
   stay(life, atMs)

@@ -5,6 +5,7 @@ import type { Cut } from '../rules/cuts'
 import { PPM_PER_UNIT, type Grams, type Milliseconds, type Ppm } from '../units/quantities'
 import { boundedLosses, type MeatWeighed, type PieceLoad } from './bounded-losses'
 import { lossesOf } from './losses'
+import { afterSoaks } from './soaked'
 import { leastStayed, type NotShownWhy, type PieceCured, type Stayed } from './stayed'
 import { byHappening, type Step } from './step'
 
@@ -33,8 +34,11 @@ export interface LotStayedQuestion {
   /** What was taken up is not known: nothing can be said of the least. */
   upperBound: boolean
 }
-/** `excess`: a salt box gives what nobody weighed. `not_weighed`: a brine left before it was even, not weighed yet. */
-export type LotNotShownWhy = NotShownWhy | 'excess' | 'not_weighed'
+/**
+ * `excess`: a salt box gives what nobody weighed. `not_weighed`: a brine left before it was even, not weighed yet.
+ * `soaked`: it lay in water over an hour, or nobody said how long.
+ */
+export type LotNotShownWhy = NotShownWhy | 'excess' | 'not_weighed' | 'soaked'
 export type LotStayed = Stayed<LotNotShownWhy>
 
 /**
@@ -44,7 +48,7 @@ export type LotStayed = Stayed<LotNotShownWhy>
  */
 export function lotStayed(q: LotStayedQuestion): LotStayed {
   if (q.upperBound) return hiddenBy(q, q.method === 'excess' ? 'excess' : 'not_weighed')
-  if (isWet(q.method)) return inBrine(q)
+  if (isWet(q.method)) return afterSoaks(inBrine(q), q.steps)
   const shares = q.puts.map(put => sharesOf(q, put))
   const agentG = q.puts.reduce((sum, put) => sum + (put.isAgent ? put.massG : 0), 0)
   const pieces = q.pieces.map((piece, i): PieceCured => ({
@@ -63,7 +67,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
     puts: q.puts.map((put, k) => ({ atMs: put.atMs, highG: shares[k]![i]! + q.mixReadabilityG })),
   }))
   const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q.steps), loads)
-  return leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false })
+  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false }), q.steps)
 }
 
 /** What of it went onto each piece, in their order, grams. */

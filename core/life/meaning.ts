@@ -1,14 +1,14 @@
 import type { StepKind } from './step'
 
 /**
- * Where a piece stands: in the cure; out of it, drying; in a heat; after one. A place has no stage: the same fridge holds
- * pieces of all of them.
+ * Where a piece stands: in the cure; in water after it; out of it, drying; in a heat; at rest, before one or after. A
+ * place has no stage: the same fridge holds pieces of all of them.
  */
-export const STAGES = ['cure', 'dry', 'heat', 'rest'] as const
+export const STAGES = ['cure', 'soak', 'dry', 'heat', 'rest'] as const
 export type Stage = (typeof STAGES)[number]
 
 /** Why a step cannot stand where it is told. */
-export type ContradictionCode = 'before_rub' | 'rubbed_twice' | 'out_of_cure' | 'still_curing' | 'in_heat'
+export type ContradictionCode = 'before_rub' | 'rubbed_twice' | 'out_of_cure' | 'still_curing' | 'in_water' | 'in_heat'
 
 /** What sets it right: another hour; the missing step, told; or one of the two voided. */
 export type Mend = 'other_time' | 'tell_out' | 'tell_heat_end' | 'void_one'
@@ -18,13 +18,17 @@ export interface Meaning {
   stages: readonly Stage[]
   /** The stage after it, where it changes it. */
   becomes?: Stage
-  /** It goes on until its end is told. */
+  /** It goes on until its end is told, or the next thing begins. */
   lasts?: true
+  /** The stage after its end, where that is another. */
+  leaves?: Stage
 }
 
 const IN_CURE: Meaning = { stages: ['cure'] }
 const ANYWHERE: Meaning = { stages: STAGES }
 const RAW_OR_SMOKED: readonly Stage[] = ['dry', 'rest']
+/** Out of the cure, and in no heat. */
+const OUT: readonly Stage[] = ['soak', ...RAW_OR_SMOKED]
 
 /** What each kind needs of a piece, and what it makes of it. */
 export const MEANING: Readonly<Record<StepKind, Meaning>> = {
@@ -34,15 +38,23 @@ export const MEANING: Readonly<Record<StepKind, Meaning>> = {
   add: IN_CURE,
   weigh: ANYWHERE,
   look: ANYWHERE,
-  move: { stages: ['cure', ...RAW_OR_SMOKED] },
+  move: { stages: ['cure', ...OUT] },
   out: { stages: ['cure'], becomes: 'dry' },
-  heat: { stages: RAW_OR_SMOKED, becomes: 'heat', lasts: true },
+  soak: { stages: OUT, becomes: 'soak', lasts: true, leaves: 'dry' },
+  fry_test: { stages: OUT },
+  dry: { stages: OUT, becomes: 'dry', lasts: true },
+  rest: { stages: OUT, becomes: 'rest', lasts: true },
+  heat: { stages: OUT, becomes: 'heat', lasts: true, leaves: 'rest' },
   slice: { stages: RAW_OR_SMOKED },
 }
+
+/** After it a piece lies elsewhere, or stands in another stage: what lay warm is judged afresh. */
+export const changesStand = (kind: StepKind): boolean => kind === 'move' || MEANING[kind].becomes !== undefined
 
 /** Why a piece in a stage cannot be had for a step, and what mends it. */
 export const CONTRADICTION_OF: Readonly<Record<Stage, { code: ContradictionCode; mend: Mend }>> = {
   cure: { code: 'still_curing', mend: 'tell_out' },
+  soak: { code: 'in_water', mend: 'other_time' },
   dry: { code: 'out_of_cure', mend: 'other_time' },
   heat: { code: 'in_heat', mend: 'tell_heat_end' },
   rest: { code: 'out_of_cure', mend: 'other_time' },

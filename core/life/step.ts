@@ -11,6 +11,10 @@ export const STEP_KINDS = [
   'add',
   'weigh',
   'out',
+  'soak',
+  'fry_test',
+  'dry',
+  'rest',
   'heat',
   'slice',
 ] as const
@@ -35,8 +39,23 @@ export interface Seen {
   smell?: (typeof SMELLS)[number] | null
   liquid?: (typeof LIQUIDS)[number] | null
   spots?: (typeof SPOTS)[number] | null
+  surface?: Surface | null
   photoId?: number | null
 }
+
+/** How the surface feels to a clean finger: no smoke before it is tacky all over. */
+export const SURFACES = ['wet', 'damp', 'tacky', 'dry'] as const
+export type Surface = (typeof SURFACES)[number]
+/** How the surface dries: `warm` in the smoker without smoke. */
+export const DRY_WAYS = ['rack', 'hung', 'fan', 'warm'] as const
+export type DryWay = (typeof DRY_WAYS)[number]
+/** How meat rests: `part_frozen` to be sliced. */
+export const REST_WAYS = ['open', 'wrapped', 'sealed', 'part_frozen'] as const
+export type RestWay = (typeof REST_WAYS)[number]
+/** What a fried slice tasted of, 1 far too little to 5 far too much, and what follows: it is done, or soaked again. */
+export const FRY_VERDICTS = ['done', 'again'] as const
+export type FryVerdict = (typeof FRY_VERDICTS)[number]
+export type SaltTaste = 1 | 2 | 3 | 4 | 5
 
 /** What left the meat: grams at its least and at its most. */
 export interface DrainedG {
@@ -65,6 +84,11 @@ export interface FiguresOfStep {
    */
   weigh: { what: 'weighed_back' | 'after_brine'; netG: Grams } | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean }
   out: { rinses: number | null }
+  /** `litres` and `waterC` null: nobody measured. `changes`: how often the water was changed. */
+  soak: { litres: number | null; waterC: Celsius | null; changes: number }
+  fry_test: { salt: SaltTaste; verdict: FryVerdict }
+  dry: { how: DryWay }
+  rest: { how: RestWay }
   /** `back`: at its end the pieces lie where they lay before. */
   heat: { code: string; targetC: Celsius; back: boolean }
   slice: Readonly<Record<never, never>>

@@ -74,6 +74,8 @@ export const LIQUID_LOSS = { settled: 1.25, early: 3 } as const
 export const DRAIN_SETTLED_MS: Milliseconds = MS_PER_DAY
 /** Of what the meat weighs, more than this drained is asked about. */
 export const DRAINED_ASKED_SHARE: Fraction = 0.15
+/** Up to so long in water in all, a soak takes at most this share of the nitrite along: diffusion model, 40 mm slab. */
+export const SHORT_SOAK = { mostMs: MS_PER_HOUR, lostShare: 0.05 } as const
 /** Drained so soon after the rub, it took along what nobody can say. */
 export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
 

@@ -1,8 +1,19 @@
 import { z } from 'zod'
 import { TURN_WAYS } from '#core/life/rhythm'
-import { COLOURS, FEELS, LIQUIDS, PIECE_FACES, SMELLS, SPOTS } from '#core/life/step'
+import {
+  COLOURS,
+  DRY_WAYS,
+  FEELS,
+  FRY_VERDICTS,
+  LIQUIDS,
+  PIECE_FACES,
+  REST_WAYS,
+  SMELLS,
+  SPOTS,
+  SURFACES,
+} from '#core/life/step'
 import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
-import { code, DRAINED_RANGE, instantMs, name, note, reason, weight } from './fields'
+import { code, DRAINED_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
 
 /** Lots in one press, and kinds of step in it. */
@@ -12,6 +23,10 @@ const MOST_AGO_MINUTES = 24 * 60
 /** Pieces of one lot on one scale, grams. */
 export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 const MOST_ML = 50_000
+const MOST_LITRES = 1000
+/** Changes of the water, or rinses. */
+const MOST_CHANGES = 20
+const MOST_LASTED_MINUTES = 60 * 24 * 60
 
 /** Liquid as people tell it: weighed, in mL, or roughly. */
 const liquid = () =>
@@ -20,6 +35,11 @@ const liquid = () =>
     z.strictObject({ told: z.literal('ml'), ml: z.number().min(1).max(MOST_ML) }),
     z.strictObject({ told: z.literal('rough'), rough: z.enum(Object.keys(ROUGH_ML) as (keyof typeof ROUGH_ML)[]) }),
   ])
+
+/** It is over and lasted so many minutes; null: it goes on, until the next thing begins. */
+const lasted = () => z.int().min(1).max(MOST_LASTED_MINUTES).nullable()
+/** Where it lies from then on; null: where it lay. */
+const placeId = () => z.int().positive().nullable()
 
 /** What can be told by a press, each kind with what it says. */
 const stepInput = z.discriminatedUnion('kind', [
@@ -45,6 +65,7 @@ const stepInput = z.discriminatedUnion('kind', [
     smell: z.enum(SMELLS).nullable().default(null),
     liquid: z.enum(LIQUIDS).nullable().default(null),
     spots: z.enum(SPOTS).nullable().default(null),
+    surface: z.enum(SURFACES).nullable().default(null),
     /** A file that was sent ahead. */
     photoId: z.int().positive().nullable().default(null),
     note: note(),
@@ -58,7 +79,21 @@ const stepInput = z.discriminatedUnion('kind', [
     /** Salt lies on it still. */
     saltLies: z.boolean(),
   }),
-  z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(20).nullable() }),
+  z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(MOST_CHANGES).nullable() }),
+  z.strictObject({
+    kind: z.literal('soak'),
+    minutes: lasted(),
+    litres: z.number().min(0.1).max(MOST_LITRES).nullable(),
+    water: temperature().nullable(),
+    changes: z.int().min(0).max(MOST_CHANGES),
+  }),
+  z.strictObject({
+    kind: z.literal('fry_test'),
+    salt: z.literal([1, 2, 3, 4, 5]),
+    verdict: z.enum(FRY_VERDICTS),
+  }),
+  z.strictObject({ kind: z.literal('dry'), minutes: lasted(), how: z.enum(DRY_WAYS), placeId: placeId() }),
+  z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId() }),
 ])
 export type StepInput = z.output<typeof stepInput>
 export type ToldKind = StepInput['kind']

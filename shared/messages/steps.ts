@@ -11,6 +11,10 @@ export const STEP_DONE: Readonly<Record<StepKind, string>> = {
   add: 'given more of its cure',
   weigh: 'weighed',
   out: 'taken out of the cure',
+  soak: 'put into water',
+  fry_test: 'fried to taste',
+  dry: 'set to dry',
+  rest: 'laid to rest',
   heat: 'put into the smoke',
   slice: 'sliced',
 }
@@ -29,5 +33,6 @@ export const WHY_NOT: Readonly<Record<ContradictionCode, string>> = {
   rubbed_twice: 'was rubbed already',
   out_of_cure: 'was out of the cure',
   still_curing: 'was still in the cure',
+  in_water: 'lay in water',
   in_heat: 'was in the smoke',
 }

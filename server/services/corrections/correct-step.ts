@@ -13,10 +13,13 @@ import type { Changed } from './changed'
  * What a press tells. The hours of a rub, a heat, a second application, a slicing stand with other rows too: those are
  * voided and told again.
  */
+const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
+  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest',
+])
 const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boolean =>
   kind === 'weigh'
     ? (figures as FiguresOfStep['weigh']).what === 'meat'
-    : kind === 'turn' || kind === 'drain' || kind === 'look' || kind === 'move' || kind === 'out'
+    : PRESSED.has(kind)
 
 /** The steps of a press that stand, and their lots, locked. */
 async function pressOf(ctx: WriteContext, eventId: number) {
@@ -29,6 +32,12 @@ async function pressOf(ctx: WriteContext, eventId: number) {
 /** Minutes on the wall are what people say. */
 const wall = (atMs: Milliseconds, zone: string): string => localSecond(atMs, zone).slice(0, -3)
 
+/** The same step from another moment on: it lasts as long, or goes on. */
+const moved = ({ fromMs, toMs }: Pick<Step, 'fromMs' | 'toMs'>, atMs: Milliseconds): Pick<Step, 'fromMs' | 'toMs'> => ({
+  fromMs: atMs,
+  toMs: toMs === null ? null : atMs + (toMs - fromMs),
+})
+
 /** A press was done at another hour: all its steps move there, if nothing then contradicts itself. */
 export async function correctHour(ctx: WriteContext, eventId: number, toMs: Milliseconds): Promise<Answer<Changed>> {
   const press = await pressOf(ctx, eventId)
@@ -36,12 +45,17 @@ export async function correctHour(ctx: WriteContext, eventId: number, toMs: Mill
   const atMs = happenedMs({ told: 'at', atMs: toMs }, ctx.nowMs)
   if (atMs === null) return refuse('not_yet_happened', {}, ['value'])
   const { told, lots } = press.value
+  const lastMs = Math.max(...told.map(step => moved({ fromMs: step.fromAtMs, toMs: step.toAtMs }, atMs).toMs ?? atMs))
+  if (lastMs > ctx.nowMs) return refuse('not_yet_happened', {}, ['value'])
   const ids = new Set(told.map(step => step.id))
   const refused = await refuseChange(ctx, lots, steps =>
-    steps.map((step): Step => (ids.has(step.id) ? { ...step, fromMs: atMs, toMs: atMs } : step)),
+    steps.map((step): Step => (ids.has(step.id) ? { ...step, ...moved(step, atMs) } : step)),
   )
   if (!refused.ok) return { ...refused, path: ['value'] }
-  for (const step of told) await ctx.tables.steps.update(step.id, { fromAtMs: atMs, toAtMs: atMs })
+  for (const step of told) {
+    const { fromMs, toMs } = moved({ fromMs: step.fromAtMs, toMs: step.toAtMs }, atMs)
+    await ctx.tables.steps.update(step.id, { fromAtMs: fromMs, toAtMs: toMs })
+  }
   await settleChange(ctx, lots, told.map(step => step.kind))
   const { zone } = lots[0]!
   return {

@@ -1,4 +1,5 @@
 import { foldLife } from '#core/life/fold'
+import { changesStand } from '#core/life/meaning'
 import { isSound } from '#core/life/fold-standing'
 import type { Step, StepKind } from '#core/life/step'
 import type { RowOf } from '../../db/table-spec'
@@ -12,9 +13,6 @@ import { contradicted } from './lay-steps'
 import { standingSteps, type Standing } from './standing-steps'
 
 type Lot = RowOf<typeof lotsTable>
-
-/** Kinds by which pieces get to another place or stage. */
-const MOVES: ReadonlySet<StepKind> = new Set<StepKind>(['move', 'out', 'heat'])
 
 /** Lots of some steps, locked, always in the same order. */
 export const lockLots = (ctx: WriteContext, lotIds: readonly number[]): Promise<Lot[]> =>
@@ -44,7 +42,7 @@ export async function refuseChange(
 /** After some lots' steps were changed: the state of their pieces, what lay warm, what stayed and how that cooled. */
 export async function settleChange(ctx: WriteContext, lots: readonly Lot[], kinds: readonly StepKind[]): Promise<void> {
   for (const lot of lots) await keepState(ctx.tables, lot.id)
-  if (kinds.some(kind => MOVES.has(kind))) await judgePlaces(ctx, lots)
+  if (kinds.some(changesStand)) await judgePlaces(ctx, lots)
   if (!kinds.some(kind => MOVES_STAYED.has(kind))) return
   for (const lot of lots) {
     await keepStayed(ctx, lot.id)

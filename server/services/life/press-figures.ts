@@ -1,6 +1,6 @@
 import { worstCaseG } from '#core/cure/ppm-interval'
 import { drainedG, type LiquidTold } from '#core/life/drained'
-import type { Grams } from '#core/units/quantities'
+import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
 import type { StepInput } from '#shared/contracts/steps'
 import type { NewStep } from './lay-steps'
 
@@ -13,6 +13,14 @@ const liquidOf = (told: Told): LiquidTold =>
 interface OfLot {
   syrup: boolean
   readabilityG: Grams
+}
+
+/** From when to when a step was, by the hour that was told: the end of what is over, else the beginning. */
+export function spanOf(step: StepInput, atMs: Milliseconds): { fromMs: Milliseconds; toMs: Milliseconds | null } {
+  if (!('minutes' in step)) return { fromMs: atMs, toMs: atMs }
+  return step.minutes === null
+    ? { fromMs: atMs, toMs: null }
+    : { fromMs: atMs - step.minutes * MS_PER_MINUTE, toMs: atMs }
 }
 
 /** What a step that was told says, as it is laid down. */
@@ -39,6 +47,7 @@ export function newStep(step: StepInput, { syrup, readabilityG }: OfLot): Omit<N
           smell: step.smell,
           liquid: step.liquid,
           spots: step.spots,
+          surface: step.surface,
           photoId: step.photoId,
         },
       }
@@ -46,5 +55,15 @@ export function newStep(step: StepInput, { syrup, readabilityG }: OfLot): Omit<N
       return { kind: 'move', placeId: step.placeId, figures: { spot: step.spot } }
     case 'out':
       return { kind: 'out', figures: { rinses: step.rinses } }
+    case 'soak': {
+      const { litres, water, changes } = step
+      return { kind: 'soak', figures: { litres, waterC: water?.tempC ?? null, changes } }
+    }
+    case 'fry_test':
+      return { kind: 'fry_test', figures: { salt: step.salt, verdict: step.verdict } }
+    case 'dry':
+      return { kind: 'dry', placeId: step.placeId, figures: { how: step.how } }
+    case 'rest':
+      return { kind: 'rest', placeId: step.placeId, figures: { how: step.how } }
   }
 }

@@ -1,3 +1,4 @@
+import { changesStand } from '#core/life/meaning'
 import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
 import { piecesFor } from '#core/life/pieces-for'
@@ -18,13 +19,13 @@ import { judgeHeated } from '../smoke/judge-heated'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
 import { refuseDrained, refuseWeighed, toldAlready, whenOf } from './press-checks'
-import { newStep } from './press-figures'
+import { newStep, spanOf } from './press-figures'
 import { standingSteps } from './standing-steps'
 
 /** What a press reads of a lot. */
 const LOT_PRESSED = ['code', 'method', 'zone', 'saltOnly', 'meatReadabilityG', 'cureEndedAtMs', 'drainedAtMs'] as const
-/** Kinds of step after which pieces may be held. */
-const MAY_HOLD: ReadonlySet<StepKind> = new Set<StepKind>([...MOVES_STAYED, 'look', 'move', 'out'])
+/** Pieces may be held after it. */
+const mayHold = (kind: StepKind): boolean => kind === 'look' || MOVES_STAYED.has(kind) || changesStand(kind)
 
 /** Lots named in a press, locked, always in the same order: two presses wait for each other. */
 async function lotsOf(ctx: WriteContext, { lots: named }: PressInput) {
@@ -42,7 +43,7 @@ async function lotsOf(ctx: WriteContext, { lots: named }: PressInput) {
 
 /** Names of the places that a press moves to. */
 async function placesOf(ctx: WriteContext, { steps }: PressInput) {
-  const ids = steps.flatMap((step, i) => (step.kind === 'move' ? [{ id: step.placeId, i }] : []))
+  const ids = steps.flatMap((step, i) => ('placeId' in step && step.placeId !== null ? [{ id: step.placeId, i }] : []))
   const rows = ids.length ? await ctx.tables.places.find({ id: ids.map(one => one.id), inUse: true }) : []
   const names = new Map(rows.map(row => [row.id, row.name]))
   const unknown = ids.find(one => !names.has(one.id))
@@ -132,7 +133,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
           ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
           ?? refuseWeighed(lot, laid, pieces, sumOf(mix, part => part.weighedG))
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
-      news.push({ ...laid, pieces: ids, fromMs: when.value, lateReason: input.lateReason } as NewStep)
+      news.push({ ...laid, pieces: ids, ...spanOf(step, when.value), lateReason: input.lateReason } as NewStep)
     }
     const laid = await laySteps(ctx, { ...lot, pieces: mine }, news, before)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
@@ -159,9 +160,9 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   // Told late, it may say that what was smoked since did not keep what it cooled by.
   if (moves) for (const { lot } of lives) await judgeHeated(ctx, lot.id)
   // What lay where, and in which stage, is not as it was.
-  if (input.steps.some(step => step.kind === 'move' || step.kind === 'out')) await judgePlaces(ctx, found.value)
+  if (input.steps.some(step => changesStand(step.kind))) await judgePlaces(ctx, found.value)
   const initials = new Map(users.map(user => [user.id, user.initials]))
-  const holds = input.steps.some(step => MAY_HOLD.has(step.kind)) ? await holdsOf(ctx, lotId) : null
+  const holds = input.steps.some(step => mayHold(step.kind)) ? await holdsOf(ctx, lotId) : null
   return { ok: true, value: { steps: told, lots: lives.map(lived => nowOf(lived, initials, holds)) } }
 }
 

@@ -85,8 +85,8 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
   return judgement
 }
 
-/** Kinds of step by which less of the cure may have stayed, or more is shown to have. */
-export const MOVES_STAYED: ReadonlySet<StepKind> = new Set<StepKind>(['drain', 'add', 'weigh'])
+/** Kinds of step by which less of the cure may have stayed, or more is shown to have; what begins ends a soak. */
+export const MOVES_STAYED: ReadonlySet<StepKind> = new Set<StepKind>(['drain', 'add', 'weigh', 'soak', 'dry', 'rest'])
 
 /**
  * Works out the least that stayed after something was told of the lot's liquid, or its meat was weighed, and keeps it
