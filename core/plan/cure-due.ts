@@ -1,0 +1,72 @@
+import { addDays, instantOf } from '../calendar/local-day'
+import { cureDay } from '../curing/cure-day'
+import { knotsOf, openLifeKnot, type InCure, type Turned } from '../life/knots'
+import { slotsOf, type RhythmSegment } from '../life/rhythm'
+import type { Milliseconds } from '../units/quantities'
+import { isOf, type DueLot, type Group } from './due-lot'
+import { due, type Due } from './due-thing'
+import type { Plan } from './plan'
+import type { DoneStep } from './progress'
+
+/** What is due of pieces that cure by one plan. `pieces` null stands for all of these. */
+export function cureDue(lot: DueLot, { plan, ids }: Group, nowMs: Milliseconds): Due[] {
+  const { cure } = plan
+  const day = cureDay(lot.rubbedOn, nowMs, lot.zone)
+  const looked = lot.did.filter(step => step.kind === 'look' && ids.some(id => isOf(step, id)))
+  const knot = (segments: readonly RhythmSegment[], done: readonly Turned[]) =>
+    openLifeKnot(
+      knotsOf({
+        slots: slotsOf({ ...lot, segments, lastDay: Math.max(plan.end.toDay, day) + 1 }),
+        turns: done,
+        pieces: lot.pieces.filter(piece => ids.includes(piece.id)).map((piece): InCure => ({
+          pieceId: piece.id,
+          fromMs: lot.rubbedAtMs,
+          toMs: piece.outAtMs,
+        })),
+        nowMs,
+      }),
+      nowMs,
+    )
+  const all = lot.pieces.map(piece => piece.id)
+  const turn = knot(cure.rhythm, lot.turns.map(({ atMs, pieces }) => ({ atMs, pieces: pieces ?? all })))
+  const drained = lot.did.filter(step => step.kind === 'drain').map(step => ({ atMs: step.fromMs, pieces: step.pieces ?? all }))
+  const pour
+    = cure.pourOffEveryDays === null
+      ? null
+      : knot([{ fromDay: 0, everyDays: cure.pourOffEveryDays, how: 'turned' }], drained)
+  return [
+    ...(turn ? [due('turn', { why: 'rhythm' }, { pieces: turn.missing, byMs: turn.dueMs, late: nowMs >= turn.dueMs })] : []),
+    ...(pour ? [due('drain', { why: 'rhythm' }, { pieces: pour.missing, byMs: pour.dueMs, late: nowMs >= pour.dueMs })] : []),
+    ...lookDue(lot, plan, looked, { day, nowMs }),
+    ...endDue(lot, plan, day, nowMs),
+  ]
+}
+
+/** Where a cure day begins. */
+const startOf = ({ rubbedOn, zone }: DueLot, day: number): Milliseconds => instantOf(addDays(rubbedOn, day), '00:00', zone)
+
+/** Planned looks, each until somebody looked; by feel every day from the first on which it may be over. */
+function lookDue(lot: DueLot, { cure, end }: Plan, looked: readonly DoneStep[], at: { day: number; nowMs: Milliseconds }): Due[] {
+  const since = (day: number) => looked.some(step => step.fromMs >= startOf(lot, day))
+  const planned = cure.looks.filter(day => day <= at.day).toSorted((a, b) => b - a)[0]
+  if (planned !== undefined && !since(planned))
+    return [due('look', { why: 'planned_day', day: planned }, { byMs: instantOf(addDays(lot.rubbedOn, planned), lot.turnBy, lot.zone), late: at.day > planned })]
+  if (end.by !== 'feel' || at.day < end.fromDay || since(at.day)) return []
+  return [due('look', { why: 'by_feel', day: at.day })]
+}
+
+/** The end of the cure: a measured one is never late for lying longer, one that gets saltier is, and hard. */
+function endDue(lot: DueLot, { end }: Plan, day: number, nowMs: Milliseconds): Due[] {
+  if (end.by === 'hard') {
+    const lastPut = lot.did.findLast(step => step.kind === 'add')
+    const shift = end.from === 'last_salt' && lastPut ? cureDay(lot.rubbedOn, lastPut.fromMs, lot.zone) : 0
+    const toDay = end.toDay + shift
+    const byMs = instantOf(addDays(lot.rubbedOn, toDay), lot.turnBy, lot.zone)
+    return day >= end.fromDay + shift ? [due('out', { why: 'hard_end', toDay }, { byMs, late: nowMs >= byMs })] : []
+  }
+  if (end.by === 'feel') {
+    if (lot.lastFeel?.feel === 'stiff') return [due('out', { why: 'felt', ...lot.lastFeel })]
+    return day >= end.toDay ? [due('out', { why: 'cure_day', day, fromDay: end.fromDay, toDay: end.toDay })] : []
+  }
+  return day >= end.fromDay ? [due('out', { why: 'cure_day', day, fromDay: end.fromDay, toDay: end.toDay })] : []
+}

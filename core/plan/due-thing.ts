@@ -1,0 +1,42 @@
+import type { Feel } from '../life/step'
+import type { Milliseconds } from '../units/quantities'
+import type { HourSpan, PlanItemKind } from './plan'
+
+/** What a plan asks of pieces. `touch`: is the surface tacky yet? `out`: the end of the cure. */
+export type DueKind = 'turn' | 'drain' | 'look' | 'out' | 'touch' | 'fry_test' | PlanItemKind
+
+/** Why something is due, for the line that says so. */
+export type DueWhy
+  = | { why: 'rhythm' }
+    | { why: 'planned_day'; day: number }
+    | { why: 'by_feel'; day: number }
+    | { why: 'cure_day'; day: number; fromDay: number; toDay: number }
+    | { why: 'felt'; feel: Feel; atMs: Milliseconds }
+    | { why: 'hard_end'; toDay: number }
+    | { why: 'next' }
+    | { why: 'after'; going: PlanItemKind; sinceMs: Milliseconds; hours: HourSpan }
+    | { why: 'soaked' }
+    | { why: 'session'; number: number; of: number }
+
+/** Something to do with pieces of a lot. `pieces` null: all of the lot. */
+export interface Due {
+  kind: DueKind
+  pieces: readonly number[] | null
+  /** Before this it may not be done yet; null: it may. */
+  notBeforeMs: Milliseconds | null
+  /** By when; null: any time today. */
+  byMs: Milliseconds | null
+  late: boolean
+  because: DueWhy
+}
+
+/** Something due that may be done at once, any time today, unless more is said. */
+export const due = (kind: DueKind, because: DueWhy, more: Partial<Due> = {}): Due => ({
+  kind,
+  pieces: null,
+  notBeforeMs: null,
+  byMs: null,
+  late: false,
+  because,
+  ...more,
+})

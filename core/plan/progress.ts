@@ -1,0 +1,90 @@
+import { MEANING } from '../life/meaning'
+import type { FryVerdict, StepKind, Surface } from '../life/step'
+import type { Milliseconds } from '../units/quantities'
+import type { PlanItem, PlanItemKind } from './plan'
+
+/** A step as a plan asks of it. `pieces`: ids; null: all of the lot. */
+export interface DoneStep {
+  kind: StepKind
+  fromMs: Milliseconds
+  /** Null: it goes on, or until what begins next. */
+  toMs: Milliseconds | null
+  pieces: readonly number[] | null
+  /** Of what has several ways. */
+  how?: string
+  rinses?: number | null
+  verdict?: FryVerdict
+  surface?: Surface
+}
+
+/** How far pieces are along what a plan holds after the cure. */
+export interface Progress {
+  /** The item that goes on or comes next; the number of items when all is done. */
+  at: number
+  /** Since when it goes on; null: not begun. */
+  sinceMs: Milliseconds | null
+  /** Sessions of this heat that are over. */
+  sessions: number
+  /** When what came before it was over. */
+  freeFromMs: Milliseconds
+  /** Items that a later one passed over: shown, no longer asked. */
+  passedOver: number[]
+  /** The last soak is over, and nobody has tasted since. */
+  fryTestFromMs: Milliseconds | null
+}
+
+const ITEM_OF: Partial<Record<StepKind, PlanItemKind>> = {
+  out: 'rinse',
+  soak: 'soak',
+  rest: 'rest',
+  dry: 'dry',
+  heat: 'heat',
+  slice: 'slice',
+}
+const counts = ({ kind, rinses }: DoneStep) => kind !== 'out' || (rinses ?? 0) > 0
+
+/** The item that a step carries out: the next of its kind, of its own way before any other. */
+function itemOf(then: readonly PlanItem[], at: number, step: DoneStep): number {
+  const kind = counts(step) ? ITEM_OF[step.kind] : undefined
+  const fits = then.flatMap((item, i) => (i >= at && item.kind === kind ? [i] : []))
+  return fits.find(i => 'how' in then[i]! && then[i].how === step.how) ?? fits[0] ?? -1
+}
+
+/**
+ * Holds what was done to pieces after their cure against their plan: each item is done by the first step of its kind
+ * that comes after the item before. Beginning a later one passes over those before it; what the plan does not hold
+ * counts for nothing; a slice that tastes too salty opens the soak again. Steps in order of happening, all of the same
+ * pieces; a heat is over when all its sessions are.
+ */
+export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, steps: readonly DoneStep[]): Progress {
+  const p: Progress = { at: 0, sinceMs: null, sessions: 0, freeFromMs: outAtMs, passedOver: [], fryTestFromMs: null }
+  for (const [n, step] of steps.entries()) {
+    if (step.kind === 'fry_test') {
+      tasted(p, then, step)
+      continue
+    }
+    const next = steps.slice(n + 1).find(other => MEANING[other.kind].becomes)
+    const endMs = step.toMs ?? next?.fromMs ?? null
+    if (MEANING[step.kind].becomes) p.fryTestFromMs = step.kind === 'soak' ? endMs : null
+    const i = itemOf(then, p.at, step)
+    if (i < 0) continue
+    if (i > p.at) {
+      for (let over = p.at; over < i; over += 1) p.passedOver.push(over)
+      p.sessions = 0
+    }
+    Object.assign(p, { at: i, sinceMs: endMs === null ? step.fromMs : null })
+    if (endMs === null) continue
+    p.freeFromMs = endMs
+    const item = then[i]!
+    if (item.kind === 'heat' && p.sessions + 1 < item.sessions) p.sessions += 1
+    else Object.assign(p, { at: i + 1, sessions: 0 })
+  }
+  return p
+}
+
+/** Too salty still: into the water once more. */
+function tasted(p: Progress, then: readonly PlanItem[], { verdict, fromMs }: DoneStep): void {
+  p.fryTestFromMs = null
+  const soak = then.findLastIndex((item, i) => i < p.at && item.kind === 'soak')
+  if (verdict === 'again' && soak >= 0) Object.assign(p, { at: soak, sinceMs: null, sessions: 0, freeFromMs: fromMs })
+}
