@@ -9,6 +9,6 @@ export interface LotTwine extends LotKnots {
 
 /** A lot's twine at an instant. Days are counted to the end of the cure, or to now while it lasts. */
 export const lotTwine = (lot: Omit<LotSummary, 'judgement'>, nowMs: Milliseconds): LotTwine => ({
-  ...lotKnots(lot, nowMs),
+  ...lotKnots({ ...lot, rhythm: lot.plan.plan.cure.rhythm }, nowMs),
   day: cureDay(lot.rubbedOn, lot.cureEndedAtMs ?? nowMs, lot.zone),
 })

@@ -1,3 +1,4 @@
+import { STARTER_PLANS } from '#core/plan/starters'
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { EVENT_KINDS, type EventKind } from '#shared/contracts/event-kinds'
@@ -117,6 +118,11 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
     { name: 'Shed', kind: 'cold_room', inUse: false },
     { id: 4, before: { name: 'Shed' } },
     'Place changed: Shed, cold room, out of use.',
+  ],
+  plan_changed: [
+    { plan: { ...STARTER_PLANS.bags, cure: { ...STARTER_PLANS.bags.cure, pourOffEveryDays: 1 } }, pieces: [8], reason: 'wet fridge' },
+    { planId: 1, lotId: 1, before: STARTER_PLANS.bags, assumed: false, pieces: [2] },
+    'Plan for piece 2: liquid kept becomes liquid poured off daily.',
   ],
   place_read: [
     { place: 'Loft', temperature: '12.5 °C', humidity: '78 %' },

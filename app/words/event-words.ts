@@ -7,6 +7,7 @@ import {
   formatTemperature,
   type Notation,
 } from '#core/units/format'
+import { changesWords, planWords } from '#shared/messages/plans'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { EventView } from '#shared/contracts/events'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
@@ -33,6 +34,7 @@ const KIND_WORDS: Partial<Record<EventKind, string>> = {
   cure_ended: 'the end of the cure',
   fridge_read: 'the fridge reading',
   place_read: 'the reading',
+  plan_changed: 'the change of plan',
   run_started: 'the start of the smoke',
   run_read: 'the readings',
   run_pulled: 'the pull',
@@ -88,6 +90,11 @@ const TELL: { [K in EventKind]: Teller<K> } = {
           ? `${error >= 0 ? '+' : '−'}${formatNumber(Math.abs(error), 1, as.decimal)} % RH`
           : formatOffset(error, as)
     return `${c.instrument} checked: off by ${off}, ${c.passed ? 'passed' : 'NOT passed, not to be used'}${c.offsetC === 0 ? '' : '; from now on the offset is taken off'}.`
+  },
+  plan_changed: (t, c, as) => {
+    const whose = c.pieces === null ? '' : ` for ${c.pieces.length === 1 ? 'piece' : 'pieces'} ${c.pieces.join(', ')}`
+    const changes = c.assumed ? planWords(t.plan, as) : changesWords(c.before, t.plan, as)
+    return `Plan${whose}: ${changes || 'as before'}.`
   },
   place_added: t => `${PLACE_WORDS[t.kind]} added: ${t.name}.`,
   place_changed: t => `Place changed: ${t.name}, ${PLACE_WORDS[t.kind].toLowerCase()}${t.inUse ? '' : ', out of use'}.`,

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { at, ZONE } from '../fixtures/twine-samples'
+import { steadyRhythm } from '../plan/plan'
 import { lotKnots, type TurningLot } from './lot-knots'
 
 const lot = (more: Partial<TurningLot> = {}): TurningLot => ({
   rubbedOn: '2026-03-05',
   rubbedAtMs: at('2026-03-05', '10:00'),
   zone: ZONE,
-  turnEveryDays: 1,
+  rhythm: steadyRhythm(1),
   turnBy: '18:00',
   bestByDay: 7,
   cureEndedAtMs: null,
@@ -49,13 +50,13 @@ describe('the twine of a lot', () => {
     expect(lotKnots(night, at('2026-03-05', '12:00')).knots.map(knot => knot.day)).toEqual([0, 1, 2, 3, 4, 5, 6, 7])
   })
   it('every 3 to 4 days is due from the third', () => {
-    const loose = lot({ turnEveryDays: 4 })
+    const loose = lot({ rhythm: steadyRhythm(4) })
     expect(states(loose, at('2026-03-07', '12:00'))[0]).toBe('coming')
     expect(states(loose, at('2026-03-08', '12:00'))[0]).toBe('due')
     expect(states(loose, at('2026-03-09', '19:00'))[0]).toBe('late')
   })
   it('has a morning and an evening knot twice a day, the first six hours after the rub', () => {
-    const twice = lot({ turnEveryDays: 0.5, bestByDay: 2 })
+    const twice = lot({ rhythm: steadyRhythm(0.5), bestByDay: 2 })
     expect(lotKnots(twice, at('2026-03-05', '12:00')).knots.map(knot => knot.day)).toEqual([1, 1, 2, 2])
     const early = lot({ ...twice, rubbedAtMs: at('2026-03-05', '07:30') })
     expect(lotKnots(early, at('2026-03-05', '12:00')).knots.map(knot => knot.day)).toEqual([0, 1, 1, 2, 2])

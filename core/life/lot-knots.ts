@@ -1,15 +1,14 @@
 import { daysBetween, localDay, type IsoDate } from '../calendar/local-day'
 import type { Milliseconds } from '../units/quantities'
 import { knotsOf, openLifeKnot, type InCure, type LifeKnot } from './knots'
-import { slotsOf } from './rhythm'
+import { slotsOf, type RhythmSegment } from './rhythm'
 
 /** What a lot's twine is worked out from. */
 export interface TurningLot {
   rubbedOn: IsoDate
   rubbedAtMs: Milliseconds
   zone: string
-  /** One of the rhythms: 0.5 (twice a day), 1, 2, 3 or 4 (every 3 to 4). */
-  turnEveryDays: number
+  rhythm: readonly RhythmSegment[]
   /** The hour by which a day's turn should be done, "18:00". */
   turnBy: string
   bestByDay: number
@@ -26,18 +25,14 @@ export interface LotKnots {
   open: LifeKnot | null
 }
 
-/** "Every 3 to 4": asked for from the third day of each four. */
-const LOOSE = { every: 4, from: 3 } as const
-
 /** The twine of a lot at an instant, from its rub to its best-by day, or to today if that is later. */
 export function lotKnots(lot: TurningLot, nowMs: Milliseconds): LotKnots {
   const cureDayOf = (ms: Milliseconds) => daysBetween(lot.rubbedOn, localDay(ms, lot.zone))
   const all = lot.pieces.map(piece => piece.id)
-  const earliest = lot.turnEveryDays === LOOSE.every ? { earliest: LOOSE.from } : {}
   const slots = slotsOf({
     rubbedAtMs: lot.rubbedAtMs,
     zone: lot.zone,
-    segments: [{ fromDay: 0, everyDays: lot.turnEveryDays, how: 'turned', ...earliest }],
+    segments: lot.rhythm,
     turnBy: lot.turnBy,
     // A turning day begins at four: one more than the calendar has.
     lastDay: Math.max(lot.bestByDay, cureDayOf(lot.cureEndedAtMs ?? nowMs)) + 1,

@@ -1,7 +1,7 @@
 import { MS_PER_HOUR, type Milliseconds } from '../units/quantities'
 import { due, type Due, type DueWhy } from './due-thing'
 import type { HourSpan, Plan, PlanItem } from './plan'
-import { progressOf, type DoneStep } from './progress'
+import { nextTold, progressOf, type DoneStep } from './progress'
 
 /** What comes next along the plan, for pieces to which the same was done. */
 export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly DoneStep[], nowMs: Milliseconds): Due[] {
@@ -23,7 +23,7 @@ export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly Do
   if (item.kind === 'soak') return [due('fry_test', because, more)]
   if (item.kind === 'dry' && item.untilTacky && !isTacky(did, p.sinceMs))
     return [due('touch', because, more)]
-  const next = then[p.at + 1]
+  const next = then[nextTold(then, p.at + 1)]
   return next ? [due(next.kind, because, more)] : []
 }
 

@@ -41,6 +41,13 @@ const ITEM_OF: Partial<Record<StepKind, PlanItemKind>> = {
   heat: 'heat',
   slice: 'slice',
 }
+/** Kinds that can be told; a plan goes on behind any other. */
+const TOLD: ReadonlySet<PlanItemKind> = new Set(Object.values(ITEM_OF))
+/** The next item from one on that can be told; the number of items when there is none. */
+export const nextTold = (then: readonly PlanItem[], from: number): number => {
+  const i = then.findIndex((item, n) => n >= from && TOLD.has(item.kind))
+  return i < 0 ? then.length : i
+}
 const counts = ({ kind, rinses }: DoneStep) => kind !== 'out' || (rinses ?? 0) > 0
 
 /** The item that a step carries out: the next of its kind, of its own way before any other. */
@@ -57,7 +64,7 @@ function itemOf(then: readonly PlanItem[], at: number, step: DoneStep): number {
  * pieces; a heat is over when all its sessions are.
  */
 export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, steps: readonly DoneStep[]): Progress {
-  const p: Progress = { at: 0, sinceMs: null, sessions: 0, freeFromMs: outAtMs, passedOver: [], fryTestFromMs: null }
+  const p: Progress = { at: nextTold(then, 0), sinceMs: null, sessions: 0, freeFromMs: outAtMs, passedOver: [], fryTestFromMs: null }
   for (const [n, step] of steps.entries()) {
     if (step.kind === 'fry_test') {
       tasted(p, then, step)
@@ -69,7 +76,7 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
     const i = itemOf(then, p.at, step)
     if (i < 0) continue
     if (i > p.at) {
-      for (let over = p.at; over < i; over += 1) p.passedOver.push(over)
+      for (let over = p.at; over < i; over += 1) if (TOLD.has(then[over]!.kind)) p.passedOver.push(over)
       p.sessions = 0
     }
     Object.assign(p, { at: i, sinceMs: endMs === null ? step.fromMs : null })
@@ -77,7 +84,7 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
     p.freeFromMs = endMs
     const item = then[i]!
     if (item.kind === 'heat' && p.sessions + 1 < item.sessions) p.sessions += 1
-    else Object.assign(p, { at: i + 1, sessions: 0 })
+    else Object.assign(p, { at: nextTold(then, i + 1), sessions: 0 })
   }
   return p
 }

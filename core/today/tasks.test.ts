@@ -2,10 +2,15 @@ import { describe, expect, it } from 'vitest'
 import { instantOf } from '../calendar/local-day'
 import { USUAL_USES, type PlaceKind } from '../places/place-kind'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../units/quantities'
-import { comingDays, tasksNow, type LotFacts } from './tasks'
+import { assumedPlan } from '../plan/assumed-plan'
+import type { DoneStep } from '../plan/progress'
+import { STARTER_PLANS } from '../plan/starters'
+import type { LotFacts } from './lot-tasks'
+import { comingDays, tasksNow } from './tasks'
 
 const ZONE = 'America/Chicago'
 const NOW = instantOf('2026-11-23', '10:00', ZONE)
+const PLAN = assumedPlan({ turnEveryDays: 1, readyFromDay: 7, bestByDay: 14, method: 'dry' })
 const LYING = { id: 1, placeId: 1, stage: 'cure', outAtMs: null } as const
 const lot = (more: Partial<LotFacts>): LotFacts => ({
   code: 'L-0001',
@@ -14,19 +19,39 @@ const lot = (more: Partial<LotFacts>): LotFacts => ({
   zone: ZONE,
   readyFromDay: 7,
   bestByDay: 14,
-  turnEveryDays: 1,
+  plan: { plan: PLAN, assumed: false },
+  piecePlans: [],
+  did: [],
+  lastFeel: null,
   turnBy: '18:00',
   cureEndedAtMs: null,
   turns: [],
   openHolds: [],
   runs: [],
-  pieces: [LYING, LYING],
+  pieces: [LYING, { ...LYING, id: 2 }],
   packs: 0,
   unsent: 0,
   readyG: 5000,
   leftG: 5000,
   ...more,
 })
+/** Out of the cure since three hours before. */
+const OUT_MS = NOW - 3 * MS_PER_HOUR
+const did = (kind: DoneStep['kind'], fromMs: number, toMs: number | null = fromMs, more: Partial<DoneStep> = {}): DoneStep => ({
+  kind,
+  fromMs,
+  toMs,
+  pieces: null,
+  ...more,
+})
+const WAS_OUT = did('out', OUT_MS, OUT_MS, { rinses: 1 })
+const out = (more: Partial<LotFacts> = {}): LotFacts =>
+  lot({
+    cureEndedAtMs: OUT_MS,
+    pieces: [1, 2].map(id => ({ id, placeId: 1, stage: 'dry', outAtMs: OUT_MS })),
+    did: [WAS_OUT],
+    ...more,
+  })
 const kinds = (lots: LotFacts[], nowMs = NOW) => tasksNow({ lots, runs: [], places: [] }, nowMs).map(task => task.kind)
 
 describe('what is to be done now', () => {
@@ -41,36 +66,40 @@ describe('what is to be done now', () => {
       ['L-0001', false],
     ])
   })
-  it('follows a lot through the rooms', () => {
-    const out = { cureEndedAtMs: NOW - MS_PER_HOUR }
+  it('follows a lot through the rooms, by its plan', () => {
     const run = { code: 'S-0001', pulledAtMs: NOW, cooled: true, cold: false, pieces: 2 }
+    const rack = did('dry', OUT_MS, null)
+    const tacky = did('look', NOW - 60_000, NOW - 60_000, { surface: 'tacky' })
+    const heat = did('heat', NOW - 50_000, NOW - 40_000)
+    const smoked = { did: [WAS_OUT, rack, tacky, heat], runs: [run] }
     expect(kinds([lot({ rubbedOn: '2026-11-16', turns: [{ atMs: NOW, pieces: null }] })])).toEqual(['end_cure'])
-    expect(kinds([lot(out)])).toEqual(['smoke'])
-    expect(kinds([lot({ ...out, runs: [{ ...run, cooled: false }] })])).toEqual([])
-    expect(kinds([lot({ ...out, runs: [run] })])).toEqual(['slice'])
-    expect(kinds([lot({ ...out, runs: [run], packs: 3, unsent: 2, leftG: 60 })])).toEqual(['send'])
-    expect(kinds([lot({ ...out, runs: [run], packs: 3, leftG: 60 })])).toEqual([])
+    expect(kinds([out()])).toEqual(['dry'])
+    expect(kinds([out({ did: [WAS_OUT, rack] })])).toEqual(['touch'])
+    expect(kinds([out({ did: [WAS_OUT, rack, tacky] })])).toEqual(['smoke'])
+    expect(kinds([out({ did: [WAS_OUT, rack, tacky, did('heat', NOW - 50_000, null)], runs: [{ ...run, pulledAtMs: null, cooled: false }] })])).toEqual([])
+    expect(kinds([out({ ...smoked, runs: [{ ...run, cooled: false }] })])).toEqual([])
+    expect(kinds([out(smoked)])).toEqual(['slice'])
+    expect(kinds([out({ ...smoked, packs: 3, unsent: 2, leftG: 60 })])).toEqual(['send'])
+    expect(kinds([out({ ...smoked, packs: 3, leftG: 60 })])).toEqual([])
     // Half the slab still lies there: slicing goes on, whatever was sent.
-    expect(kinds([lot({ ...out, runs: [run], packs: 3, leftG: 2500 })])).toEqual(['slice'])
-    expect(kinds([lot({ ...out, runs: [run], packs: 3, unsent: 1, leftG: 2500 })])).toEqual(['slice', 'send'])
+    expect(kinds([out({ ...smoked, packs: 3, leftG: 2500 })])).toEqual(['slice'])
+    expect(kinds([out({ ...smoked, packs: 3, unsent: 1, leftG: 2500 })])).toEqual(['slice', 'send'])
   })
-  it('does not say slice after the first of several sessions, nor while some pieces were never smoked', () => {
-    const out = { cureEndedAtMs: NOW - MS_PER_HOUR }
+  it('one that is not to be smoked goes from the rack to the slicing table', () => {
+    const plan = { plan: STARTER_PLANS.no_smoke, assumed: false }
+    const dry = [WAS_OUT, did('dry', OUT_MS - 13 * MS_PER_HOUR, null), did('look', NOW, NOW, { surface: 'dry' })]
+    expect(kinds([out({ plan, did: dry })])).toEqual(['slice'])
+  })
+  it('asks once whether a lot without a plan is to be smoked, and does not say slice after the first of several sessions', () => {
     const run = { code: 'S-0001', pulledAtMs: NOW, cooled: true, cold: true, pieces: 2 }
-    expect(kinds([lot({ ...out, runs: [run] })])).toEqual(['go_on'])
-    expect(kinds([lot({ ...out, runs: [{ ...run, cold: false, pieces: 1 }] })])).toEqual(['go_on'])
-    expect(kinds([lot({ ...out, runs: [run, { ...run, code: 'S-0002', cold: false }] })])).toEqual(['slice'])
-    expect(
-      kinds([
-        lot({
-          ...out,
-          runs: [
-            { ...run, cold: false },
-            { ...run, code: 'S-0002', pulledAtMs: null, cooled: false, cold: false },
-          ],
-        }),
-      ]),
-    ).toEqual([])
+    const assumed = (more: Partial<LotFacts> = {}) => out({ plan: { plan: PLAN, assumed: true }, ...more })
+    expect(kinds([assumed()])).toEqual(['ask_plan', 'dry'])
+    expect(kinds([assumed({ runs: [run] })])).toEqual(['go_on'])
+    expect(kinds([assumed({ runs: [{ ...run, cold: false, pieces: 1 }] })])).toEqual(['go_on'])
+    expect(kinds([assumed({ runs: [run, { ...run, code: 'S-0002', cold: false }] })])).toEqual(['slice'])
+    const going = { ...run, code: 'S-0002', pulledAtMs: null, cooled: false, cold: false }
+    expect(kinds([assumed({ did: [WAS_OUT, did('dry', OUT_MS, null)], runs: [{ ...run, cold: false }, going] })])).toEqual(['touch'])
+    expect(kinds([lot({ plan: { plan: PLAN, assumed: true }, turns: [{ atMs: NOW, pieces: null }] })])).toEqual([])
   })
   it('a second application is asked for after the first draining, and is late a day on', () => {
     const second = (drainedAtMs: number | null) =>
@@ -80,7 +109,7 @@ describe('what is to be done now', () => {
     expect([second(null), second(NOW - 3_600_000), second(NOW - 25 * 3_600_000)]).toEqual([[], [false], [true]])
   })
   it('a held lot asks nothing of the floor once it is out of the cure', () =>
-    expect(kinds([lot({ cureEndedAtMs: NOW, openHolds: ['fridge_warm'] })])).toEqual([]))
+    expect(kinds([out({ openHolds: ['fridge_warm'] })])).toEqual([]))
   it('asks for readings when they are due, not before', () => {
     const at = (minutesAgo: number, lastCoreC: number | null = null) =>
       tasksNow(

@@ -16,6 +16,7 @@ import * as heats from './migrations/2026-11-28-heats'
 import * as steps from './migrations/2026-11-29-steps'
 import * as places from './migrations/2026-11-30-places'
 import * as recipeLots from './migrations/2026-12-01-recipe-lots'
+import * as plans from './migrations/2026-12-02-plans'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -40,6 +41,7 @@ const MIGRATIONS: readonly Migration[] = [
   steps,
   places,
   recipeLots,
+  plans,
 ]
 
 /**

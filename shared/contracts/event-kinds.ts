@@ -60,5 +60,6 @@ export const EVENT_KINDS = [
   'place_added',
   'place_changed',
   'place_read',
+  'plan_changed',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]

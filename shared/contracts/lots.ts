@@ -1,6 +1,7 @@
 import type { Stage } from '#core/life/meaning'
 import type { Feel, PieceFace } from '#core/life/step'
 import type { Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
+import type { DoneStep } from '#core/plan/progress'
 import { z } from 'zod'
 import type { Allergen } from './allergens'
 import type { Purpose } from '#core/agents/agent-fault'
@@ -18,6 +19,7 @@ import { code, text } from './fields'
 import type { HoldReason, HoldView } from './holds'
 import type { InstrumentMark } from './instruments'
 import type { Judgement } from './judgement'
+import type { LotPlan } from './plans'
 import type { PlaceBrief } from './places'
 import type { RecipeView } from './recipes'
 import type { LabResultView } from './rub'
@@ -106,6 +108,12 @@ export interface LotSummary {
   secondDue: boolean
   /** `pieces`: ids; null: all of the lot. */
   turns: { id: number; atMs: Milliseconds; by: string; pieces: number[] | null }[]
+  /** What is intended with it. */
+  plan: LotPlan
+  /** Of pieces that go a way of their own. */
+  piecePlans: LotPlan[]
+  /** What was done to it beside turns, as plans ask of it. */
+  did: DoneStep[]
   /** How it felt when it was last looked at. */
   lastFeel: { feel: Feel; atMs: Milliseconds } | null
   judgement: JudgementBrief

@@ -7,6 +7,7 @@ import type { RuleSet } from '#core/rules/rule-set'
 import type { EventKind } from './event-kinds'
 import type { HoldReason } from './holds'
 import type { Judgement } from './judgement'
+import type { Plan } from '#core/plan/plan'
 import type { LotNotShownWhy } from '#core/life/lot-stayed'
 import type { StepInput, ToldKind } from './steps'
 import type { MeatState } from './store'
@@ -124,6 +125,11 @@ export type RecordOf = OfEveryKind<{
       readingId: number
       placeId: number
     }
+  }
+  plan_changed: {
+    typed: { plan: Plan; pieces: readonly number[] | null; reason: string }
+    /** `pieces`: their numbers; null: the lot. */
+    computed: { planId: number; lotId: number; before: Plan; assumed: boolean; pieces: readonly number[] | null }
   }
   party_added: { typed: { kind: string; name: string }; computed: { id: number } }
   party_changed: {

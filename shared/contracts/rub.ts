@@ -20,6 +20,8 @@ import {
   weight,
 } from './fields'
 import { instrumentId } from './instruments'
+import { planFault } from '#core/plan/plan-fault'
+import { planContract } from './plans'
 import { named, type EntryCode } from './issues'
 
 export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
@@ -88,6 +90,8 @@ export const rubInput = z
     spot: name(60).nullable().default(null),
     /** Days between turns; null: as the shop turns. 4: from the third day on. */
     turnEveryDays: z.literal(TURN_RHYTHMS).nullable().default(null),
+    /** What is intended with it; null: as the shop usually does. Its days are the lot's own. */
+    plan: planContract.nullable().default(null),
     note: note(),
   })
   .superRefine((input, ctx) => {
@@ -95,6 +99,9 @@ export const rubInput = z
     const saltOnly = input.method === 'salt_only'
     if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
     if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
+    const plan = input.plan && { ...input.plan, end: { ...input.plan.end, fromDay: input.readyFromDay, toDay: input.bestByDay } }
+    const wrong = plan && planFault(plan)
+    if (wrong && wrong !== 'end_before_ready') fault(['plan'], wrong)
     if (input.bestByDay < input.readyFromDay) fault(['bestByDay'], 'best_by_before_ready')
     if (input.method !== 'excess' && input.targets.saltShare > MOST_MEASURED_SALT_SHARE)
       fault(['targets', 'saltShare'], 'salt_share_high')

@@ -13,7 +13,7 @@ import {
   SURFACES,
 } from '#core/life/step'
 import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
-import { code, DRAINED_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
+import { code, decimal, DRAINED_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
 
 /** Lots in one press, and kinds of step in it. */
@@ -83,7 +83,7 @@ const stepInput = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('soak'),
     minutes: lasted(),
-    litres: z.number().min(0.1).max(MOST_LITRES).nullable(),
+    litres: decimal(0.1, MOST_LITRES).nullable(),
     water: temperature().nullable(),
     changes: z.int().min(0).max(MOST_CHANGES),
   }),

@@ -12,6 +12,8 @@ import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
 import CureTwine from '~/components/twine/CureTwine.vue'
 import { FEEL_WORDS } from '~/words/step-words'
+import { planOf } from '~/logic/plan-of'
+import { outPress } from '~/logic/plan-press'
 import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import PieceChips from './PieceChips.vue'
@@ -38,8 +40,9 @@ const row = useRow(() => ({
   code: props.lot.code,
   pieces: chosen.value.length ? chosen.value : isWhole.value ? null : ids.value,
   all: ids.value,
-}))
+}), { out: () => leaving.value })
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
+const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
 const over = computed(() => twine.value.day > props.lot.bestByDay)
@@ -122,7 +125,7 @@ const which = computed(() => {
       </VerbButton>
       <VerbButton :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
       <VerbButton :disabled="saving" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
-      <VerbButton :good="ready" :disabled="saving" @now="say('out')" @late="sayLate('out')">Out, rinsed</VerbButton>
+      <VerbButton :good="ready" :disabled="saving" @now="say('out')" @late="sayLate('out')">{{ leaving.label }}</VerbButton>
       <VBtn
         class="else"
         variant="outlined"

@@ -2,6 +2,8 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { mdiCheck } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { dueOf } from '#core/plan/due'
+import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
@@ -10,21 +12,42 @@ import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
 import { useNotation } from '~/composables/use-notation'
+import { planOf } from '~/logic/plan-of'
+import { outPress, pressOf } from '~/logic/plan-press'
+import { goingWords, nextWords } from '~/words/due-words'
 import PieceChips from './PieceChips.vue'
 import RowAsk from './RowAsk.vue'
 import { useRow } from './use-row'
 
 /** Pieces that lie here and cure no more: drying, or resting after a heat. */
 const props = defineProps<{ lot: LotSummary; pieces: LotPiece[]; places: PlaceView[]; placeId: number; nowMs: Milliseconds }>()
+const IN_CURE: ReadonlySet<string> = new Set(['turn', 'drain', 'look', 'out'])
 const { as, moment } = useNotation()
 const chosen = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
-const row = useRow(() => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }))
+const plan = computed(() => planOf(props.lot, ids.value))
+/** What the plan asks of pieces here next: now, or not before an hour. */
+const next = computed(() =>
+  dueOf(dueLot(props.lot), props.nowMs).find(
+    due => !IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => ids.value.includes(id))),
+  ) ?? null,
+)
+const begins = computed(() => (next.value ? pressOf(next.value.kind, plan.value) : null))
+const row = useRow(
+  () => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }),
+  { out: () => outPress(plan.value), next: () => begins.value },
+)
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
 const since = computed(() => Math.min(...props.pieces.flatMap(piece => piece.sinceMs ?? [])))
-const words = computed(() =>
-  props.pieces[0]!.stage === 'dry' ? 'drying since' : 'out of the heat since',
-)
+/** What goes on with them, by the last thing told of all of them. */
+const words = computed(() => `${goingWords(props.lot, ids.value, props.pieces[0]!.stage)} since`)
+const waits = computed(() => (next.value ? nextWords(next.value, plan.value, as.value) : ''))
+const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…' } as const
+const main = computed(() => {
+  const kind = next.value?.kind
+  if (kind === 'touch' || kind === 'fry_test') return { verb: kind, label: MAIN[kind] }
+  return begins.value ? { verb: 'next' as const, label: begins.value.label } : { verb: 'look' as const, label: 'Looked at' }
+})
 </script>
 
 <template>
@@ -38,7 +61,9 @@ const words = computed(() =>
         <PieceChips v-model="chosen" :pieces="pieces" :pickable="mayWrite" />
         <span class="small">{{ words }} {{ moment(since) }}</span>
         <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ holdWords(reason, as) }}</StateMark>
-        <span v-if="pieces[0]!.stage === 'dry'" class="small soft">tacky all over before it goes into smoke</span>
+        <span v-if="waits" class="small" :class="next!.late ? 'late' : 'soft'">
+          {{ waits }}{{ next!.notBeforeMs !== null ? `, not before ${moment(next!.notBeforeMs)}` : next!.byMs !== null ? `, by ${moment(next!.byMs)}` : '' }}
+        </span>
       </div>
       <SaveProblem :message="message" />
     </div>
@@ -52,14 +77,21 @@ const words = computed(() =>
       :now-ms="nowMs"
     />
     <div v-else-if="mayWrite" class="acts">
-      <VerbButton :disabled="saving || done !== null" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
+      <VerbButton
+        :main="next !== null && next.notBeforeMs === null && main.verb !== 'look'"
+        :disabled="saving || done !== null"
+        @now="say(main.verb)"
+        @late="sayLate(main.verb)"
+      >
+        {{ main.label }}
+      </VerbButton>
       <VerbButton
         :icon="done ? mdiCheck : undefined"
         :disabled="saving || done !== null"
         @now="say('more')"
         @late="sayLate('more')"
       >
-        Moved…
+        Else…
       </VerbButton>
     </div>
   </article>

@@ -6,6 +6,10 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import DrainStep from '~/components/steps/DrainStep.vue'
+import FryStep from '~/components/steps/FryStep.vue'
+import RestStep from '~/components/steps/RestStep.vue'
+import SoakStep from '~/components/steps/SoakStep.vue'
+import TouchStep from '~/components/steps/TouchStep.vue'
 import LookStep from '~/components/steps/LookStep.vue'
 import MoreStep from '~/components/steps/MoreStep.vue'
 import WeighStep from '~/components/steps/WeighStep.vue'
@@ -28,7 +32,13 @@ const VERBS = {
   look: 'Looked at: ',
   more: '',
   turn: 'Turned: ',
-  out: 'Out, rinsed: ',
+  out: 'Out of the cure: ',
+  touch: 'Surface: ',
+  soak: 'Soaked: ',
+  fry_test: 'Fried a slice: ',
+  dry: 'Set to dry: ',
+  rest: 'Laid to rest: ',
+  next: 'Begun: ',
 } as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
 const { asking, saving, insistWords, pending, tell, tellWhen, close, insist, sayLate, goOn } = props.row
@@ -50,6 +60,10 @@ const counts = computed(() => !isWet(props.lot.method) && props.lot.method !== '
     />
     <WeighStep v-else-if="asking === 'weigh'" :saving="saving" @tell="tell" @close="close" />
     <LookStep v-else-if="asking === 'look'" :saving="saving" @tell="tell" @close="close" />
+    <TouchStep v-else-if="asking === 'touch'" :saving="saving" @tell="tell" @close="close" />
+    <SoakStep v-else-if="asking === 'soak'" :saving="saving" @tell="tell" @close="close" />
+    <FryStep v-else-if="asking === 'fry_test'" :saving="saving" @tell="tell" @close="close" />
+    <RestStep v-else-if="asking === 'dry' || asking === 'rest'" :key="asking" :what="asking" :saving="saving" @tell="tell" @close="close" />
     <MoreStep
       v-else-if="asking === 'more'"
       :places="places"

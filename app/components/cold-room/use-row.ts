@@ -1,4 +1,6 @@
 import { computed, onScopeDispose, ref } from 'vue'
+import { changesStand } from '#core/life/meaning'
+import type { PlanPress } from '~/logic/plan-press'
 import type { LotNow } from '#shared/contracts/press-answer'
 import type { PressLot, ToldStep, ToldWhen } from '~/components/steps/press'
 import { usePress } from '~/components/steps/use-press'
@@ -6,15 +8,15 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What a row asks before it records. */
-export type Asking = 'drain' | 'leak' | 'weigh' | 'look' | 'more' | 'when'
-type Verb = Exclude<Asking, 'when'> | 'turn' | 'out'
+export type Asking = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'more' | 'when'
+type Verb = Exclude<Asking, 'when'> | 'turn' | 'out' | 'next'
 
 /** Under a finger nothing moves: a row that goes elsewhere stays this long. */
 const FINGER_OFF_MS = 3000
 const NOW: ToldWhen = { when: { told: 'now' } }
 
 /** The taps of one row: what is asked, when it was, and what was just done. */
-export function useRow(lot: () => PressLot) {
+export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; next?: () => PlanPress | null }) {
   const floor = useFloor()
   const session = useSession()
   const { press, insist, insistWords, forget, saving, message } = usePress()
@@ -43,7 +45,7 @@ export function useRow(lot: () => PressLot) {
   function took(lots: LotNow[] | null, steps: ToldStep[], words: string): void {
     if (!lots) return
     close()
-    if (!steps.some(step => step.kind === 'move' || step.kind === 'out')) {
+    if (!steps.some(step => changesStand(step.kind))) {
       floor.apply(lots)
       return
     }
@@ -59,7 +61,11 @@ export function useRow(lot: () => PressLot) {
   }
   const DIRECT: Partial<Record<Verb, () => Promise<void>>> = {
     turn: () => tell([{ kind: 'turn', how: 'turned', face: null }], 'turned.'),
-    out: () => tell([{ kind: 'out', rinses: 1 }], 'out of the cure and rinsed. Now dry it until it is tacky.'),
+    out: () => tell(planned.out().steps, planned.out().words),
+    next: async () => {
+      const next = planned.next?.()
+      if (next) await tell(next.steps, next.words)
+    },
   }
   /** At the hour that was said, if one was. */
   async function ask(verb: Verb): Promise<void> {

@@ -9,8 +9,10 @@ import type { ToldStep } from './press'
 
 /** Where to? Every place that takes meat, with how warm it was last; and what else can be done. */
 const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: 'leak' | 'weigh']; late: []; close: [] }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: (typeof ASKED)[number]]; late: []; close: [] }>()
 const { temperature } = useNotation()
+const ASKED = ['leak', 'weigh', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest'] as const
+const isAsked = (value: string): value is (typeof ASKED)[number] => (ASKED as readonly string[]).includes(value)
 
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
 const isWarm = (place: PlaceView) => (lastC(place) ?? -Infinity) > FRIDGE_CHECKS.warn.aboveC
@@ -36,13 +38,20 @@ const choices = computed(() => [
         { value: 'massaged', words: 'Massaged' },
         { value: 'weigh', words: 'Weigh the meat…' },
       ]
-    : []),
+    : [
+        { value: 'look', words: 'Looked at…' },
+        { value: 'touch', words: 'Surface…' },
+        { value: 'soak', words: 'Soaked…' },
+        { value: 'fry_test', words: 'Fried a slice…' },
+        { value: 'dry', words: 'Drying…' },
+        { value: 'rest', words: 'Resting…' },
+      ]),
   { value: 'late', words: 'Told late…' },
 ])
 function choose(value: string): void {
   if (value === 'late') emit('late')
   else if (value === 'massaged') emit('tell', [{ kind: 'turn', how: 'massaged', face: null }], 'massaged.')
-  else if (value === 'leak' || value === 'weigh') emit('ask', value)
+  else if (isAsked(value)) emit('ask', value)
   else {
     const place = fit.value.find(one => String(one.id) === value)!
     emit('tell', [{ kind: 'move', placeId: place.id, spot: null }], `moved to ${place.name}.`)

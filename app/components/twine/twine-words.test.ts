@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { instantOf } from '#core/calendar/local-day'
 import { lotKnots } from '#core/life/lot-knots'
+import { steadyRhythm } from '#core/plan/plan'
 import { twineWords } from './twine-words'
 
 const ZONE = 'Europe/London'
@@ -11,7 +12,7 @@ const knots = (nowMs: number, turns: { atMs: number; pieces: number[] | null }[]
       rubbedOn: '2026-11-20',
       rubbedAtMs: at('2026-11-20', '10:00'),
       zone: ZONE,
-      turnEveryDays: 1,
+      rhythm: steadyRhythm(1),
       turnBy: '18:00',
       bestByDay: 8,
       cureEndedAtMs: null,

@@ -1,5 +1,6 @@
 import type { FiguresOfStep, StepKind } from '#core/life/step'
-import { instant, int, json, nullable, text } from '../column'
+import type { Plan } from '#core/plan/plan'
+import { bool, instant, int, json, nullable, text } from '../column'
 import { voidableSpec } from '../table-spec'
 
 /**
@@ -30,3 +31,18 @@ export const steps = {
   ),
   unsealed: ['eventId', 'endEventId'],
 }
+
+/** What is intended with a lot, or with pieces that go a way of their own. Only grows: the last that stands is followed. */
+export const plans = voidableSpec('plans', {
+  lotId: int(),
+  /** Counted from 1 within the lot. */
+  number: int(),
+  content: json<Plan>(),
+  /** Nobody laid it: the shop's usual way, until somebody says so. */
+  assumed: bool(),
+  /** Ids; null: the lot. */
+  pieceIds: nullable(json<number[]>()),
+  reason: nullable(text(500)),
+  atMs: instant(),
+  byId: int(),
+})

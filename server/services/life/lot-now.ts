@@ -3,6 +3,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { LotLife } from '#core/life/fold'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { LotNow } from '#shared/contracts/press-answer'
+import { doneSteps } from './done-steps'
 import type { Standing } from './standing-steps'
 
 /** What the last look said of how the thickest piece feels; looks in order of happening. */
@@ -31,6 +32,8 @@ export const turnsOf = (
 const ofKind = (steps: readonly Standing[], kind: StepKind) =>
   steps.flatMap(step => (step.kind === kind ? [{ ...step, fromAtMs: step.fromMs }] : []))
 
+const rowOf = ({ fromMs, toMs, ...step }: Standing) => ({ ...step, fromAtMs: fromMs, toAtMs: toMs })
+
 /** A lot as its steps leave it now, for the rooms. */
 export const lotNow = (
   code: string,
@@ -41,6 +44,7 @@ export const lotNow = (
   cureEndedAtMs: life.cureEndedAtMs,
   drainedAtMs: life.drainedAtMs,
   turns: turnsOf(ofKind(steps, 'turn'), initials, life.pieces.length),
+  did: doneSteps(steps.map(rowOf), life.pieces.length),
   lastFeel: lastFeelOf(ofKind(steps, 'look')),
   pieces: life.pieces.map(({ pieceId: id, placeId, spot, face, stage, sinceMs, outAtMs }) => ({
     id,

@@ -7,7 +7,9 @@ import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { Tables } from '../../db/database'
 import { PIECE_STATE } from '../../db/tables/piece-state'
+import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
+import { lotPlans } from '../plans/lot-plans'
 import { waitingForSecond } from './second-due'
 import { lotHeats } from '../smoke/heat-groups'
 
@@ -39,11 +41,11 @@ async function runsOf(tables: Tables, pieceIds: number[]) {
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const sliced = rows.filter(row => row.readyG !== null).map(row => row.id)
-  const inTime = { order: [['fromAtMs', 'ASC']] } as const
-  const [pieces, turns, looks, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
+  const inTime = { order: [['fromAtMs', 'ASC'], ['id', 'ASC']] } as const
+  const [pieces, steps, plans, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
     tables.pieces.pick([...PIECE_SHOWN, 'lotId', 'meatLotId'], { lotId }, { order: [['number', 'ASC']] }),
-    tables.steps.pick(['lotId', 'fromAtMs', 'byId', 'pieces'], { lotId, kind: 'turn' }, inTime),
-    tables.steps.pick(['lotId', 'fromAtMs', 'figures'], { lotId, kind: 'look' }, inTime),
+    tables.steps.pick(['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'], { lotId, kind: SHOWN_KINDS }, inTime),
+    lotPlans(tables, rows),
     tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId }),
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId: sliced } }),
     tables.packs.totals('lotId', { where: { lotId: sliced, dispatchId: null } }),
@@ -66,8 +68,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const of = {
     pieces: groupBy(pieces, p => p.lotId),
-    turns: groupBy(turns, step => step.lotId),
-    looks: groupBy(looks, step => step.lotId),
+    steps: groupBy(steps, step => step.lotId),
     holds: groupBy(holds, h => h.lotId),
   }
   const heatsOf = await lotHeats(
@@ -81,6 +82,8 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   )
   return rows.map((lot): LotSummary => {
     const mine = of.pieces.get(lot.id) ?? []
+    const done = of.steps.get(lot.id) ?? []
+    const { plan, piecePlans } = plans.get(lot.id)!
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
     const { groups, coldRuns } = heatsOf.get(lot.id)!
@@ -99,8 +102,8 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       zone: lot.zone,
       rubbedBy: initials.get(lot.rubbedById)!,
       thicknessMm: lot.thicknessMm,
-      readyFromDay: lot.readyFromDay,
-      bestByDay: lot.bestByDay,
+      readyFromDay: plan.plan.end.fromDay,
+      bestByDay: plan.plan.end.toDay,
       turnEveryDays: lot.turnEveryDays,
       turnBy: lot.turnBy,
       drainedAtMs: lot.drainedAtMs,
@@ -109,8 +112,11 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
-      turns: turnsOf(of.turns.get(lot.id) ?? [], initials, mine.length),
-      lastFeel: lastFeelOf(of.looks.get(lot.id) ?? []),
+      plan,
+      piecePlans,
+      turns: turnsOf(done.filter(step => step.kind === 'turn'), initials, mine.length),
+      did: doneSteps(done, mine.length),
+      lastFeel: lastFeelOf(done.filter(step => step.kind === 'look')),
       judgement: brief(lot.judgement),
       openHolds: (of.holds.get(lot.id) ?? [])
         .filter(hold => stopsLot(hold, mine.length))

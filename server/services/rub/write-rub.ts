@@ -40,7 +40,7 @@ export async function writeRub(
     thicknessMm: input.thicknessMm,
     readyFromDay: input.readyFromDay,
     bestByDay: input.bestByDay,
-    turnEveryDays: input.turnEveryDays ?? shop.turnEveryDays,
+    turnEveryDays: input.turnEveryDays ?? input.plan?.cure.rhythm[0]?.everyDays ?? shop.turnEveryDays,
     turnBy: shop.turnBy,
     meatReadabilityG: meatScale.readability,
     mixReadabilityG: mixScale.readability,
@@ -90,6 +90,12 @@ export async function writeRub(
       }
     }),
   )
+  if (input.plan) {
+    const { end } = input.plan
+    const content = { ...input.plan, end: { ...end, fromDay: input.readyFromDay, toDay: input.bestByDay } }
+    const laidBy = { atMs: ctx.nowMs, byId: ctx.actor.id }
+    await tables.plans.insert({ lotId, number: 1, content, assumed: false, pieceIds: null, reason: null, ...laidBy })
+  }
   const spots = Object.fromEntries(
     input.pieces.flatMap(({ bag }, i) => {
       const spot = bag === null ? input.spot : `bag ${bag}`
@@ -97,7 +103,7 @@ export async function writeRub(
     }),
   )
   const laid = await laySteps(ctx, { id: lotId, code, zone: shop.zone }, [
-    { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face: 'flesh' } },
+    { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face: input.plan?.cure.firstFace ?? 'flesh' } },
   ])
   if (!laid.ok) return laid
   if (card) await tables.benchCards.update(card.id, { lotId })

@@ -73,6 +73,8 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     builtOn: [],
     undo: free((ctx, event) => voidReading(ctx, event.computed.readingId, event.computed.placeId)),
   },
+  // The last that stands is followed again; what was done meanwhile stays done.
+  plan_changed: { builtOn: [], undo: free((ctx, event) => ctx.tables.plans.setVoid([event.computed.planId])) },
   run_started: {
     builtOn: ['run_read', 'run_pulled'],
     undo: free(async (ctx, event) => {
@@ -133,6 +135,7 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     undo: free(async (ctx, event) => {
       const lotId = event.computed.lotId
       await ctx.tables.pieces.setVoid(ids(await ctx.tables.pieces.find({ lotId })))
+      await ctx.tables.plans.setVoid(ids(await ctx.tables.plans.pick([], { lotId })))
       await ctx.tables.lotIngredients.setVoid(ids(await ctx.tables.lotIngredients.find({ lotId })))
       await ctx.tables.lots.setVoid([lotId])
       for (const card of await ctx.tables.benchCards.find({ lotId }))

@@ -36,6 +36,15 @@ export const ENTRIES = {
   control_characters: () => 'This holds characters that cannot be printed. Type it again.',
   ill_formed_text: () =>
     'This holds half a character, as when an emoji is cut in two. Delete the last sign and type it again.',
+  hours_order: () => 'It cannot be over before it may be: the first figure of the two is the smaller.',
+  rhythm_order: () => 'The rhythm begins on day 0, and each change of it on a later day than the one before.',
+  end_before_ready: () => 'The last day comes before the first. Change one of them.',
+  look_after_end: () => 'It is to be looked at after its cure is over. Look earlier, or give it more days.',
+  add_after_end: () => 'Something is to go on after the cure is over. Put it on earlier, or give it more days.',
+  slice_before_more: () => 'Sliced meat is only frozen after that: move slicing behind the rest.',
+  rinse_not_first: () => 'A rinse comes first, right after the cure. For water later on take a soak.',
+  smoke_on_wet: () =>
+    'Smoke on a wet surface turns sour and sooty: nothing dries it after its last water. Put drying before the smoke, or say that it is meant.',
   not_yet_happened: () => 'This lies ahead. Say when it was done, or wait until it is.',
   late_reason_missing: () => 'This was more than a day ago. Say in a few words why it is told now.',
   lot_twice: () => 'A lot is named twice here. Name it once, with all its pieces.',

@@ -34,6 +34,9 @@ export const SETTLED = {
     const since = p.first === 'none' ? '' : ` since ${at(p.firstMs)}, when it was ${STEP_DONE[p.first]}`
     return `${p.code} cannot have been ${STEP_DONE[p.second]} on ${at(p.secondMs)}: it ${WHY_NOT[p.why]}${since}. ${MEND_WORDS[p.mend]} Nothing was recorded.`
   },
+  lot_is_finished: (p: { code: string }) => `Nothing of ${p.code} is left: a plan for it would say nothing. Its page shows what became of it.`,
+  plan_alters_past: (p: { code: string }) =>
+    `How ${p.code} was to be turned on the days gone by stays as it was planned. Change it from tomorrow on.`,
   cure_over: (p: { code: string }) => `${p.code} is out of the cure already. Its page shows since when.`,
   already_pulled: (p: { code: string }) => `${p.code} was pulled already. Its page shows when and by whom.`,
   already_decided: () => 'This hold was decided already. Open the lot again to see how.',

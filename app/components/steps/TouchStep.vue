@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { SURFACES, type Surface } from '#core/life/step'
+import { SURFACE_WORDS } from '~/words/step-words'
+import ChipStep from './ChipStep.vue'
+import type { ToldStep } from './press'
+
+/** How does the surface feel to a clean finger? The answer is the record. */
+defineProps<{ saving: boolean }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const CHOICES = SURFACES.map(value => ({ value, words: `${SURFACE_WORDS[value][0]!.toUpperCase()}${SURFACE_WORDS[value].slice(1)}` }))
+const choose = (surface: Surface) =>
+  emit('tell', [{ kind: 'look', feel: null, surface, note: null }], `surface ${SURFACE_WORDS[surface]}.`)
+</script>
+
+<template>
+  <ChipStep
+    label="How does the surface feel, the wettest spot?"
+    :choices="CHOICES"
+    :saving="saving"
+    @choose="choose"
+    @close="emit('close')"
+  />
+</template>

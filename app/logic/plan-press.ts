@@ -1,0 +1,58 @@
+import type { DueKind } from '#core/plan/due-thing'
+import type { Plan, PlanItem } from '#core/plan/plan'
+import type { ToldStep } from '~/components/steps/press'
+import { DRY_WORDS, REST_WORDS } from '~/words/step-words'
+
+/** A finished step that one tap records: what it says on the button, and what was done. */
+export interface PlanPress {
+  steps: ToldStep[]
+  label: string
+  words: string
+}
+
+/** The beginning of an item that lasts, until the next thing ends it; null where more has to be asked. */
+function beginOf(item: PlanItem | undefined): PlanPress | null {
+  if (item?.kind === 'dry')
+    return {
+      steps: [{ kind: 'dry', minutes: null, how: item.how, placeId: null }],
+      label: item.how === 'rack' ? 'On the rack' : `Drying ${DRY_WORDS[item.how]}`,
+      words: `drying ${DRY_WORDS[item.how]}.`,
+    }
+  if (item?.kind === 'rest')
+    return {
+      steps: [{ kind: 'rest', minutes: null, how: item.how, placeId: null }],
+      label: `Resting, ${REST_WORDS[item.how]}`,
+      words: `resting ${REST_WORDS[item.how]}.`,
+    }
+  return item?.kind === 'soak'
+    ? {
+        steps: [{ kind: 'soak', minutes: null, litres: null, water: null, changes: 0 }],
+        label: 'Into the water',
+        words: 'in the water.',
+      }
+    : null
+}
+
+const beginsAtOnce = (item: PlanItem | undefined) => item?.kind === 'dry' || item?.kind === 'soak'
+
+/** The end of the cure as the plan has it: rinsed or not, and straight onto the rack or into the water. */
+export function outPress({ then }: Plan): PlanPress {
+  const [first] = then
+  const rinses = first?.kind === 'rinse' ? first.times : 0
+  const next = then[rinses > 0 ? 1 : 0]
+  const begins = beginsAtOnce(next) ? beginOf(next) : null
+  const out = rinses > 0 ? 'Out, rinsed' : 'Out'
+  const more = begins ? `, ${begins.label[0]!.toLowerCase()}${begins.label.slice(1)}` : ''
+  return {
+    steps: [{ kind: 'out', rinses }, ...(begins?.steps ?? [])],
+    label: `${out}${more}`,
+    words: `${rinses > 0 ? 'out of the cure and rinsed' : 'out of the cure, not rinsed'}${begins ? `, ${begins.words}` : '.'}`,
+  }
+}
+
+/** What one tap records of something due; null where the tap has to say more. */
+export function pressOf(kind: DueKind, plan: Plan): PlanPress | null {
+  if (kind === 'turn') return { steps: [{ kind: 'turn', how: 'turned', face: null }], label: 'Turned', words: 'turned.' }
+  if (kind === 'out') return outPress(plan)
+  return beginOf(plan.then.find(item => item.kind === kind))
+}

@@ -1,0 +1,14 @@
+import type { Task, TaskKind } from '#core/today/task'
+import type { DueKind } from '#core/plan/due-thing'
+import type { LotSummary } from '#shared/contracts/lots'
+import { planOf } from './plan-of'
+import { pressOf, type PlanPress } from './plan-press'
+
+/** Tasks that one tap finishes, without a question. */
+const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'out', soak: 'soak', dry: 'dry', rest: 'rest' }
+
+/** The finished step of a task, where one tap is enough; null where something has to be said. */
+export function taskPress({ kind, pieces }: Task, lot: LotSummary | undefined): PlanPress | null {
+  const due = ONE_TAP[kind]
+  return due && lot ? pressOf(due, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id))) : null
+}

@@ -1,0 +1,66 @@
+import type { Stage } from '#core/life/meaning'
+import type { DryWay, RestWay } from '#core/life/step'
+import type { Due, DueKind, DueWhy } from '#core/plan/due-thing'
+import type { Plan } from '#core/plan/plan'
+import type { Notation } from '#core/units/format'
+import type { LotSummary } from '#shared/contracts/lots'
+import { hoursWords, itemWords } from '#shared/messages/plans'
+import { DRY_WORDS, FEEL_WORDS, REST_WORDS } from './step-words'
+
+const STAGE_WORDS: Record<Stage, string> = {
+  cure: 'in the cure',
+  soak: 'in the water',
+  dry: 'out of the cure',
+  heat: 'in the heat',
+  rest: 'out of the heat',
+}
+
+/** What goes on with pieces: "drying on the rack", "resting wrapped", else where they stand. */
+export function goingWords({ did }: Pick<LotSummary, 'did'>, ids: readonly number[], stage: Stage | null): string {
+  const last = did.findLast(
+    step => (step.kind === stage) && (step.pieces === null || ids.every(id => step.pieces!.includes(id))),
+  )
+  if (last?.kind === 'dry' && last.toMs === null) return `drying ${DRY_WORDS[last.how as DryWay]}`
+  if (last?.kind === 'rest' && last.toMs === null) return `resting ${REST_WORDS[last.how as RestWay]}`
+  return stage ? STAGE_WORDS[stage] : 'here'
+}
+
+const ASKS: Partial<Record<DueKind, string>> = {
+  turn: 'turn',
+  drain: 'pour off',
+  look: 'look at it',
+  out: 'take it out',
+  touch: 'feel whether the surface is tacky',
+  fry_test: 'fry a slice and taste it',
+}
+/** What comes next, in the plan's own words. */
+export function nextWords({ kind }: Pick<Due, 'kind'>, { then }: Plan, as: Notation): string {
+  const item = then.find(one => one.kind === kind)
+  return `next: ${ASKS[kind] ?? (item ? itemWords(item, as) : kind)}`
+}
+
+/** Why something is due: "day 8 of 7 to 14", "felt stiff throughout". */
+export function whyWords(because: DueWhy, as: Notation): string {
+  switch (because.why) {
+    case 'rhythm':
+      return ''
+    case 'planned_day':
+      return `planned for day ${because.day}`
+    case 'by_feel':
+      return `day ${because.day}, out when it is stiff`
+    case 'cure_day':
+      return `day ${because.day} of ${because.fromDay} to ${because.toDay}`
+    case 'felt':
+      return `felt ${FEEL_WORDS[because.feel]}`
+    case 'hard_end':
+      return `no longer than day ${because.toDay}, or it gets too salty`
+    case 'next':
+      return 'next in its plan'
+    case 'after':
+      return `after ${hoursWords(because.hours, as)}`
+    case 'soaked':
+      return 'out of the water'
+    case 'session':
+      return `session ${because.number} of ${because.of}`
+  }
+}

@@ -1,0 +1,101 @@
+import { isLeft } from '../lots/finished'
+import { cureDay } from '../curing/cure-day'
+import type { Lying } from '../places/daily'
+import { dueOf } from '../plan/due'
+import type { DueLot } from '../plan/due-lot'
+import type { DueKind } from '../plan/due-thing'
+import type { Plan } from '../plan/plan'
+import { MS_PER_DAY, type Grams, type Milliseconds } from '../units/quantities'
+import type { Task, TaskKind } from './task'
+
+/** What Today needs to know of a lot. */
+export interface LotFacts extends Omit<DueLot, 'plan' | 'piecePlans' | 'pieces'> {
+  code: string
+  readyFromDay: number
+  bestByDay: number
+  cureEndedAtMs: Milliseconds | null
+  plan: { plan: Plan; assumed: boolean }
+  piecePlans: readonly { pieces: readonly number[] | null; plan: Plan }[]
+  /** Two applications, of which the second is still to come; it goes on after the first draining. */
+  secondDue?: boolean
+  drainedAtMs?: Milliseconds | null
+  openHolds: readonly string[]
+  runs: readonly { code: string; pulledAtMs: Milliseconds | null; cooled: boolean; cold: boolean; pieces: number }[]
+  pieces: readonly (Lying & DueLot['pieces'][number])[]
+  packs: number
+  unsent: number
+  /** Ready to slice, and what of it is neither packed nor off; null until it was weighed. */
+  readyG: Grams | null
+  leftG: Grams | null
+}
+
+/** A lot as its plans ask of it. */
+export const dueLot = (lot: Omit<LotFacts, 'runs' | 'openHolds' | 'packs' | 'unsent' | 'readyG' | 'leftG' | 'cureEndedAtMs'>): DueLot => ({
+  ...lot,
+  plan: lot.plan.plan,
+  piecePlans: lot.piecePlans.map(({ pieces, plan }) => ({ pieces: pieces ?? [], plan })),
+})
+
+/** What a plan asks, as Today names it; null: told in a room of its own, or not yet. */
+const TASK_OF: Partial<Record<DueKind, TaskKind>> = {
+  turn: 'turn',
+  drain: 'drain',
+  look: 'look',
+  out: 'end_cure',
+  touch: 'touch',
+  fry_test: 'fry_test',
+  rinse: 'rinse',
+  soak: 'soak',
+  rest: 'rest',
+  dry: 'dry',
+  heat: 'smoke',
+  slice: 'slice',
+}
+const IN_CURE: readonly DueKind[] = ['turn', 'drain', 'look', 'out']
+
+/** What is to be done with a lot: what its plans ask, a second application, packs to send. */
+export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
+  const task = (kind: TaskKind, byMs: Milliseconds | null = null, late = false): Task => ({
+    kind,
+    subject: lot.code,
+    byMs,
+    late,
+  })
+  const asked = dueOf(dueLot(lot), nowMs)
+    .filter(due => due.notBeforeMs === null)
+    .flatMap((due): (Task & { inCure: boolean })[] => {
+      const kind = TASK_OF[due.kind]
+      const { pieces, because } = due
+      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, inCure: IN_CURE.includes(due.kind) }] : []
+    })
+  const tasks = (some: typeof asked) => some.map(({ inCure: _inCure, ...one }): Task => one)
+  const isLate = nowMs - (lot.drainedAtMs ?? nowMs) > MS_PER_DAY
+  const curing = [
+    ...tasks(asked.filter(one => one.inCure)),
+    ...(lot.cureEndedAtMs === null && lot.secondDue && lot.drainedAtMs ? [task('second_half', null, isLate)] : []),
+  ]
+  // A held lot waits for the owner, not for the floor.
+  return lot.openHolds.length > 0 && lot.cureEndedAtMs !== null
+    ? []
+    : [...planTask(lot, nowMs), ...curing, ...outTasks(lot, tasks(asked.filter(one => !one.inCure)))]
+}
+
+/** Nobody said whether it will be smoked at all: asked once its cure may be over. */
+function planTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
+  const isSoon = lot.cureEndedAtMs !== null || cureDay(lot.rubbedOn, nowMs, lot.zone) >= lot.readyFromDay
+  return lot.plan.assumed && isSoon && lot.runs.length === 0 && lot.packs === 0
+    ? [{ kind: 'ask_plan', subject: lot.code, byMs: null, late: false }]
+    : []
+}
+
+/** After the cure: what the plan asks, held against the smokehouse and what was sliced already. */
+function outTasks(lot: LotFacts, asked: Task[]): Task[] {
+  const task = (kind: TaskKind): Task => ({ kind, subject: lot.code, byMs: null, late: false })
+  const free = lot.runs.every(run => run.pulledAtMs !== null && run.cooled)
+  if (lot.packs > 0) return [...(free && isLeft(lot) ? [task('slice')] : []), ...(lot.unsent > 0 ? [task('send')] : [])]
+  if (!free) return asked.filter(one => one.kind !== 'smoke' && one.kind !== 'slice')
+  if (!lot.plan.assumed || lot.runs.length === 0) return asked
+  // After one cold session there may be another; and of some pieces nobody knows yet.
+  const hot = lot.runs.filter(run => !run.cold)
+  return [task(hot.length > 0 && lot.runs.some(run => run.pieces === lot.pieces.length) ? 'slice' : 'go_on')]
+}

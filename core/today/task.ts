@@ -1,0 +1,37 @@
+import type { DueWhy } from '../plan/due-thing'
+import type { Milliseconds } from '../units/quantities'
+
+export const TASK_KINDS = [
+  'turn',
+  'drain',
+  'look',
+  'second_half',
+  'end_cure',
+  'ask_plan',
+  'rinse',
+  'soak',
+  'fry_test',
+  'rest',
+  'dry',
+  'touch',
+  'read_place',
+  'read_smoke',
+  'read_cooling',
+  'smoke',
+  'go_on',
+  'slice',
+  'send',
+] as const
+export type TaskKind = (typeof TASK_KINDS)[number]
+
+export interface Task {
+  kind: TaskKind
+  /** A lot's or a run's code, or a place's name. */
+  subject: string
+  /** By when; null when any time today will do. */
+  byMs: Milliseconds | null
+  late: boolean
+  /** Ids of the pieces that wait, where it is not all of the lot. */
+  pieces?: readonly number[] | null
+  because?: DueWhy
+}

@@ -1,0 +1,10 @@
+import { getRouterParam } from 'h3'
+import { planChangeInput } from '#shared/contracts/plans'
+import { writeRoute } from '../../../http/write-route'
+import { changePlan } from '../../../services/plans/change-plan'
+
+/** What is intended with a lot from now on. */
+export default writeRoute({
+  contract: planChangeInput,
+  write: (ctx, input, event) => changePlan(ctx, getRouterParam(event, 'code')!, input),
+})

@@ -1,0 +1,49 @@
+import type { FiguresOfStep, StepKind } from '#core/life/step'
+import type { DoneStep } from '#core/plan/progress'
+import type { Milliseconds } from '#core/units/quantities'
+
+/** What a plan asks of beside turns. */
+const ASKED: ReadonlySet<StepKind> = new Set<StepKind>([
+  'drain', 'look', 'add', 'out', 'soak', 'fry_test', 'dry', 'rest', 'heat', 'slice',
+])
+/** Kinds of step that the rooms are told of. */
+export const SHOWN_KINDS: StepKind[] = ['turn', ...ASKED]
+
+interface StepRow {
+  kind: StepKind
+  fromAtMs: Milliseconds
+  toAtMs: Milliseconds | null
+  pieces: readonly number[]
+  figures: FiguresOfStep[StepKind]
+}
+
+/** Steps of a lot as its plan asks of them, in order of happening. `count`: of the lot's pieces. */
+export const doneSteps = (rows: readonly StepRow[], count: number): DoneStep[] =>
+  rows
+    .filter(row => ASKED.has(row.kind))
+    .map(({ kind, fromAtMs: fromMs, toAtMs: toMs, pieces, figures }) => ({
+      kind,
+      fromMs,
+      toMs,
+      pieces: pieces.length === count ? null : [...pieces],
+      ...saidOf(kind, figures),
+    }))
+
+function saidOf(kind: StepKind, figures: unknown): Partial<DoneStep> {
+  const said = <K extends StepKind>() => figures as FiguresOfStep[K]
+  switch (kind) {
+    case 'out':
+      return { rinses: said<'out'>().rinses }
+    case 'fry_test':
+      return { verdict: said<'fry_test'>().verdict }
+    case 'dry':
+    case 'rest':
+      return { how: said<'dry' | 'rest'>().how }
+    case 'look': {
+      const { surface } = said<'look'>()
+      return surface ? { surface } : {}
+    }
+    default:
+      return {}
+  }
+}

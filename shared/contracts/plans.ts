@@ -1,0 +1,131 @@
+import { z } from 'zod'
+import { DRY_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
+import { TURN_WAYS } from '#core/life/rhythm'
+import { CUT_WAYS, END_WAYS, FLAVOUR_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
+import { planDoubt, planFault, type PlanFault } from '#core/plan/plan-fault'
+import { MOST_PIECES } from '#core/rules/house'
+import type { Milliseconds } from '#core/units/quantities'
+import { reason } from './fields'
+import { named } from './issues'
+
+/** A plan that is longer than these is a mistake. House. */
+const MOST = { segments: 8, looks: 30, adds: 10, items: 24, days: 120, hours: 24 * 120, litresPerKg: 50, humiditySteps: 12 }
+
+const day = () => z.int().min(0).max(MOST.days)
+const fraction = () => z.number().min(0).max(1)
+const hours = () =>
+  z
+    .strictObject({ from: z.number().min(0).max(MOST.hours), to: z.number().min(0).max(MOST.hours) })
+    .refine(span => span.from <= span.to, { ...named('hours_order'), path: ['to'] })
+
+const cure = z.strictObject({
+  rhythm: z
+    .array(
+      z.strictObject({
+        fromDay: day(),
+        everyDays: z.union([z.literal(0.5), z.int().min(1).max(14)]).nullable(),
+        earliest: z.int().min(1).max(14).optional(),
+        how: z.enum(TURN_WAYS),
+      }),
+    )
+    .min(1)
+    .max(MOST.segments),
+  firstFace: z.enum(PIECE_FACES).nullable(),
+  stacked: z.boolean(),
+  pourOffEveryDays: z.int().min(1).max(14).nullable(),
+  looks: z.array(day()).max(MOST.looks),
+  adds: z
+    .array(
+      z.strictObject({
+        when: z.discriminatedUnion('on', [
+          z.strictObject({ on: z.literal('day'), day: day() }),
+          z.strictObject({ on: z.literal('each_turn'), toDay: day() }),
+          z.strictObject({ on: z.literal('after_draining') }),
+        ]),
+        face: z.enum([...PIECE_FACES, 'up', 'all']),
+        share: fraction().nullable(),
+      }),
+    )
+    .max(MOST.adds),
+})
+
+const item = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('rinse'), times: z.int().min(1).max(20) }),
+  z.strictObject({
+    kind: z.literal('soak'),
+    hours: hours(),
+    changes: z.int().min(0).max(20),
+    litresPerKg: z.number().min(0.1).max(MOST.litresPerKg).nullable(),
+  }),
+  z.strictObject({ kind: z.literal('rest'), how: z.enum(REST_WAYS), hours: hours() }),
+  z.strictObject({ kind: z.literal('dry'), how: z.enum(DRY_WAYS), hours: hours(), untilTacky: z.boolean() }),
+  z.strictObject({ kind: z.literal('flavour'), how: z.enum(FLAVOUR_WAYS), hours: hours().nullable() }),
+  z.strictObject({
+    kind: z.literal('heat'),
+    how: z.enum(HEAT_WAYS),
+    sessions: z.int().min(1).max(12),
+    hours: hours().nullable(),
+  }),
+  z.strictObject({ kind: z.literal('cut'), what: z.enum(CUT_WAYS) }),
+  z.strictObject({
+    kind: z.literal('hang'),
+    lossFrom: fraction(),
+    lossTo: fraction(),
+    rhByDay: z.array(z.strictObject({ fromDay: day(), percent: z.int().min(30).max(100) })).max(MOST.humiditySteps),
+  }),
+  z.strictObject({ kind: z.literal('chill'), hours: hours() }),
+  z.strictObject({ kind: z.literal('slice') }),
+  z.strictObject({ kind: z.literal('freeze') }),
+])
+
+/** Where on a plan a fault is shown. */
+const WHERE: Record<PlanFault, (string | number)[]> = {
+  rhythm_order: ['cure', 'rhythm'],
+  end_before_ready: ['end', 'toDay'],
+  look_after_end: ['cure', 'looks'],
+  add_after_end: ['cure', 'adds'],
+  slice_before_more: ['then'],
+  rinse_not_first: ['then'],
+}
+
+/** What a maker intends with a lot from its rub to its last pack: what the recipe book keeps, and what a lot follows. */
+export const planContract = z
+  .strictObject({
+    cure,
+    end: z.strictObject({
+      by: z.enum(END_WAYS),
+      fromDay: day(),
+      toDay: day(),
+      from: z.enum(['first_salt', 'last_salt']),
+    }),
+    then: z.array(item).max(MOST.items),
+  })
+  .superRefine((plan, ctx) => {
+    const fault = planFault(plan)
+    if (fault) ctx.addIssue({ code: 'custom', path: WHERE[fault], message: fault })
+  }) satisfies z.ZodType<Plan>
+
+/** A plan changed on the way: for all of the lot, or for pieces that go a way of their own. */
+export const planChangeInput = z.strictObject({
+  plan: planContract,
+  /** Ids; null: the lot, but for pieces with a plan of their own. */
+  pieces: z.array(z.int().positive()).min(1).max(MOST_PIECES).nullable(),
+  reason: reason(),
+  /** Smoke on a wet surface was asked about, and stands. */
+  sure: z.boolean().default(false),
+})
+
+/** Smoke with no drying after the last wet item stands only where somebody says that it is meant. */
+export const isDoubtful = (plan: Plan): boolean => planDoubt(plan) !== null
+
+/** A plan as a lot follows it. */
+export interface LotPlan {
+  plan: Plan
+  /** How many there were before and this one; 0: nobody laid one, the shop's usual way is assumed. */
+  number: number
+  assumed: boolean
+  /** Ids; null: the lot. */
+  pieces: number[] | null
+  reason: string | null
+  atMs: Milliseconds | null
+}

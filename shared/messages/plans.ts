@@ -1,0 +1,114 @@
+import type { RhythmSegment, TurnWay } from '#core/life/rhythm'
+import type { DryWay, RestWay } from '#core/life/step'
+import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, FlavourWay, HeatWay, HourSpan } from '#core/plan/plan'
+import { formatNumber, type Notation } from '#core/units/format'
+
+/** A line of a plan, known by what it is about. */
+export interface PlanLine {
+  about: 'rhythm' | 'face' | 'stacked' | 'liquid' | 'looks' | 'adds' | 'end' | 'then'
+  words: string
+}
+
+const HOW: Record<TurnWay, string> = { turned: 'turned', massaged: 'massaged', stirred: 'stirred' }
+const DRY: Record<DryWay, string> = { rack: 'on the rack', hung: 'hung up', fan: 'before a fan', warm: 'warm, without smoke' }
+const REST: Record<RestWay, string> = { open: 'unwrapped', wrapped: 'wrapped', sealed: 'sealed', part_frozen: 'part-frozen' }
+const HEAT: Record<HeatWay, string> = { cold: 'cold smoke', hot: 'hot smoke', bath: 'hot bath', oven: 'oven' }
+const FLAVOUR: Record<FlavourWay, string> = { marinade: 'marinade', dry_spice: 'dry spice', glaze: 'glaze' }
+const CUT: Record<CutWay, string> = { rind_off: 'rind off', trim: 'trim', divide: 'divide' }
+
+const number = (value: number, as: Notation) => formatNumber(value, Number.isInteger(value) ? 0 : 1, as.decimal)
+/** "12 to 24 h", "30 to 60 min", "2 to 5 days". */
+export function hoursWords({ from, to }: HourSpan, as: Notation): string {
+  const [unit, by] = to <= 2 && !Number.isInteger(from) ? (['min', 1 / 60] as const) : from >= 48 ? (['days', 24] as const) : (['h', 1] as const)
+  const [a, b] = [number(from / by, as), number(to / by, as)]
+  return a === b ? `${a} ${unit}` : `${a} to ${b} ${unit}`
+}
+
+const times = (n: number) => (n === 1 ? '' : n === 2 ? ' twice' : ` ${n} times`)
+/** "every 12 h", "daily", "every 2 days", "every 3 to 4 days", "never". */
+export function everyWords({ everyDays, earliest }: Pick<RhythmSegment, 'everyDays' | 'earliest'>): string {
+  if (everyDays === null) return 'never'
+  if (everyDays < 1) return 'every 12 h'
+  if (earliest !== undefined && earliest < everyDays) return `every ${earliest} to ${everyDays} days`
+  return everyDays === 1 ? 'daily' : `every ${everyDays} days`
+}
+const segmentWords = (segment: RhythmSegment, i: number): string => {
+  const every = everyWords(segment)
+  const how = segment.everyDays === null ? `${every} turned` : `${HOW[segment.how]} ${every}`
+  return i === 0 ? how : `from day ${segment.fromDay} ${how}`
+}
+
+const ITEM: { [K in PlanItemKind]: (item: PlanItemOf<K>, as: Notation) => string } = {
+  rinse: item => `rinse${times(item.times)}`,
+  soak: (item, as) =>
+    [
+      `soak ${hoursWords(item.hours, as)}`,
+      item.litresPerKg !== null && `${number(item.litresPerKg, as)} L a kg`,
+      item.changes > 0 && `water changed${item.changes === 1 ? ' once' : times(item.changes)}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  rest: (item, as) => `rest ${REST[item.how]} ${hoursWords(item.hours, as)}`,
+  dry: (item, as) => `dry ${DRY[item.how]} ${hoursWords(item.hours, as)}${item.untilTacky ? ', till tacky' : ''}`,
+  flavour: (item, as) => `${FLAVOUR[item.how]}${item.hours ? ` ${hoursWords(item.hours, as)}` : ''}`,
+  heat: (item, as) =>
+    `${HEAT[item.how]}${item.sessions > 1 ? ` in ${item.sessions} sessions` : ''}${item.hours ? `, ${hoursWords(item.hours, as)}${item.sessions > 1 ? ' each' : ''}` : ''}`,
+  cut: item => CUT[item.what],
+  hang: (item, as) => {
+    const loss = `${number(100 * item.lossFrom, as)} to ${number(100 * item.lossTo, as)} %`
+    const steps = item.rhByDay.map(one => `${one.percent} % RH${one.fromDay > 0 ? ` from day ${one.fromDay}` : ''}`)
+    return [`hang to ${loss} loss`, ...steps].join(', ')
+  },
+  chill: (item, as) => `chill ${hoursWords(item.hours, as)}`,
+  slice: () => 'slice',
+  freeze: () => 'freeze',
+}
+export const itemWords = (item: PlanItem, as: Notation): string =>
+  (ITEM[item.kind] as (one: PlanItem, as: Notation) => string)(item, as)
+
+const FACE = { flesh: 'on the flesh', fat: 'on the fat', up: 'on the face that comes up', all: 'all over' } as const
+function addWords({ when, face, share }: PlannedAdd, as: Notation): string {
+  const at
+    = when.on === 'day' ? `on day ${when.day}` : when.on === 'each_turn' ? `with each turn to day ${when.toDay}` : 'after the first draining'
+  return `more ${FACE[face]} ${at}${share === null ? '' : `, ${number(100 * share, as)} % of it`}`
+}
+
+function endWords({ by, fromDay, toDay, from }: Plan['end']): string {
+  const days = fromDay === toDay ? `day ${toDay}` : `day ${fromDay} to ${toDay}`
+  if (by === 'hard') return `out by day ${toDay}${from === 'last_salt' ? ' after the last salt' : ''}, no longer`
+  return by === 'feel' ? `out when it is stiff, ${days}` : `out on ${days}`
+}
+
+/** A plan line by line, in the order in which it is carried out. */
+export function planLines({ cure, end, then }: Plan, as: Notation): PlanLine[] {
+  const { rhythm, firstFace, stacked, pourOffEveryDays: pour, looks, adds } = cure
+  return [
+    { about: 'rhythm', words: rhythm.map(segmentWords).join(', ') },
+    ...(firstFace ? [{ about: 'face' as const, words: `${firstFace} up first` }] : []),
+    ...(stacked ? [{ about: 'stacked' as const, words: 'in a stack' }] : []),
+    { about: 'liquid', words: pour === null ? 'liquid kept' : `liquid poured off ${everyWords({ everyDays: pour })}` },
+    ...(looks.length > 0 ? [{ about: 'looks' as const, words: `looked at on day ${looks.join(', ')}` }] : []),
+    ...(adds.length > 0 ? [{ about: 'adds' as const, words: adds.map(add => addWords(add, as)).join(', ') }] : []),
+    { about: 'end', words: endWords(end) },
+    ...(then.length > 0 ? [{ about: 'then' as const, words: then.map(item => itemWords(item, as)).join(' – ') }] : []),
+  ]
+}
+
+const upper = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`
+/** A plan on one line. */
+export const planWords = (plan: Plan, as: Notation): string => upper(planLines(plan, as).map(line => line.words).join('; '))
+
+/** What is different between two plans, in words; empty when nothing is. */
+export function planChanges(before: Plan, after: Plan, as: Notation): { was: string | null; is: string | null }[] {
+  const [was, is] = [planLines(before, as), planLines(after, as)]
+  const abouts = new Set([...was, ...is].map(line => line.about))
+  return [...abouts].flatMap((about) => {
+    const words = (lines: PlanLine[]) => lines.find(line => line.about === about)?.words ?? null
+    return words(was) === words(is) ? [] : [{ was: words(was), is: words(is) }]
+  })
+}
+/** "liquid kept becomes liquid poured off daily". */
+export const changesWords = (before: Plan, after: Plan, as: Notation): string =>
+  planChanges(before, after, as)
+    .map(({ was, is }) => (was === null ? `now ${is}` : is === null ? `no longer ${was}` : `${was} becomes ${is}`))
+    .join('; ')
