@@ -9,6 +9,7 @@ import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
 import { name, note, withinWhole } from './fields'
 import { named, type EntryCode } from './issues'
+import { planContract } from './plans'
 import { MOST_RECIPES } from './sizes'
 
 /** Pieces of one lot may be flavoured apart; unmarked ones are A. */
@@ -50,6 +51,8 @@ export const recipeContract = z
     seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS),
     sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
     days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }),
+    /** From the rub on; null: as the shop usually does. Its days are the recipe's. Since version 2. */
+    plan: planContract.nullable().default(null),
     note: note(),
   })
   .superRefine((recipe, ctx) => {
@@ -66,11 +69,13 @@ export const recipeInput = z.strictObject({ recipe: recipeContract, note: note()
 export const recipeRetireInput = z.strictObject({ retired: z.boolean() })
 
 export const RECIPE_FORMAT = 'veldmoor-recipes'
-export const RECIPE_VERSION = 1
+export const RECIPE_VERSION = 2
+/** The first had no plans. Read for ever. */
+const READ_VERSIONS = [1, RECIPE_VERSION] as const
 /** A file of recipes. docs/recipes.schema.json publishes it. */
 export const recipeFile = z.strictObject({
   format: z.literal(RECIPE_FORMAT, named('not_a_recipe_file')),
-  version: z.literal(RECIPE_VERSION, named('not_a_recipe_file')),
+  version: z.literal(READ_VERSIONS, named('not_a_recipe_file')),
   recipes: z.array(recipeContract).min(1, named('no_recipes')).max(MOST_RECIPES, named('too_many_recipes')),
 })
 

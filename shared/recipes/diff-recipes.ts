@@ -14,6 +14,7 @@ type Field
     | 'pickUp'
     | 'sides'
     | 'days'
+    | 'plan'
     | 'note'
 const FIELDS: readonly Field[] = [
   'name',
@@ -29,6 +30,7 @@ const FIELDS: readonly Field[] = [
   'pickUp',
   'sides',
   'days',
+  'plan',
   'note',
 ]
 
@@ -37,7 +39,8 @@ export type RecipeChange
   = | { field: Field; before: unknown; after: unknown }
     | { field: 'seasoning'; before: RecipeSeasoning | null; after: RecipeSeasoning | null }
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+/** What was not there yet is as if it were empty. */
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a ?? null) === JSON.stringify(b ?? null)
 /** A seasoning is known by its name and the pieces it goes on; one that is there twice, by its turn. */
 function keyed(recipe: Recipe): Map<string, RecipeSeasoning> {
   const seen = new Map<string, number>()

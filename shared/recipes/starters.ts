@@ -26,6 +26,7 @@ const recipe = (given: Pick<Recipe, 'name' | 'cut'> & Partial<Recipe>): Recipe =
   seasonings: [],
   sides: { ...USUAL_SIDES },
   days: { readyFrom: 7, bestBy: 14 },
+  plan: null,
   note: null,
   ...given,
 })

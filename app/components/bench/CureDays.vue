@@ -31,14 +31,6 @@ const NAMES: Record<DayRule, string> = {
   three_per_500_g: '3 per 500 g',
   model: 'model, lean to the middle',
 }
-const RHYTHMS = [
-  { value: null, title: 'as the shop does' },
-  { value: 0.5, title: 'twice a day' },
-  { value: 1, title: 'every day' },
-  { value: 2, title: 'every 2 days' },
-  { value: 3, title: 'every 3 days' },
-  { value: 4, title: 'every 3 to 4 days' },
-]
 const SPOTS = ['rack', 'stack', 'tub', 'perforated tub']
 const heaviestG = computed(() => Math.max(0, ...props.bench.pieces.value.map(piece => piece.parsed?.netG ?? 0)))
 const rules = computed(() =>
@@ -85,7 +77,6 @@ const bestBy = computed({
         label="Goes into"
         @update:model-value="draft.fridgeId = $event"
       />
-      <VSelect v-model="draft.turnEveryDays" :items="RHYTHMS" label="Turned" />
       <VCombobox v-model="draft.spot" :items="SPOTS" label="How it lies" :error-messages="errorAt('spot')" />
     </div>
     <p v-if="rules.length" class="small soft">

@@ -63,6 +63,7 @@ export function applyRecipe(
     sides: { flesh: percentText(r.sides.flesh), fat: percentText(r.sides.fat), edges: percentText(r.sides.edges) },
     readyFromDay: r.days.readyFrom,
     bestByDay: r.days.bestBy,
+    plan: r.plan ?? null,
     recipe: { code: recipe.code, revisionId, number: revision.number, name: r.name },
   }
 }

@@ -1,6 +1,6 @@
 import type { Ppm } from '#core/units/quantities'
 import type { Purpose } from '#core/agents/agent-fault'
-import type { TURN_RHYTHMS } from '#core/life/rhythm'
+import type { Plan } from '#core/plan/plan'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { AmountKind } from '#core/cure/seasoning'
 import type { Cut, Rind } from '#core/rules/cuts'
@@ -60,8 +60,8 @@ export interface BenchDraft {
   fridgeId: number | null
   /** "rack", "stack", "tub A"; empty: as it falls. */
   spot?: string | null
-  /** Null: as the shop turns. */
-  turnEveryDays?: (typeof TURN_RHYTHMS)[number] | null
+  /** Null: as the shop usually does. */
+  plan?: Plan | null
   thickness: string
   /** Null follows the suggestion. */
   readyFromDay: number | null
@@ -101,7 +101,7 @@ export const emptyBench = (): BenchDraft => ({
   mixScaleId: null,
   fridgeId: null,
   spot: null,
-  turnEveryDays: null,
+  plan: null,
   thickness: '40',
   readyFromDay: null,
   bestByDay: null,

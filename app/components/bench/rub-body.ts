@@ -1,4 +1,5 @@
 import type { Millimetres } from '#core/units/quantities'
+import type { Plan } from '#core/plan/plan'
 import { isWet } from '#core/cure/cure-method'
 import { piecesOfGroup, type BenchDraft } from './bench-draft'
 import { readSides } from './read-draft'
@@ -14,6 +15,7 @@ export interface Chosen {
   /** Null when what is typed is no thickness: then the contract says so. */
   thicknessMm: Millimetres | null
   span: { readyFromDay: number; bestByDay: number }
+  plan: Plan
 }
 
 const orNull = <T>(typed: string, value: T): T | null => (typed.trim() === '' ? null : value)
@@ -64,7 +66,7 @@ export function rubBody(draft: BenchDraft, chosen: Chosen) {
     bestByDay: draft.bestByDay ?? chosen.span.bestByDay,
     fridgeId: chosen.fridgeId,
     spot: draft.spot?.trim() || null,
-    turnEveryDays: draft.turnEveryDays ?? null,
+    plan: chosen.plan,
     note: draft.note || null,
   }
 }

@@ -1,4 +1,6 @@
 import { computed, ref, type Ref } from 'vue'
+import { assumedPlan } from '#core/plan/assumed-plan'
+import type { Plan } from '#core/plan/plan'
 import { suggestedSpan } from '#core/curing/day-rules'
 import { USUAL_THICKNESS_MM } from '#core/rules/house'
 import { parseLength } from '#core/units/parse-length'
@@ -28,6 +30,14 @@ export function useBench(
     return parsed.ok ? parsed.value : null
   })
   const span = computed(() => suggestedSpan(thicknessMm.value ?? USUAL_THICKNESS_MM))
+  /** What is intended: chosen here or by the recipe, else as the shop usually does; its days are the lot's. */
+  const lotPlan = computed((): Plan => {
+    const readyFromDay = draft.value.readyFromDay ?? span.value.readyFromDay
+    const bestByDay = draft.value.bestByDay ?? span.value.bestByDay
+    const usual = { turnEveryDays: view.value?.shop.turnEveryDays ?? 1, readyFromDay, bestByDay, method: draft.value.method }
+    const chosen = draft.value.plan ?? assumedPlan(usual)
+    return { ...chosen, end: { ...chosen.end, fromDay: readyFromDay, toDay: bestByDay } }
+  })
   const body = computed(() =>
     rubBody(draft.value, {
       meatScaleId: choices.meatScale.value?.id ?? 0,
@@ -39,8 +49,9 @@ export function useBench(
       fromAgentOnly: choices.fromAgentOnly.value,
       thicknessMm: thicknessMm.value,
       span: span.value,
+      plan: lotPlan.value,
     }),
   )
-  return { ...choices, ...plan, ...weighed, thicknessMm, span, body }
+  return { ...choices, ...plan, ...weighed, thicknessMm, span, lotPlan, body }
 }
 export type Bench = ReturnType<typeof useBench>

@@ -38,7 +38,7 @@ const missed = computed(() => twine.value.knots.filter(knot => knot.state === 'm
       {{ lot.bestByDay }}. {{ lot.turns.length }} turns<span v-if="missed">, {{ missed }} missed</span>.<span
         v-if="lot.drainedAtMs"
       >
-        Drained {{ moment(lot.drainedAtMs) }}.</span><span v-if="lot.cureEndedAtMs"> Out and rinsed {{ moment(lot.cureEndedAtMs) }}, day {{ twine.day }}.</span>
+        Drained {{ moment(lot.drainedAtMs) }}.</span><span v-if="lot.cureEndedAtMs"> Out of the cure {{ moment(lot.cureEndedAtMs) }}, day {{ twine.day }}.</span>
     </p>
     <p v-if="lot.runs.length">
       Smoked in

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import type { Fraction } from '#core/units/quantities'
+import { computed } from 'vue'
 import { mdiClose } from '@mdi/js'
+import { assumedPlan } from '#core/plan/assumed-plan'
+import type { Plan } from '#core/plan/plan'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { AGENT_TYPES, type AgentKind } from '#core/agents/agent-kinds'
 import { CURE_METHODS, isWet, type CureMethod } from '#core/cure/cure-method'
@@ -11,6 +14,7 @@ import { FLAVOURS, recipeInput, type Recipe } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import { percentText } from '~/words/percent-text'
+import PlanLine from '~/components/plans/PlanLine.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotice } from '~/composables/use-notice'
@@ -48,6 +52,7 @@ const { draft, clear } = useDraft(`recipe-${props.code ?? 'new'}`, () => ({
   edges: text(props.from.sides.edges),
   readyFrom: String(props.from.days.readyFrom),
   bestBy: String(props.from.days.bestBy),
+  plan: (props.from.plan ?? null) as Plan | null,
   note: props.from.note ?? '',
   why: '',
 }))
@@ -85,9 +90,18 @@ const written = () => {
     })),
     sides: { flesh: share(d.flesh), fat: share(d.fat), edges: share(d.edges) },
     days: { readyFrom: numberOf(d.readyFrom), bestBy: numberOf(d.bestBy) },
+    plan: d.plan && { ...d.plan, end: { ...d.plan.end, fromDay: numberOf(d.readyFrom), toDay: numberOf(d.bestBy) } },
     note: d.note.trim() || null,
   }
 }
+const days = computed(() => ({
+  readyFromDay: numberOf(draft.value.readyFrom),
+  bestByDay: numberOf(draft.value.bestBy),
+}))
+const plan = computed({
+  get: () => draft.value.plan ?? assumedPlan({ turnEveryDays: 1, method: draft.value.method, ...days.value }),
+  set: (value: Plan) => (draft.value.plan = value),
+})
 async function write(): Promise<void> {
   const made = await save(props.code ? `/api/recipes/${props.code}/revisions` : '/api/recipes', {
     recipe: written(),
@@ -190,6 +204,11 @@ async function write(): Promise<void> {
       <VTextField v-model="draft.fat" label="On fat or rind" suffix="%" inputmode="decimal" />
       <VTextField v-model="draft.edges" label="On the edges" suffix="%" inputmode="decimal" />
     </div>
+    <PlanLine v-if="draft.plan" v-model="plan" :days="false" :error-at="path => errorAt(`recipe.${path}`)" />
+    <p v-else class="row">
+      <span class="soft">Plan: as the shop usually does.</span>
+      <VBtn variant="outlined" @click="draft.plan = plan">Write a plan</VBtn>
+    </p>
     <fieldset v-for="(s, i) in draft.seasonings" :key="i" class="season">
       <legend class="visually-hidden">Seasoning {{ i + 1 }}</legend>
       <VTextField

@@ -5,6 +5,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 import RecipeDiff from './RecipeDiff.vue'
 import ScaledRecipe from './ScaledRecipe.vue'
+import { planWords } from '#shared/messages/plans'
 import { recipeLine, seasoningWords } from './recipe-words'
 
 /** One recipe: a revision as it stands, scaled to any meat, and what changed between two of them. */
@@ -50,6 +51,7 @@ const allergens = computed(() => [...new Set(r.value.seasonings.flatMap(s => s.a
     <p v-if="r.purpose === 'dried'" class="caution">
       Eaten uncooked it needs your process authority and trichinella control.
     </p>
+    <p><strong>Plan:</strong> {{ r.plan ? `${planWords(r.plan, as)}.` : 'as the shop usually does.' }}</p>
     <ul v-if="r.seasonings.length" class="list">
       <li v-for="(s, i) in r.seasonings" :key="i">{{ seasoningWords(s, as) }}</li>
     </ul>

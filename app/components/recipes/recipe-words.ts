@@ -1,7 +1,9 @@
 import type { Fraction } from '#core/units/quantities'
 import { formatExact, type Notation } from '#core/units/format'
+import type { Plan } from '#core/plan/plan'
 import type { Recipe, RecipeSeasoning, RecipeView } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
+import { planWords } from '#shared/messages/plans'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import type { RecipeChange } from '#shared/recipes/diff-recipes'
 
@@ -23,6 +25,7 @@ const FIELD_WORDS: Record<RecipeChange['field'], string> = {
   pickUp: 'Pick-up',
   sides: 'Sides',
   days: 'Days',
+  plan: 'Plan',
   note: 'Note',
   seasoning: 'Seasoning',
 }
@@ -57,6 +60,8 @@ export function valueWords(field: RecipeChange['field'], value: unknown, as: Not
       const d = value as Recipe['days']
       return `ready from ${d.readyFrom}, best by ${d.bestBy}`
     }
+    case 'plan':
+      return planWords(value as Plan, as)
     case 'seasoning':
       return seasoningWords(value as RecipeSeasoning, as)
     default:

@@ -10,6 +10,7 @@ import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
 import { emptyBench } from '~/components/bench/bench-draft'
 import BenchStart from '~/components/bench/BenchStart.vue'
+import PlanLine from '~/components/plans/PlanLine.vue'
 import CureDays from '~/components/bench/CureDays.vue'
 import MeatAndPieces from '~/components/bench/MeatAndPieces.vue'
 import MendPanel from '~/components/bench/MendPanel.vue'
@@ -130,6 +131,7 @@ watch(
           <WeighTable v-model="draft" :bench="bench" :view="view" :error-at="errorAt" />
           <MendPanel :bench="bench" />
           <CureDays v-model="draft" :bench="bench" :places="view.places" :error-at="errorAt" />
+          <PlanLine :model-value="bench.lotPlan.value" :days="false" :error-at="errorAt" @update:model-value="draft.plan = $event" />
           <SaveProblem :message="message" />
           <div class="rub">
             <p v-if="refused" class="soft">

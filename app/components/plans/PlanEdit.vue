@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { rhythmFrom } from '#core/plan/alters-past'
+import { steadyRhythm, type CurePlan, type EndWay, type Plan } from '#core/plan/plan'
+import { planDoubt } from '#core/plan/plan-fault'
+import { PLAN_STARTERS, STARTER_PLANS, type PlanStarter } from '#core/plan/starters'
+import { planLines } from '#shared/messages/plans'
+import { wordsFor } from '#shared/messages/refusals/catalogue'
+import NumberField from '~/components/common/NumberField.vue'
+import { useNotation } from '~/composables/use-notation'
+import { STARTER_WORDS } from '~/words/plan-starters'
+import PlanItems from './PlanItems.vue'
+
+/**
+ * A plan, changed in place. `lot`: it goes on already, on turning day `today`: its rhythm changes from tomorrow on.
+ * `days`: its days are entered here; elsewhere they have fields of their own.
+ */
+const props = defineProps<{
+  days: boolean
+  lot?: { today: number; before: Plan } | undefined
+  errorAt?: ((path: string) => string | undefined) | undefined
+}>()
+const plan = defineModel<Plan>({ required: true })
+const { as } = useNotation()
+const STARTERS = PLAN_STARTERS.map(value => ({ value, title: STARTER_WORDS[value] }))
+const RHYTHMS = [
+  { value: '0.5', title: 'every 12 h' },
+  { value: '1', title: 'daily' },
+  { value: '2', title: 'every 2 days' },
+  { value: '3', title: 'every 3 days' },
+  { value: '4', title: 'every 3 to 4 days' },
+  { value: 'never', title: 'never' },
+]
+const WAYS = ['turned', 'massaged', 'stirred']
+const FACES = [
+  { value: null, title: 'as it falls' },
+  { value: 'flesh', title: 'flesh up first' },
+  { value: 'fat', title: 'fat up first' },
+]
+const LIQUIDS = [
+  { value: null, title: 'kept with the meat' },
+  { value: 1, title: 'poured off daily' },
+  { value: 2, title: 'poured off every 2 days' },
+]
+const ENDS: { value: EndWay; title: string }[] = [
+  { value: 'days', title: 'by its days, longer is no harm' },
+  { value: 'feel', title: 'when it feels stiff' },
+  { value: 'hard', title: 'by the last day and no longer' },
+]
+const cure = (change: Partial<CurePlan>) => (plan.value = { ...plan.value, cure: { ...plan.value.cure, ...change } })
+const end = (change: Partial<Plan['end']>) => (plan.value = { ...plan.value, end: { ...plan.value.end, ...change } })
+const last = computed(() => plan.value.cure.rhythm.at(-1)!)
+const turned = (change: { every?: string; how?: CurePlan['rhythm'][number]['how'] }) => {
+  const every = change.every ?? (last.value.everyDays === null ? 'never' : String(last.value.everyDays))
+  const [segment] = steadyRhythm(every === 'never' ? null : Number(every))
+  const wanted = { ...segment!, how: change.how ?? last.value.how }
+  const { lot } = props
+  cure({ rhythm: lot ? rhythmFrom(lot.before.cure.rhythm, wanted, lot.today) : [wanted] })
+}
+/** Where a lot goes on already, what was is kept: its days and the rhythm up to today. */
+function begin(starter: PlanStarter): void {
+  const fresh = structuredClone(STARTER_PLANS[starter]) as Plan
+  const { lot } = props
+  plan.value = lot
+    ? { ...fresh, cure: { ...fresh.cure, rhythm: rhythmFrom(lot.before.cure.rhythm, fresh.cure.rhythm.at(-1)!, lot.today) } }
+    : props.days ? fresh : { ...fresh, end: { ...fresh.end, fromDay: plan.value.end.fromDay, toDay: plan.value.end.toDay } }
+}
+const looks = computed({
+  get: () => plan.value.cure.looks.join(', '),
+  set: text => cure({ looks: [...new Set(text.split(/[^0-9]+/).filter(Boolean).map(Number))] }),
+})
+const rhythm = computed(() => planLines(plan.value, as.value).find(line => line.about === 'rhythm')!.words)
+const doubt = computed(() => planDoubt(plan.value))
+</script>
+
+<template>
+  <div class="stack-tight plan">
+    <VSelect :model-value="null" :items="STARTERS" label="Begin from a way of making bacon" hide-details @update:model-value="$event && begin($event)" />
+    <div class="fields">
+      <VSelect
+        :model-value="last.everyDays === null ? 'never' : String(last.everyDays)"
+        :items="RHYTHMS"
+        :label="lot ? 'From tomorrow' : 'Turned'"
+        :hint="plan.cure.rhythm.length > 1 ? rhythm : ''"
+        persistent-hint
+        @update:model-value="turned({ every: $event })"
+      />
+      <VSelect :model-value="last.how" :items="WAYS" label="How" hide-details @update:model-value="turned({ how: $event })" />
+      <VSelect :model-value="plan.cure.firstFace" :items="FACES" label="Lies" hide-details @update:model-value="cure({ firstFace: $event })" />
+      <VSelect :model-value="plan.cure.pourOffEveryDays" :items="LIQUIDS" label="Liquid" hide-details @update:model-value="cure({ pourOffEveryDays: $event })" />
+      <VTextField v-model.lazy="looks" label="Looked at on days" placeholder="2, 5" autocomplete="off" hide-details="auto" :error-messages="errorAt?.('plan.cure.looks')" />
+      <VCheckbox :model-value="plan.cure.stacked" label="in a stack" hide-details @update:model-value="cure({ stacked: $event === true })" />
+      <VSelect :model-value="plan.end.by" :items="ENDS" label="Out" hide-details @update:model-value="end({ by: $event })" />
+      <template v-if="days">
+        <NumberField label="From day" :max="120" :model-value="plan.end.fromDay" @update:model-value="$event !== null && end({ fromDay: Math.round($event) })" />
+        <NumberField
+          label="To day"
+          :max="120"
+          :model-value="plan.end.toDay"
+          :error="errorAt?.('plan.end')"
+          @update:model-value="$event !== null && end({ toDay: Math.round($event) })"
+        />
+      </template>
+    </div>
+    <h3>After the cure</h3>
+    <PlanItems :model-value="plan.then" @update:model-value="plan = { ...plan, then: $event }" />
+    <p v-if="doubt" class="caution">{{ wordsFor(doubt, {}, as) }}</p>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 0.6rem;
+  align-items: start;
+}
+@media (--phone) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
