@@ -35,8 +35,11 @@ function beginOf(item: PlanItem | undefined): PlanPress | null {
 
 const beginsAtOnce = (item: PlanItem | undefined) => item?.kind === 'dry' || item?.kind === 'soak'
 
-/** The end of the cure as the plan has it: rinsed or not, and straight onto the rack or into the water. */
-export function outPress({ then }: Plan): PlanPress {
+/**
+ * The end of the cure as the plan has it: rinsed or not, and straight onto the rack or into the water. `short`: where
+ * there is little room.
+ */
+export function outPress({ then }: Plan): PlanPress & { short: string } {
   const [first] = then
   const rinses = first?.kind === 'rinse' ? first.times : 0
   const next = then[rinses > 0 ? 1 : 0]
@@ -46,6 +49,7 @@ export function outPress({ then }: Plan): PlanPress {
   return {
     steps: [{ kind: 'out', rinses }, ...(begins?.steps ?? [])],
     label: `${out}${more}`,
+    short: out,
     words: `${rinses > 0 ? 'out of the cure and rinsed' : 'out of the cure, not rinsed'}${begins ? `, ${begins.words}` : '.'}`,
   }
 }

@@ -1,6 +1,6 @@
 import type { DemoLot } from './lots'
 
-/** Ten lots at ten points of their lives. */
+/** Eleven lots at eleven points of their lives, by five ways of making bacon. */
 export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom' | 'reachIn' })[] = [
   {
     name: 'belly 1',
@@ -99,6 +99,7 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
     sugar: 1.2,
     thicknessMm: 50,
     fridge: 'coldRoom',
+    plan: 'stack',
     spot: 'stack',
     pouredOff: { [-6]: 'few_spoons' },
     method: 'two_applications',
@@ -117,6 +118,7 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
     sugar: 1.5,
     thicknessMm: 36,
     fridge: 'coldRoom',
+    plan: 'no_smoke',
     turnEveryDays: 2,
     bags: [1, 2],
     method: 'salt_only',
@@ -136,6 +138,7 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
     sugar: 1,
     thicknessMm: 40,
     fridge: 'reachIn',
+    plan: 'rack',
     spot: 'rack',
     pouredOff: { [-4]: 'cup', [-3]: 'few_spoons', [-2]: 'few_spoons', [-1]: 'few_spoons' },
     weighed: { day: -1, weight: '5.49 kg' },
@@ -174,6 +177,7 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
     sugar: 1,
     thicknessMm: 37,
     fridge: 'coldRoom',
+    plan: 'bags',
     turnEveryDays: 0.5,
     bags: [1, 1, 2, 2],
     missed: [0],
@@ -182,5 +186,24 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
       { name: 'fennel', per: 'percent', amount: 0.4, pieces: [1, 2] },
       { name: 'mustard', per: 'percent', amount: 0.3, pieces: [3, 4] },
     ],
+  },
+  {
+    name: 'belly 6',
+    cut: 'belly',
+    rind: 'off',
+    meat: 'bellies C',
+    rubDay: -1,
+    rubTime: '09:50',
+    weights: ['1.94 kg', '2.015 kg'],
+    ppm: 150,
+    salt: 6,
+    sugar: 2,
+    thicknessMm: 34,
+    fridge: 'reachIn',
+    plan: 'salt_box_day',
+    method: 'excess',
+    outDay: 0,
+    rinsedAndRested: { day: 0, time: '07:20', rinses: 5 },
+    note: 'A day in the salt box, then two days at rest.',
   },
 ]

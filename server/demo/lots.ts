@@ -6,6 +6,9 @@ import type { CureMethod } from '#core/cure/cure-method'
 import { formulate, type Formulation, type Targets } from '#core/cure/formulate'
 import { PLAIN, type AmountKind } from '#core/cure/seasoning'
 import { USUAL_SIDES } from '#core/cure/share-by-side'
+import { assumedPlan } from '#core/plan/assumed-plan'
+import { steadyRhythm, type Plan } from '#core/plan/plan'
+import { STARTER_PLANS, type PlanStarter } from '#core/plan/starters'
 import { suggestedSpan } from '#core/curing/day-rules'
 import type { Cut, Rind } from '#core/rules/cuts'
 import { rubInput, secondApplicationInput } from '#shared/contracts/rub'
@@ -38,6 +41,8 @@ export interface DemoLot extends ToldLot {
   recipe?: string
   /** Days from today on which no turn was recorded. */
   missed?: number[]
+  /** The way of making bacon it follows; as the shop usually does, if nothing is said. */
+  plan?: PlanStarter
   /** Days between its turns; as the shop turns, if nothing is said. */
   turnEveryDays?: (typeof TURN_RHYTHMS)[number]
   /** Day it left the cure; absent while it is in it. */
@@ -105,6 +110,17 @@ function partsOf(scene: Scene, lot: DemoLot, plan: Formulation, share = 1) {
   }
 }
 
+const daysOf = (starter: PlanStarter) => {
+  const { fromDay, toDay } = STARTER_PLANS[starter].end
+  return { readyFromDay: fromDay, bestByDay: toDay }
+}
+/** What is intended with it: a way to begin from, with its own rhythm where it has one. */
+function intendedWith({ plan, turnEveryDays, method = 'dry', thicknessMm }: DemoLot): Plan {
+  if (!plan) return assumedPlan({ turnEveryDays: turnEveryDays ?? 1, method, ...suggestedSpan(thicknessMm) })
+  const { cure, ...rest } = STARTER_PLANS[plan]
+  return { ...rest, cure: { ...cure, rhythm: turnEveryDays ? steadyRhythm(turnEveryDays) : cure.rhythm } }
+}
+
 /** Plans a lot's rub, turns, drain and end of cure. `who` are ids of people in turn. */
 export function planLot(
   scene: Scene,
@@ -157,12 +173,13 @@ export function planLot(
           fridgeId: lot.fridge,
           spot: lot.spot ?? null,
           turnEveryDays: lot.turnEveryDays ?? null,
-          ...suggestedSpan(lot.thicknessMm),
+          plan: intendedWith(lot),
+          ...(lot.plan ? daysOf(lot.plan) : suggestedSpan(lot.thicknessMm)),
         }),
       ),
     lot.name,
   )
-  const lastDay = lot.outDay ?? 0
+  const lastDay = lot.plan && STARTER_PLANS[lot.plan].cure.rhythm[0]!.everyDays === null ? lot.rubDay : (lot.outDay ?? 0)
   for (let day = lot.rubDay + 1; day <= lastDay; day++) {
     if (lot.missed?.includes(day) || day === lot.outDay) continue
     if ((day - lot.rubDay) % Math.max(1, lot.turnEveryDays ?? 1) !== 0) continue
@@ -183,6 +200,6 @@ export function planLot(
       )
     })
   }
-  if (lot.outDay !== undefined)
+  if (lot.outDay !== undefined && !lot.rinsedAndRested)
     scene.add(scene.at(lot.outDay, '09:30'), who.maker, ctx => endCure(ctx, scene.code(lot.name)))
 }

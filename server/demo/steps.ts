@@ -14,6 +14,8 @@ export interface ToldLot {
   pouredOff?: Partial<Record<number, keyof typeof ROUGH_ML>>
   /** Weighed on such a day, all pieces together. */
   weighed?: { day: number; weight: string }
+  /** Out on such a day, rinsed so often, and laid to rest in one press. */
+  rinsedAndRested?: { day: number; time: string; rinses: number }
   /** Out of its fridge for a day and back: told on the way there, and late on the way back. */
   inGarage?: { from: number; to: number }
 }
@@ -39,6 +41,13 @@ export function planSteps(scene: Scene, lot: ToldLot, who: { maker: number; owne
     press(lot.weighed.day, '17:25', [
       { kind: 'weigh', weight: lot.weighed.weight, scaleId: who.meatScale, saltLies: false },
     ])
+  if (lot.rinsedAndRested) {
+    const { day, time, rinses } = lot.rinsedAndRested
+    press(day, time, [
+      { kind: 'out', rinses },
+      { kind: 'rest', minutes: null, how: 'wrapped', placeId: null },
+    ])
+  }
   if (!lot.inGarage) return
   const { from, to } = lot.inGarage
   press(from, '12:10', [{ kind: 'move', placeId: lot.garage!, spot: 'shelf 1' }])

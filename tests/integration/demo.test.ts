@@ -23,7 +23,7 @@ describe('the demo shop, whenever it is opened', () => {
     try {
       await migrate(store.sequelize)
       expect(await migrate(store.sequelize)).toEqual([])
-      expect(await loadDemo(store, nowMs)).toMatch(/^10 lots/)
+      expect(await loadDemo(store, nowMs)).toMatch(/^11 lots/)
       expect(await loadDemo(store, nowMs)).toBe('kept as it was')
       const lots = await lotSummaries(store.tables, await store.tables.lots.find({}, { order: [['id', 'ASC']] }), nowMs)
       expect(lots.filter(lot => lot.openHolds.length > 0).map(lot => lot.openHolds)).toEqual([['place_warm']])
@@ -35,6 +35,7 @@ describe('the demo shop, whenever it is opened', () => {
       expect(lots.map(lot => lot.judgement.status).toSorted()).toEqual([
         ...Array.from({ length: 9 }, () => 'inside'),
         'no_nitrite',
+        'up_to',
       ])
       const drained = lots.find(lot => lot.code === 'L-0008')!.judgement
       expect(drained.leastPpm).toBeGreaterThan(100)

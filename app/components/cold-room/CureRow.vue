@@ -125,7 +125,7 @@ const which = computed(() => {
       </VerbButton>
       <VerbButton :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
       <VerbButton :disabled="saving" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
-      <VerbButton :good="ready" :disabled="saving" @now="say('out')" @late="sayLate('out')">{{ leaving.label }}</VerbButton>
+      <VerbButton :good="ready" :disabled="saving" @now="say('out')" @late="sayLate('out')">{{ leaving.short }}</VerbButton>
       <VBtn
         class="else"
         variant="outlined"

@@ -28,7 +28,7 @@ async function answer(isSmoked: boolean): Promise<void> {
 <template>
   <div class="ask" role="group" :aria-label="`Will ${lot.code} be smoked?`">
     <p>
-      <strong>Will it be smoked?</strong> <LotCode :code="lot.code" />
+      <strong>Will it be smoked?</strong> <LotCode :code="lot.code" />{{ ' ' }}
       <span class="soft small">{{ lot.cut }}: nobody laid a plan for it</span>
     </p>
     <div v-if="session.mayWrite" class="row">

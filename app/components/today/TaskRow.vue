@@ -66,6 +66,7 @@ const goOn = async () => floor.apply((await insist()) ?? [])
   align-items: center;
   gap: 0 0.5rem;
   border-bottom: 1px solid var(--hair);
+  padding: 0.15rem 0;
 }
 a {
   display: grid;
