@@ -2,6 +2,7 @@ import { addDays, instantOf } from '../calendar/local-day'
 import { cureDay } from '../curing/cure-day'
 import { knotsOf, openLifeKnot, type InCure, type Turned } from '../life/knots'
 import { slotsOf, type RhythmSegment } from '../life/rhythm'
+import { SLOWEST_RHYTHM_DAYS } from '../rules/house'
 import type { Milliseconds } from '../units/quantities'
 import { isOf, type DueLot, type Group } from './due-lot'
 import { due, type Due } from './due-thing'
@@ -16,7 +17,8 @@ export function cureDue(lot: DueLot, { plan, ids }: Group, nowMs: Milliseconds):
   const knot = (segments: readonly RhythmSegment[], done: readonly Turned[]) =>
     openLifeKnot(
       knotsOf({
-        slots: slotsOf({ ...lot, segments, lastDay: Math.max(plan.end.toDay, day) + 1 }),
+        // What is over is not due; the open one is over some days from now at the latest.
+        slots: slotsOf({ ...lot, segments, lastDay: day + SLOWEST_RHYTHM_DAYS }).filter(slot => slot.untilMs > nowMs && slot.fromMs <= nowMs),
         turns: done,
         pieces: lot.pieces.filter(piece => ids.includes(piece.id)).map((piece): InCure => ({
           pieceId: piece.id,

@@ -165,6 +165,8 @@ export const UNKNOWN_READABILITY_G: Grams = 1
 export const COUNT_EVERY_MS: Milliseconds = 31 * MS_PER_DAY
 /** Two turns of a lot so near are the same one. */
 export const SAME_TURN_MS: Milliseconds = 10 * MS_PER_MINUTE
+/** No rhythm of turning or pouring off is slower than so many days. */
+export const SLOWEST_RHYTHM_DAYS = 14
 /** Drying on the rack before smoke, where nobody said for how long. */
 export const USUAL_DRYING_HOURS = { from: 2, to: 24 } as const
 /** A turning day begins here by the shop's clock: clear of late work, of early work and of clock changes. */

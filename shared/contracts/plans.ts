@@ -3,7 +3,7 @@ import { DRY_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
 import { TURN_WAYS } from '#core/life/rhythm'
 import { CUT_WAYS, END_WAYS, FLAVOUR_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
 import { planDoubt, planFault, type PlanFault } from '#core/plan/plan-fault'
-import { MOST_PIECES } from '#core/rules/house'
+import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
 import { reason } from './fields'
 import { named } from './issues'
@@ -23,8 +23,8 @@ const cure = z.strictObject({
     .array(
       z.strictObject({
         fromDay: day(),
-        everyDays: z.union([z.literal(0.5), z.int().min(1).max(14)]).nullable(),
-        earliest: z.int().min(1).max(14).optional(),
+        everyDays: z.union([z.literal(0.5), z.int().min(1).max(SLOWEST_RHYTHM_DAYS)]).nullable(),
+        earliest: z.int().min(1).max(SLOWEST_RHYTHM_DAYS).optional(),
         how: z.enum(TURN_WAYS),
       }),
     )
@@ -32,7 +32,7 @@ const cure = z.strictObject({
     .max(MOST.segments),
   firstFace: z.enum(PIECE_FACES).nullable(),
   stacked: z.boolean(),
-  pourOffEveryDays: z.int().min(1).max(14).nullable(),
+  pourOffEveryDays: z.int().min(1).max(SLOWEST_RHYTHM_DAYS).nullable(),
   looks: z.array(day()).max(MOST.looks),
   adds: z
     .array(

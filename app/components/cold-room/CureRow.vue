@@ -2,6 +2,8 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
 import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
+import { dueOf } from '#core/plan/due'
+import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
@@ -46,6 +48,8 @@ const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
 const twine = computed(() => lotTwine(props.lot, props.nowMs))
 const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
 const over = computed(() => twine.value.day > props.lot.bestByDay)
+/** Its plan has the liquid poured off today. */
+const pours = computed(() => dueOf(dueLot(props.lot), props.nowMs).some(one => one.kind === 'drain'))
 /** Of the pieces here, those that the open knot still waits for. */
 const due = computed(() => (twine.value.open?.missing ?? []).filter(id => ids.value.includes(id)))
 const turnedToday = computed(
@@ -123,7 +127,7 @@ const which = computed(() => {
       >
         Turned, {{ which }}
       </VerbButton>
-      <VerbButton :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
+      <VerbButton :main="pours" :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
       <VerbButton :disabled="saving" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
       <VerbButton :good="ready" :disabled="saving" @now="say('out')" @late="sayLate('out')">{{ leaving.short }}</VerbButton>
       <VBtn
