@@ -18,7 +18,9 @@ export function cureDue(lot: DueLot, { plan, ids }: Group, nowMs: Milliseconds):
     openLifeKnot(
       knotsOf({
         // What is over is not due; the open one is over some days from now at the latest.
-        slots: slotsOf({ ...lot, segments, lastDay: day + SLOWEST_RHYTHM_DAYS }).filter(slot => slot.untilMs > nowMs && slot.fromMs <= nowMs),
+        slots: slotsOf({ ...lot, segments, lastDay: day + SLOWEST_RHYTHM_DAYS }).filter(
+          slot => slot.untilMs > nowMs && slot.fromMs <= nowMs,
+        ),
         turns: done,
         pieces: lot.pieces.filter(piece => ids.includes(piece.id)).map((piece): InCure => ({
           pieceId: piece.id,

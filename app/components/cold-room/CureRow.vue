@@ -18,7 +18,7 @@ import { planOf } from '~/logic/plan-of'
 import { outPress } from '~/logic/plan-press'
 import { lotTwine } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
-import PieceChips from './PieceChips.vue'
+import PieceChips from '~/components/steps/PieceChips.vue'
 import RowAsk from './RowAsk.vue'
 import { useRow } from './use-row'
 

@@ -15,7 +15,7 @@ import { useNotation } from '~/composables/use-notation'
 import { planOf } from '~/logic/plan-of'
 import { outPress, pressOf } from '~/logic/plan-press'
 import { goingWords, nextWords } from '~/words/due-words'
-import PieceChips from './PieceChips.vue'
+import PieceChips from '~/components/steps/PieceChips.vue'
 import RowAsk from './RowAsk.vue'
 import { useRow } from './use-row'
 
