@@ -100,6 +100,7 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
     thicknessMm: 50,
     fridge: 'coldRoom',
     plan: 'stack',
+    turnEveryDays: 1,
     spot: 'stack',
     pouredOff: { [-6]: 'few_spoons' },
     method: 'two_applications',

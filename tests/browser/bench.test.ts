@@ -148,7 +148,7 @@ describe('the Bench, part by part', () => {
     await page().keyboard.press('Enter')
     await says(page(), '4.300 kg green weight')
     await press(page(), 'Rub this lot')
-    await says(page(), 'L-0011 is rubbed: day 0')
+    await says(page(), 'L-0012 is rubbed: day 0')
   })
 })
 

@@ -180,7 +180,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Out, rinsed')
     // It stays under the finger for a while, then lies among what dries.
     await says(page(), 'out of the cure and rinsed')
-    await says(page(), 'drying since')
+    await says(page(), 'drying on the rack since')
   })
 
   it('5: a smoke is started, read, pulled and cooled, by hand and from a file', async () => {

@@ -31,7 +31,7 @@ const { as, grams } = useNotation()
             {{ partName(part) }}
             <div v-if="partWords(part)" class="small soft">{{ partWords(part) }}</div>
           </td>
-          <td>
+          <td class="pair">
             <LotCode :code="part.code" />{{ ' ' }}<CorrectButton
               v-if="part.role === 'agent'"
               :id="part.id"
@@ -63,3 +63,10 @@ const { as, grams } = useNotation()
     </p>
   </section>
 </template>
+
+<style scoped>
+/* The pencil wrapped under the code would cover it. */
+.pair {
+  white-space: nowrap;
+}
+</style>
