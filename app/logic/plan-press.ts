@@ -55,8 +55,8 @@ export function outPress({ then }: Plan): PlanPress & { short: string } {
 }
 
 /** What one tap records of something due; null where the tap has to say more. */
-export function pressOf(kind: DueKind, plan: Plan): PlanPress | null {
+export function pressOf({ kind, item }: { kind: DueKind; item?: PlanItem | undefined }, plan: Plan): PlanPress | null {
   if (kind === 'turn') return { steps: [{ kind: 'turn', how: 'turned', face: null }], label: 'Turned', words: 'turned.' }
   if (kind === 'out') return outPress(plan)
-  return beginOf(plan.then.find(item => item.kind === kind))
+  return beginOf(item)
 }

@@ -1,7 +1,6 @@
 import type { Stage } from '#core/life/meaning'
 import type { DryWay, RestWay } from '#core/life/step'
 import type { Due, DueKind, DueWhy } from '#core/plan/due-thing'
-import type { Plan } from '#core/plan/plan'
 import type { Notation } from '#core/units/format'
 import type { LotSummary } from '#shared/contracts/lots'
 import { hoursWords, itemWords } from '#shared/messages/plans'
@@ -34,8 +33,7 @@ const ASKS: Partial<Record<DueKind, string>> = {
   fry_test: 'fry a slice and taste it',
 }
 /** What comes next, in the plan's own words. */
-export function nextWords({ kind }: Pick<Due, 'kind'>, { then }: Plan, as: Notation): string {
-  const item = then.find(one => one.kind === kind)
+export function nextWords({ kind, item }: Pick<Due, 'kind' | 'item'>, as: Notation): string {
   return `next: ${ASKS[kind] ?? (item ? itemWords(item, as) : kind)}`
 }
 

@@ -11,7 +11,7 @@ export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly Do
   if (!item) return fry
   if (p.sinceMs === null) {
     const because: DueWhy = item.kind === 'heat' && item.sessions > 1 ? { why: 'session', number: p.sessions + 1, of: item.sessions } : { why: 'next' }
-    return [...fry, ...(fry.length > 0 ? [] : [due(item.kind, because)])]
+    return [...fry, ...(fry.length > 0 ? [] : [due(item.kind, because, { item })])]
   }
   const hours = hoursOf(item)
   // A heat is over when it is pulled: the smokehouse says so.
@@ -24,7 +24,7 @@ export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly Do
   if (item.kind === 'dry' && item.untilTacky && !isTacky(did, p.sinceMs))
     return [due('touch', because, more)]
   const next = then[nextTold(then, p.at + 1)]
-  return next ? [due(next.kind, because, more)] : []
+  return next ? [due(next.kind, because, { ...more, item: next })] : []
 }
 
 const hoursOf = (item: PlanItem): HourSpan | null => ('hours' in item ? item.hours : null)

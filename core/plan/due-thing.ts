@@ -1,6 +1,6 @@
 import type { Feel } from '../life/step'
 import type { Milliseconds } from '../units/quantities'
-import type { HourSpan, PlanItemKind } from './plan'
+import type { HourSpan, PlanItem, PlanItemKind } from './plan'
 
 /** What a plan asks of pieces. `touch`: is the surface tacky yet? `out`: the end of the cure. */
 export type DueKind = 'turn' | 'drain' | 'look' | 'out' | 'touch' | 'fry_test' | PlanItemKind
@@ -28,6 +28,8 @@ export interface Due {
   byMs: Milliseconds | null
   late: boolean
   because: DueWhy
+  /** The item of the plan that is meant: a plan may hold two of one kind. */
+  item?: PlanItem
 }
 
 /** Something due that may be done at once, any time today, unless more is said. */

@@ -110,6 +110,12 @@ describe('after the cure', () => {
     const touched = did('look', after(13), { surface: 'dry' })
     expect(asked(out(lot('no_smoke'), on(7), dry, touched), after(20))).toEqual(['slice'])
   })
+  it('of two dryings the one that comes next is meant', () => {
+    const rack = did('dry', after(0), { toMs: null, how: 'rack' })
+    const touched = did('look', after(13), { surface: 'tacky' })
+    const [due] = dueOf(out(lot('cold_sessions'), on(7), rack, touched), after(14))
+    expect(due).toMatchObject({ kind: 'dry', item: { kind: 'dry', how: 'warm' } })
+  })
   it('says which session of how many', () => {
     const first = did('heat', after(20), { toMs: after(26) })
     const [due] = dueOf(out(lot('cold_sessions'), on(7), first), after(40))

@@ -73,6 +73,11 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
     const next = steps.slice(n + 1).find(other => MEANING[other.kind].becomes)
     const endMs = step.toMs ?? next?.fromMs ?? null
     if (MEANING[step.kind].becomes) p.fryTestFromMs = step.kind === 'soak' ? endMs : null
+    // A rinse is told with the end of the cure, or was none.
+    if (step.kind === 'out' && !counts(step) && then[p.at]?.kind === 'rinse') {
+      p.passedOver.push(p.at)
+      p.at = nextTold(then, p.at + 1)
+    }
     const i = itemOf(then, p.at, step)
     if (i < 0) continue
     if (i > p.at) {

@@ -65,8 +65,8 @@ export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
     .filter(due => due.notBeforeMs === null)
     .flatMap((due): (Task & { inCure: boolean })[] => {
       const kind = TASK_OF[due.kind]
-      const { pieces, because } = due
-      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, inCure: IN_CURE.includes(due.kind) }] : []
+      const { pieces, because, item } = due
+      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, item, inCure: IN_CURE.includes(due.kind) }] : []
     })
   const tasks = (some: typeof asked) => some.map(({ inCure: _inCure, ...one }): Task => one)
   const isLate = nowMs - (lot.drainedAtMs ?? nowMs) > MS_PER_DAY

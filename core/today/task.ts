@@ -1,4 +1,5 @@
 import type { DueWhy } from '../plan/due-thing'
+import type { PlanItem } from '../plan/plan'
 import type { Milliseconds } from '../units/quantities'
 
 export const TASK_KINDS = [
@@ -34,4 +35,5 @@ export interface Task {
   /** Ids of the pieces that wait, where it is not all of the lot. */
   pieces?: readonly number[] | null
   because?: DueWhy
+  item?: PlanItem | undefined
 }

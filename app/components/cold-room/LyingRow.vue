@@ -32,7 +32,7 @@ const next = computed(() =>
     due => !IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => ids.value.includes(id))),
   ) ?? null,
 )
-const begins = computed(() => (next.value ? pressOf(next.value.kind, plan.value) : null))
+const begins = computed(() => (next.value ? pressOf(next.value, plan.value) : null))
 const row = useRow(
   () => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }),
   { out: () => outPress(plan.value), next: () => begins.value },
@@ -41,7 +41,7 @@ const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = r
 const since = computed(() => Math.min(...props.pieces.flatMap(piece => piece.sinceMs ?? [])))
 /** What goes on with them, by the last thing told of all of them. */
 const words = computed(() => `${goingWords(props.lot, ids.value, props.pieces[0]!.stage)} since`)
-const waits = computed(() => (next.value ? nextWords(next.value, plan.value, as.value) : ''))
+const waits = computed(() => (next.value ? nextWords(next.value, as.value) : ''))
 const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…' } as const
 const main = computed(() => {
   const kind = next.value?.kind
