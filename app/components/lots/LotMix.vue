@@ -65,8 +65,10 @@ const { as, grams } = useNotation()
 </template>
 
 <style scoped>
-/* The pencil wrapped under the code would cover it. */
-.pair {
-  white-space: nowrap;
+/* Wrapped under the code it would cover it. */
+@media (--phone) {
+  .pair :deep(.pencil) {
+    margin: 0;
+  }
 }
 </style>
