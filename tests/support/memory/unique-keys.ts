@@ -19,6 +19,7 @@ export const UNIQUE_KEYS: Readonly<Record<string, Readonly<Record<string, readon
   parties: { kind_name: ['kind', 'name'] },
   pieces: { lot_number: ['lotId', 'number'] },
   places: { name: ['name'], code: ['code'] },
+  plans: { of_lot: ['lotId', 'voided', 'number'] },
   recipes: { code: ['code'] },
   recipe_revisions: { recipe_id: ['recipeId', 'number'] },
   rule_sets: { rule_set_id: ['ruleSetId'] },
