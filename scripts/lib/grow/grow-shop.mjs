@@ -100,8 +100,8 @@ async function readings(owner, run, count) {
 
 /**
  * Grows the demo shop in this database to so many lots (or one more: they come in pairs) over ten years, the demo's own
- * at the end, in a book whose chain and seals hold. `readingsARun` go into each smoke of two lots, `longRun` into one of the last. The same seed gives
- * the same shop.
+ * at the end, in a book whose chain and seals hold. `readingsARun` go into each smoke of two lots, `longRun` into one of
+ * the last. The same seed gives the same shop.
  */
 export async function growShop({
   adminUrl,
