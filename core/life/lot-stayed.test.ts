@@ -83,6 +83,8 @@ describe('the least that stayed in a lot', () => {
     expect(lot({ steps: [...steps, out(1), weighed(false)] }).why).toBe('not_seen')
     expect(lot({ steps: [...steps, out(null), weighed(false)] }).why).toBe('not_seen')
     expect(lot({ steps: [...steps, out(0), weighed(false)] }).leastPpm).toBeCloseTo(one!, 9)
+    const soak = step('soak', 95, [11], { litres: null, waterC: null, changes: 0 })
+    expect(lot({ steps: [...steps, out(0), soak, weighed(false)] }).why).toBe('not_seen')
   })
   it('a salt box and a brine not weighed yet show nothing', () => {
     expect(lot({ method: 'excess', upperBound: true })).toMatchObject({ leastPpm: null, why: 'excess' })

@@ -79,18 +79,16 @@ function sharesOf(q: LotStayedQuestion, { massG, pieceNumbers }: LotPut): Grams[
 }
 
 /**
- * Weighings of the meat by which nothing is left lying on it. After its rinse it carries water, which would hide what
- * ran off.
+ * Weighings of the meat by which nothing is left lying on it. After its rinse or a soak it carries water, which would
+ * hide what ran off.
  */
 function weighingsOf(steps: readonly Step[]): MeatWeighed[] {
-  const rinsed = (id: number, by: Step) =>
-    steps.some(
-      step =>
-        step.kind === 'out' && step.figures.rinses !== 0 && step.pieces.includes(id) && byHappening(step, by) < 0,
-    )
+  const isWater = (step: Step) => step.kind === 'soak' || (step.kind === 'out' && step.figures.rinses !== 0)
+  const wet = (id: number, by: Step) =>
+    steps.some(step => isWater(step) && step.pieces.includes(id) && byHappening(step, by) < 0)
   return steps.flatMap((step) => {
     if (step.kind !== 'weigh' || step.figures.what !== 'meat' || step.figures.saltLies) return []
-    if (step.pieces.some(id => rinsed(id, step))) return []
+    if (step.pieces.some(id => wet(id, step))) return []
     return [{ atMs: step.fromMs, pieces: step.pieces, lowG: step.figures.netG - step.figures.offG }]
   })
 }

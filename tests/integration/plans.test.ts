@@ -140,6 +140,8 @@ describe('after the cure', () => {
     await must(tell(code, SOAK))
     const soaked = (await lotOf(code)).judgement.stayed
     expect(soaked.leastPpm).toBeCloseTo(before * 0.95, 6)
+    // Another tablet tells the same soak: it began at the same hour.
+    expect(await tell(code, SOAK)).toMatchObject({ status: 409, body: { code: 'told_already' } })
     const long = await must(press(code, [{ ...SOAK, minutes: 90 }], { when: { told: 'ago', minutes: 60 }, again: true }))
     expect((await lotOf(code)).judgement.stayed).toMatchObject({ leastPpm: null, why: 'soaked' })
     await must(owner.post(`/api/events/${long.eventId}/undo`, {}))

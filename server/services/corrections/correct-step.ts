@@ -9,13 +9,13 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { lockLots, refuseChange, settleChange } from '../life/change-steps'
 import type { Changed } from './changed'
 
+const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
+  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest',
+])
 /**
  * What a press tells. The hours of a rub, a heat, a second application, a slicing stand with other rows too: those are
  * voided and told again.
  */
-const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest',
-])
 const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boolean =>
   kind === 'weigh'
     ? (figures as FiguresOfStep['weigh']).what === 'meat'

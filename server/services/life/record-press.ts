@@ -127,13 +127,15 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
         syrup: mix.some(part => part.role === 'sugar'),
         readabilityG: scales.value[n] ?? lot.meatReadabilityG,
       })
-      const same = input.again ? null : await toldAlready(ctx, lot, before, { kind: step.kind, pieces: ids, atMs: when.value })
+      const span = spanOf(step, when.value)
+      const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs }
+      const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
         = same
           ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
           ?? refuseWeighed(lot, laid, pieces, sumOf(mix, part => part.weighedG))
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
-      news.push({ ...laid, pieces: ids, ...spanOf(step, when.value), lateReason: input.lateReason } as NewStep)
+      news.push({ ...laid, pieces: ids, ...span, lateReason: input.lateReason } as NewStep)
     }
     const laid = await laySteps(ctx, { ...lot, pieces: mine }, news, before)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
