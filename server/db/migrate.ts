@@ -17,6 +17,7 @@ import * as steps from './migrations/2026-11-29-steps'
 import * as places from './migrations/2026-11-30-places'
 import * as recipeLots from './migrations/2026-12-01-recipe-lots'
 import * as plans from './migrations/2026-12-02-plans'
+import * as partyNames from './migrations/2026-12-03-party-names'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -42,6 +43,7 @@ const MIGRATIONS: readonly Migration[] = [
   places,
   recipeLots,
   plans,
+  partyNames,
 ]
 
 /**

@@ -14,7 +14,7 @@ export async function partyNamed(tables: Tables, kind: 'supplier' | 'customer', 
 /** Suppliers and customers with a text in their names, by name: as many as are shown, and whether there are more. */
 export async function findParties(tables: Tables, { find, kind }: z.output<typeof partyQuery>): Promise<PartyFound> {
   const found = await tables.parties.find(
-    { kind: kind ? [kind] : ['customer', 'supplier'], ...(find ? { name: contains(find) } : {}) },
+    { ...(kind ? { kind } : {}), ...(find ? { name: contains(find) } : {}) },
     { order: [['name', 'ASC'], ['id', 'ASC']], limit: PARTIES_SHOWN + 1 },
   )
   return { rows: found.slice(0, PARTIES_SHOWN), more: found.length > PARTIES_SHOWN }
