@@ -5,6 +5,9 @@ import type { HourSpan, PlanItem, PlanItemKind } from './plan'
 /** What a plan asks of pieces. `touch`: is the surface tacky yet? `out`: the end of the cure. */
 export type DueKind = 'turn' | 'drain' | 'look' | 'out' | 'touch' | 'fry_test' | PlanItemKind
 
+/** Asked of what cures; anything else of what is out. */
+export const DUE_IN_CURE: ReadonlySet<DueKind> = new Set<DueKind>(['turn', 'drain', 'look', 'out'])
+
 /** Why something is due, for the line that says so. */
 export type DueWhy
   = | { why: 'rhythm' }

@@ -99,3 +99,9 @@ const LOOSE = { every: 4, from: 3 } as const
 export const steadyRhythm = (everyDays: number | null): RhythmSegment[] => [
   { fromDay: 0, everyDays, how: 'turned', ...(everyDays === LOOSE.every ? { earliest: LOOSE.from } : {}) },
 ]
+
+/** The same plan, its cure over from one cure day to another. */
+export const withDays = (plan: Plan, fromDay: number, toDay: number): Plan => ({
+  ...plan,
+  end: { ...plan.end, fromDay, toDay },
+})

@@ -3,7 +3,7 @@ import { cureDay } from '../curing/cure-day'
 import type { Lying } from '../places/daily'
 import { dueOf } from '../plan/due'
 import type { DueLot } from '../plan/due-lot'
-import type { DueKind } from '../plan/due-thing'
+import { DUE_IN_CURE, type DueKind } from '../plan/due-thing'
 import type { Plan } from '../plan/plan'
 import { MS_PER_DAY, type Grams, type Milliseconds } from '../units/quantities'
 import type { Task, TaskKind } from './task'
@@ -51,7 +51,6 @@ const TASK_OF: Partial<Record<DueKind, TaskKind>> = {
   heat: 'smoke',
   slice: 'slice',
 }
-const IN_CURE: readonly DueKind[] = ['turn', 'drain', 'look', 'out']
 
 /** What is to be done with a lot: what its plans ask, a second application, packs to send. */
 export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
@@ -66,7 +65,7 @@ export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
     .flatMap((due): (Task & { inCure: boolean })[] => {
       const kind = TASK_OF[due.kind]
       const { pieces, because, item } = due
-      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, item, inCure: IN_CURE.includes(due.kind) }] : []
+      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, item, inCure: DUE_IN_CURE.has(due.kind) }] : []
     })
   const tasks = (some: typeof asked) => some.map(({ inCure: _inCure, ...one }): Task => one)
   const isLate = nowMs - (lot.drainedAtMs ?? nowMs) > MS_PER_DAY

@@ -20,6 +20,7 @@ import {
   weight,
 } from './fields'
 import { instrumentId } from './instruments'
+import { withDays } from '#core/plan/plan'
 import { planFault } from '#core/plan/plan-fault'
 import { planContract } from './plans'
 import { named, type EntryCode } from './issues'
@@ -99,8 +100,7 @@ export const rubInput = z
     const saltOnly = input.method === 'salt_only'
     if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
     if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
-    const plan = input.plan && { ...input.plan, end: { ...input.plan.end, fromDay: input.readyFromDay, toDay: input.bestByDay } }
-    const wrong = plan && planFault(plan)
+    const wrong = input.plan && planFault(withDays(input.plan, input.readyFromDay, input.bestByDay))
     if (wrong && wrong !== 'end_before_ready') fault(['plan'], wrong)
     if (input.bestByDay < input.readyFromDay) fault(['bestByDay'], 'best_by_before_ready')
     if (input.method !== 'excess' && input.targets.saltShare > MOST_MEASURED_SALT_SHARE)

@@ -23,10 +23,10 @@ const MOST_AGO_MINUTES = 24 * 60
 /** Pieces of one lot on one scale, grams. */
 export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 const MOST_ML = 50_000
-const MOST_LITRES = 1000
+export const LITRES = { least: 0.1, most: 1000 }
 /** Changes of the water, or rinses. */
 const MOST_CHANGES = 20
-const MOST_LASTED_MINUTES = 60 * 24 * 60
+export const MOST_LASTED_MINUTES = 60 * 24 * 60
 
 /** Liquid as people tell it: weighed, in mL, or roughly. */
 const liquid = () =>
@@ -83,7 +83,7 @@ const stepInput = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('soak'),
     minutes: lasted(),
-    litres: decimal(0.1, MOST_LITRES).nullable(),
+    litres: decimal(LITRES.least, LITRES.most).nullable(),
     water: temperature().nullable(),
     changes: z.int().min(0).max(MOST_CHANGES),
   }),

@@ -1,6 +1,6 @@
 import { computed, ref, type Ref } from 'vue'
 import { assumedPlan } from '#core/plan/assumed-plan'
-import type { Plan } from '#core/plan/plan'
+import { withDays, type Plan } from '#core/plan/plan'
 import { suggestedSpan } from '#core/curing/day-rules'
 import { USUAL_THICKNESS_MM } from '#core/rules/house'
 import { parseLength } from '#core/units/parse-length'
@@ -35,8 +35,7 @@ export function useBench(
     const readyFromDay = draft.value.readyFromDay ?? span.value.readyFromDay
     const bestByDay = draft.value.bestByDay ?? span.value.bestByDay
     const usual = { turnEveryDays: view.value?.shop.turnEveryDays ?? 1, readyFromDay, bestByDay, method: draft.value.method }
-    const chosen = draft.value.plan ?? assumedPlan(usual)
-    return { ...chosen, end: { ...chosen.end, fromDay: readyFromDay, toDay: bestByDay } }
+    return withDays(draft.value.plan ?? assumedPlan(usual), readyFromDay, bestByDay)
   })
   const body = computed(() =>
     rubBody(draft.value, {

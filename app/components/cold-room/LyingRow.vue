@@ -2,6 +2,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { mdiCheck } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { DUE_IN_CURE } from '#core/plan/due-thing'
 import { dueOf } from '#core/plan/due'
 import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'
@@ -21,7 +22,6 @@ import { useRow } from './use-row'
 
 /** Pieces that lie here and cure no more: drying, or resting after a heat. */
 const props = defineProps<{ lot: LotSummary; pieces: LotPiece[]; places: PlaceView[]; placeId: number; nowMs: Milliseconds }>()
-const IN_CURE: ReadonlySet<string> = new Set(['turn', 'drain', 'look', 'out'])
 const { as, moment } = useNotation()
 const chosen = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
@@ -29,19 +29,30 @@ const plan = computed(() => planOf(props.lot, ids.value))
 /** What the plan asks of pieces here next: now, or not before an hour. */
 const next = computed(() =>
   dueOf(dueLot(props.lot), props.nowMs).find(
-    due => !IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => ids.value.includes(id))),
+    due => !DUE_IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => ids.value.includes(id))),
   ) ?? null,
 )
+/** Nobody chose: those here that it is asked of. */
+const waiting = computed(() => {
+  if (chosen.value.length) return chosen.value
+  const { pieces = null } = next.value ?? {}
+  return pieces === null ? ids.value : ids.value.filter(id => pieces.includes(id))
+})
 const begins = computed(() => (next.value ? pressOf(next.value, plan.value) : null))
 const row = useRow(
   () => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }),
-  { out: () => outPress(plan.value), next: () => begins.value },
+  { out: () => outPress(plan.value), next: () => begins.value && { ...begins.value, pieces: waiting.value } },
 )
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
 const since = computed(() => Math.min(...props.pieces.flatMap(piece => piece.sinceMs ?? [])))
 /** What goes on with them, by the last thing told of all of them. */
 const words = computed(() => `${goingWords(props.lot, ids.value, props.pieces[0]!.stage)} since`)
-const waits = computed(() => (next.value ? nextWords(next.value, as.value) : ''))
+const waits = computed(() => {
+  if (!next.value) return ''
+  const { notBeforeMs, byMs } = next.value
+  const when = notBeforeMs !== null ? `, not before ${moment(notBeforeMs)}` : byMs !== null ? `, by ${moment(byMs)}` : ''
+  return `${nextWords(next.value, as.value)}${when}`
+})
 const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…' } as const
 const main = computed(() => {
   const kind = next.value?.kind
@@ -62,7 +73,7 @@ const main = computed(() => {
         <span class="small">{{ words }} {{ moment(since) }}</span>
         <StateMark v-for="reason in lot.openHolds" :key="reason" tone="held">held: {{ holdWords(reason, as) }}</StateMark>
         <span v-if="waits" class="small" :class="next!.late ? 'late' : 'soft'">
-          {{ waits }}{{ next!.notBeforeMs !== null ? `, not before ${moment(next!.notBeforeMs)}` : next!.byMs !== null ? `, by ${moment(next!.byMs)}` : '' }}
+          {{ waits }}
         </span>
       </div>
       <SaveProblem :message="message" />
@@ -115,6 +126,10 @@ const main = computed(() => {
 }
 .row {
   gap: 0.35rem 0.9rem;
+}
+.late {
+  color: var(--ember);
+  font-weight: 600;
 }
 .acts {
   display: grid;

@@ -63,7 +63,14 @@ const counts = computed(() => !isWet(props.lot.method) && props.lot.method !== '
     <TouchStep v-else-if="asking === 'touch'" :saving="saving" @tell="tell" @close="close" />
     <SoakStep v-else-if="asking === 'soak'" :saving="saving" @tell="tell" @close="close" />
     <FryStep v-else-if="asking === 'fry_test'" :saving="saving" @tell="tell" @close="close" />
-    <RestStep v-else-if="asking === 'dry' || asking === 'rest'" :key="asking" :what="asking" :saving="saving" @tell="tell" @close="close" />
+    <RestStep
+      v-else-if="asking === 'dry' || asking === 'rest'"
+      :key="asking"
+      :what="asking"
+      :saving="saving"
+      @tell="tell"
+      @close="close"
+    />
     <MoreStep
       v-else-if="asking === 'more'"
       :places="places"

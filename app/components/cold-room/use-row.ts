@@ -16,7 +16,7 @@ const FINGER_OFF_MS = 3000
 const NOW: ToldWhen = { when: { told: 'now' } }
 
 /** The taps of one row: what is asked, when it was, and what was just done. */
-export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; next?: () => PlanPress | null }) {
+export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; next?: () => (PlanPress & { pieces: number[] }) | null }) {
   const floor = useFloor()
   const session = useSession()
   const { press, insist, insistWords, forget, saving, message } = usePress()
@@ -54,17 +54,17 @@ export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; nex
     timer = setTimeout(settle, FINGER_OFF_MS)
   }
   const last = ref<{ steps: ToldStep[]; words: string }>({ steps: [], words: '' })
-  async function tell(steps: ToldStep[], words: string): Promise<void> {
+  async function tell(steps: ToldStep[], words: string, pieces = lot().pieces): Promise<void> {
     const said = when.value ? `${words.replace(/\.$/, '')}, ${when.value.words}.` : words
     last.value = { steps, words: said }
-    took(await press([lot()], steps, said, when.value?.at ?? NOW), steps, said)
+    took(await press([{ ...lot(), pieces }], steps, said, when.value?.at ?? NOW), steps, said)
   }
   const DIRECT: Partial<Record<Verb, () => Promise<void>>> = {
     turn: () => tell([{ kind: 'turn', how: 'turned', face: null }], 'turned.'),
     out: () => tell(planned.out().steps, planned.out().words),
     next: async () => {
       const next = planned.next?.()
-      if (next) await tell(next.steps, next.words)
+      if (next) await tell(next.steps, next.words, next.pieces)
     },
   }
   /** At the hour that was said, if one was. */

@@ -6,7 +6,15 @@ import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'
 
 /** A number as people write it, with a comma or a point; what cannot be read is said, and the last number stays. */
-const props = defineProps<{ label: string; suffix?: string; min?: number; max?: number; error?: string | undefined }>()
+const props = defineProps<{
+  label: string
+  suffix?: string
+  min?: number
+  max?: number
+  /** It may be left empty: null. */
+  optional?: boolean
+  error?: string | undefined
+}>()
 const value = defineModel<number | null>({ required: true })
 const { as } = useNotation()
 const written = (n: number | null) => (n === null ? '' : formatNumber(n, Number.isInteger(n) ? 0 : 2, as.value.decimal))
@@ -16,8 +24,8 @@ const MOST = 1e6
 function read(text: string): void {
   typed.value = text
   if (text.trim() === '') {
-    fault.value = ''
-    value.value = null
+    fault.value = props.optional ? '' : wordsFor('empty', {}, as.value)
+    if (props.optional) value.value = null
     return
   }
   const found = parseDecimal(text)

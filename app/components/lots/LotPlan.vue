@@ -70,10 +70,16 @@ async function keep(): Promise<void> {
         For <PieceChips v-model="chosen" :pieces="lot.pieces" pickable />
         <span class="soft">{{ chosen.length ? 'these pieces alone' : 'the whole lot' }}</span>
       </p>
-      <PlanEdit v-model="draft" days :lot="lot.cureEndedAtMs === null ? { today, before } : undefined" :error-at="errorAt" />
+      <PlanEdit
+        v-model="draft"
+        days
+        :lot="lot.cureEndedAtMs === null ? { today, before } : undefined"
+        :error-at="errorAt"
+      />
       <VCheckbox v-if="isDoubtful" v-model="sure" label="Smoke on a wet surface is meant" hide-details />
       <p v-if="changes" class="small"><strong>Different:</strong> {{ changes }}.</p>
       <VTextField v-model="reason" label="Why" maxlength="500" autocomplete="off" :error-messages="errorAt('reason')" />
+      <p v-if="errorAt('plan')" class="caution grave">{{ errorAt('plan') }}</p>
       <SaveProblem :message="message" />
       <div class="row">
         <VBtn type="submit" color="primary" :loading="saving" :disabled="changes === ''">Follow this plan</VBtn>

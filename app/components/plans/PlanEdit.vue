@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { TURN_RHYTHMS, TURN_WAYS } from '#core/life/rhythm'
 import { rhythmFrom } from '#core/plan/alters-past'
 import { steadyRhythm, type CurePlan, type EndWay, type Plan } from '#core/plan/plan'
 import { planDoubt } from '#core/plan/plan-fault'
 import { PLAN_STARTERS, STARTER_PLANS, type PlanStarter } from '#core/plan/starters'
-import { planLines } from '#shared/messages/plans'
+import { everyWords, planLines } from '#shared/messages/plans'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import NumberField from '~/components/common/NumberField.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -23,15 +24,10 @@ const props = defineProps<{
 const plan = defineModel<Plan>({ required: true })
 const { as } = useNotation()
 const STARTERS = PLAN_STARTERS.map(value => ({ value, title: STARTER_WORDS[value] }))
-const RHYTHMS = [
-  { value: '0.5', title: 'every 12 h' },
-  { value: '1', title: 'daily' },
-  { value: '2', title: 'every 2 days' },
-  { value: '3', title: 'every 3 days' },
-  { value: '4', title: 'every 3 to 4 days' },
-  { value: 'never', title: 'never' },
-]
-const WAYS = ['turned', 'massaged', 'stirred']
+const RHYTHMS = [...TURN_RHYTHMS, null].map(every => ({
+  value: every === null ? 'never' : String(every),
+  title: everyWords(steadyRhythm(every)[0]!),
+}))
 const FACES = [
   { value: null, title: 'as it falls' },
   { value: 'flesh', title: 'flesh up first' },
@@ -63,7 +59,7 @@ function begin(starter: PlanStarter): void {
   const { lot } = props
   plan.value = lot
     ? { ...fresh, cure: { ...fresh.cure, rhythm: rhythmFrom(lot.before.cure.rhythm, fresh.cure.rhythm.at(-1)!, lot.today) } }
-    : props.days ? fresh : { ...fresh, end: { ...fresh.end, fromDay: plan.value.end.fromDay, toDay: plan.value.end.toDay } }
+    : fresh
 }
 const looks = computed({
   get: () => plan.value.cure.looks.join(', '),
@@ -75,7 +71,13 @@ const doubt = computed(() => planDoubt(plan.value))
 
 <template>
   <div class="stack-tight plan">
-    <VSelect :model-value="null" :items="STARTERS" label="Begin from a way of making bacon" hide-details @update:model-value="$event && begin($event)" />
+    <VSelect
+      :model-value="null"
+      :items="STARTERS"
+      label="Begin from a way of making bacon"
+      hide-details
+      @update:model-value="$event && begin($event)"
+    />
     <div class="fields">
       <VSelect
         :model-value="last.everyDays === null ? 'never' : String(last.everyDays)"
@@ -85,14 +87,55 @@ const doubt = computed(() => planDoubt(plan.value))
         persistent-hint
         @update:model-value="turned({ every: $event })"
       />
-      <VSelect :model-value="last.how" :items="WAYS" label="How" hide-details @update:model-value="turned({ how: $event })" />
-      <VSelect :model-value="plan.cure.firstFace" :items="FACES" label="Lies" hide-details @update:model-value="cure({ firstFace: $event })" />
-      <VSelect :model-value="plan.cure.pourOffEveryDays" :items="LIQUIDS" label="Liquid" hide-details @update:model-value="cure({ pourOffEveryDays: $event })" />
-      <VTextField v-model.lazy="looks" label="Looked at on days" placeholder="2, 5" autocomplete="off" hide-details="auto" :error-messages="errorAt?.('plan.cure.looks')" />
-      <VCheckbox :model-value="plan.cure.stacked" label="in a stack" hide-details @update:model-value="cure({ stacked: $event === true })" />
-      <VSelect :model-value="plan.end.by" :items="ENDS" label="Out" hide-details @update:model-value="end({ by: $event })" />
+      <VSelect
+        :model-value="last.how"
+        :items="[...TURN_WAYS]"
+        label="How"
+        hide-details
+        @update:model-value="turned({ how: $event })"
+      />
+      <VSelect
+        :model-value="plan.cure.firstFace"
+        :items="FACES"
+        label="Lies"
+        hide-details
+        @update:model-value="cure({ firstFace: $event })"
+      />
+      <VSelect
+        :model-value="plan.cure.pourOffEveryDays"
+        :items="LIQUIDS"
+        label="Liquid"
+        hide-details
+        @update:model-value="cure({ pourOffEveryDays: $event })"
+      />
+      <VTextField
+        v-model.lazy="looks"
+        label="Looked at on days"
+        placeholder="2, 5"
+        autocomplete="off"
+        hide-details="auto"
+        :error-messages="errorAt?.('plan.cure.looks')"
+      />
+      <VCheckbox
+        :model-value="plan.cure.stacked"
+        label="in a stack"
+        hide-details
+        @update:model-value="cure({ stacked: $event === true })"
+      />
+      <VSelect
+        :model-value="plan.end.by"
+        :items="ENDS"
+        label="Out"
+        hide-details
+        @update:model-value="end({ by: $event })"
+      />
       <template v-if="days">
-        <NumberField label="From day" :max="120" :model-value="plan.end.fromDay" @update:model-value="$event !== null && end({ fromDay: Math.round($event) })" />
+        <NumberField
+          label="From day"
+          :max="120"
+          :model-value="plan.end.fromDay"
+          @update:model-value="$event !== null && end({ fromDay: Math.round($event) })"
+        />
         <NumberField
           label="To day"
           :max="120"

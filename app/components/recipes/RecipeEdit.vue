@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import type { Fraction } from '#core/units/quantities'
 import { computed } from 'vue'
-import { mdiClose } from '@mdi/js'
 import { assumedPlan } from '#core/plan/assumed-plan'
-import type { Plan } from '#core/plan/plan'
+import { withDays, type Plan } from '#core/plan/plan'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { AGENT_TYPES, type AgentKind } from '#core/agents/agent-kinds'
 import { CURE_METHODS, isWet, type CureMethod } from '#core/cure/cure-method'
 import { CUTS } from '#core/rules/cuts'
 import { parseDecimal } from '#core/units/parse-decimal'
-import { ALLERGENS, type Allergen } from '#shared/contracts/allergens'
-import { FLAVOURS, recipeInput, type Recipe } from '#shared/contracts/recipes'
+import type { Allergen } from '#shared/contracts/allergens'
+import { recipeInput, type Recipe } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import { percentText } from '~/words/percent-text'
+import RecipeSeason from './RecipeSeason.vue'
 import PlanLine from '~/components/plans/PlanLine.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useDraft } from '~/composables/use-draft'
@@ -90,7 +90,7 @@ const written = () => {
     })),
     sides: { flesh: share(d.flesh), fat: share(d.fat), edges: share(d.edges) },
     days: { readyFrom: numberOf(d.readyFrom), bestBy: numberOf(d.bestBy) },
-    plan: d.plan && { ...d.plan, end: { ...d.plan.end, fromDay: numberOf(d.readyFrom), toDay: numberOf(d.bestBy) } },
+    plan: d.plan && withDays(d.plan, numberOf(d.readyFrom), numberOf(d.bestBy)),
     note: d.note.trim() || null,
   }
 }
@@ -99,8 +99,19 @@ const days = computed(() => ({
   bestByDay: numberOf(draft.value.bestBy),
 }))
 const plan = computed({
-  get: () => draft.value.plan ?? assumedPlan({ turnEveryDays: 1, method: draft.value.method, ...days.value }),
-  set: (value: Plan) => (draft.value.plan = value),
+  get: () =>
+    withDays(
+      draft.value.plan ?? assumedPlan({ turnEveryDays: 1, method: draft.value.method, ...days.value }),
+      days.value.readyFromDay,
+      days.value.bestByDay,
+    ),
+  set: (value: Plan) => {
+    const { fromDay, toDay } = value.end
+    draft.value.plan = value
+    // A way to begin from brings its days along; what cannot be read yet stays as it is typed.
+    if (Number.isFinite(fromDay)) draft.value.readyFrom = String(fromDay)
+    if (Number.isFinite(toDay)) draft.value.bestBy = String(toDay)
+  },
 })
 async function write(): Promise<void> {
   const made = await save(props.code ? `/api/recipes/${props.code}/revisions` : '/api/recipes', {
@@ -209,50 +220,14 @@ async function write(): Promise<void> {
       <span class="soft">Plan: as the shop usually does.</span>
       <VBtn variant="outlined" @click="draft.plan = plan">Write a plan</VBtn>
     </p>
-    <fieldset v-for="(s, i) in draft.seasonings" :key="i" class="season">
-      <legend class="visually-hidden">Seasoning {{ i + 1 }}</legend>
-      <VTextField
-        v-model="s.name"
-        label="Seasoning"
-        density="compact"
-        :error-messages="errorAt(`recipe.seasonings.${i}.name`)"
-      />
-      <VTextField
-        v-model="s.amount"
-        label="How much"
-        density="compact"
-        inputmode="decimal"
-        :error-messages="errorAt(`recipe.seasonings.${i}.amount`)"
-      />
-      <VSelect
-        v-model="s.per"
-        :items="[
-          { value: 'percent', title: '% of meat' },
-          { value: 'g_per_kg', title: 'g per kg' },
-          { value: 'g_per_piece', title: 'g per piece' },
-        ]"
-        label="counted"
-        density="compact"
-      />
-      <VSelect
-        v-model="s.group"
-        :items="[
-          { value: 'all', title: 'all pieces' },
-          ...FLAVOURS.map(mark => ({ value: mark, title: `pieces ${mark}` })),
-        ]"
-        label="on"
-        density="compact"
-      />
-      <VTextField v-model="s.salt" label="Salt in it" suffix="%" density="compact" inputmode="decimal" />
-      <VTextField v-model="s.sugar" label="Sugar in it" suffix="%" density="compact" inputmode="decimal" />
-      <VSelect v-model="s.allergens" :items="[...ALLERGENS]" label="Allergens" multiple density="compact" />
-      <VBtn
-        variant="text"
-        :icon="mdiClose"
-        :aria-label="`Leave seasoning ${i + 1} out`"
-        @click="draft.seasonings.splice(i, 1)"
-      />
-    </fieldset>
+    <RecipeSeason
+      v-for="(_, i) in draft.seasonings"
+      :key="i"
+      v-model="draft.seasonings[i]!"
+      :number="i + 1"
+      :error-at="field => errorAt(`recipe.seasonings.${i}.${field}`)"
+      @leave="draft.seasonings.splice(i, 1)"
+    />
     <div>
       <VBtn
         variant="outlined"
@@ -297,18 +272,8 @@ async function write(): Promise<void> {
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 0.6rem;
 }
-.season {
-  border: 0;
-  border-top: 1px solid var(--hair);
-  padding: 0.7rem 0 0;
-  margin: 0;
-  display: grid;
-  grid-template-columns: 2fr 0.9fr 1.1fr 1.1fr 0.9fr 0.9fr 1.3fr auto;
-  gap: 0.5rem;
-}
 @media (--tablet) {
-  .fields,
-  .season {
+  .fields {
     grid-template-columns: 1fr 1fr;
   }
 }

@@ -3,8 +3,8 @@ import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { SHORT_SOAK } from '#core/rules/house'
 import { MS_PER_MINUTE } from '#core/units/quantities'
-import { parseDecimal } from '#core/units/parse-decimal'
-import { wordsFor } from '#shared/messages/refusals/catalogue'
+import { LITRES, MOST_LASTED_MINUTES } from '#shared/contracts/steps'
+import NumberField from '~/components/common/NumberField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'
 import PickOne from './PickOne.vue'
@@ -26,14 +26,12 @@ const CHANGES = [
 ] as const
 const lasted = ref<(typeof LASTED)[number]['value'] | null>('0')
 const changes = ref<(typeof CHANGES)[number]['value'] | null>(null)
-const own = ref('')
-const litres = ref('')
+const own = ref<number | null>(null)
+const litres = ref<number | null>(null)
 const water = ref('')
-const typed = computed(() => (own.value.trim() === '' ? null : parseDecimal(own.value)))
-const fault = computed(() => (typed.value && !typed.value.ok ? wordsFor(typed.value.code, {}, as.value) : ''))
 /** Null: it goes in now. */
 const minutes = computed(() => {
-  if (typed.value?.ok) return Math.round(typed.value.value)
+  if (own.value !== null) return Math.round(own.value)
   return lasted.value === '0' || lasted.value === null ? null : Number(lasted.value)
 })
 const isLong = computed(() => (minutes.value ?? 0) * MS_PER_MINUTE > SHORT_SOAK.mostMs)
@@ -41,7 +39,7 @@ function tell(): void {
   const step: ToldStep = {
     kind: 'soak',
     minutes: minutes.value,
-    litres: litres.value.trim() === '' ? null : litres.value,
+    litres: litres.value === null ? null : String(litres.value),
     water: water.value.trim() === '' ? null : { typed: water.value, unit: as.value.temperature },
     changes: Number(changes.value ?? 0),
   }
@@ -56,15 +54,15 @@ function tell(): void {
       <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
     </p>
     <PickOne v-model="lasted" class="wide" label="How long" :choices="LASTED" />
-    <VTextField v-model="own" label="Or minutes" inputmode="numeric" autocomplete="off" :error-messages="fault" />
-    <VTextField v-model="litres" label="Litres, if measured" inputmode="decimal" autocomplete="off" hide-details />
+    <NumberField v-model="own" label="Or minutes" optional :min="1" :max="MOST_LASTED_MINUTES" />
+    <NumberField v-model="litres" label="Litres, if measured" optional :min="LITRES.least" :max="LITRES.most" />
     <TemperatureField v-model="water" label="Water, if measured" />
     <PickOne v-model="changes" label="Changes of the water" :choices="CHANGES" />
     <p v-if="isLong" class="caution wide">
       Over an hour in all takes more nitrite than anybody can tell: what stayed is not shown, and it cools by the stricter
       rule.
     </p>
-    <VBtn type="submit" class="wide" color="primary" :loading="saving" :disabled="fault !== ''">Save</VBtn>
+    <VBtn type="submit" class="wide" color="primary" :loading="saving">Save</VBtn>
   </form>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, onMounted, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
+import type { Plan } from '#core/plan/plan'
 import type { BenchView } from '#shared/contracts/lots'
 import { rubInput } from '#shared/contracts/rub'
 import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
@@ -35,6 +36,13 @@ const { view, problem, load } = useLoaded<BenchView>('/api/bench')
 const { draft, clear } = useDraft('bench', emptyBench)
 const lengthUnit = computed(() => (as.value.mass === 'us' ? ('in' as const) : ('mm' as const)))
 const bench = useBench(draft, view, lengthUnit)
+/** A way to begin from brings its days along; otherwise they follow their own fields. */
+function layPlan(laid: Plan): void {
+  const { end } = bench.lotPlan.value
+  draft.value.plan = laid
+  if (laid.end.fromDay !== end.fromDay) draft.value.readyFromDay = laid.end.fromDay
+  if (laid.end.toDay !== end.toDay) draft.value.bestByDay = laid.end.toDay
+}
 const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
 const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)
@@ -131,7 +139,7 @@ watch(
           <WeighTable v-model="draft" :bench="bench" :view="view" :error-at="errorAt" />
           <MendPanel :bench="bench" />
           <CureDays v-model="draft" :bench="bench" :places="view.places" :error-at="errorAt" />
-          <PlanLine :model-value="bench.lotPlan.value" :days="false" :error-at="errorAt" @update:model-value="draft.plan = $event" />
+          <PlanLine :model-value="bench.lotPlan.value" :days="false" :error-at="errorAt" @update:model-value="layPlan" />
           <SaveProblem :message="message" />
           <div class="rub">
             <p v-if="refused" class="soft">

@@ -1,4 +1,5 @@
 import type { Fraction } from '#core/units/quantities'
+import { withDays } from '#core/plan/plan'
 import type { Formulation } from '#core/cure/formulate'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { RubInput } from '#shared/contracts/rub'
@@ -91,8 +92,7 @@ export async function writeRub(
     }),
   )
   if (input.plan) {
-    const { end } = input.plan
-    const content = { ...input.plan, end: { ...end, fromDay: input.readyFromDay, toDay: input.bestByDay } }
+    const content = withDays(input.plan, input.readyFromDay, input.bestByDay)
     const laidBy = { atMs: ctx.nowMs, byId: ctx.actor.id }
     await tables.plans.insert({ lotId, number: 1, content, assumed: false, pieceIds: null, reason: null, ...laidBy })
   }
