@@ -1,7 +1,7 @@
 import type { DueKind } from '#core/plan/due-thing'
 import type { Plan, PlanItem } from '#core/plan/plan'
 import type { ToldStep } from '~/components/steps/press'
-import { DRY_WORDS, REST_WORDS } from '~/words/step-words'
+import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 
 /** A finished step that one tap records: what it says on the button, and what was done. */
 export interface PlanPress {

@@ -4,7 +4,8 @@ import type { Due, DueKind, DueWhy } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
 import type { LotSummary } from '#shared/contracts/lots'
 import { hoursWords, itemWords } from '#shared/messages/plans'
-import { DRY_WORDS, FEEL_WORDS, REST_WORDS } from './step-words'
+import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
+import { FEEL_WORDS } from './step-words'
 
 const STAGE_WORDS: Record<Stage, string> = {
   cure: 'in the cure',

@@ -2,7 +2,8 @@ import { formatSpan } from '#core/units/format-span'
 import { formatMeat, formatNumber, type Notation } from '#core/units/format'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
 import type { TurnWay } from '#core/life/rhythm'
-import type { DryWay, Feel, FryVerdict, RestWay, SaltTaste, Surface } from '#core/life/step'
+import type { Feel, FryVerdict, SaltTaste, Surface } from '#core/life/step'
+import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { StepInput } from '#shared/contracts/steps'
@@ -15,18 +16,6 @@ export const FEEL_WORDS: Record<Feel, string> = {
   stiff: 'stiff throughout',
 }
 export const SURFACE_WORDS: Record<Surface, string> = { wet: 'wet', damp: 'damp', tacky: 'tacky', dry: 'dry' }
-export const DRY_WORDS: Record<DryWay, string> = {
-  rack: 'on the rack',
-  hung: 'hung up',
-  fan: 'before a fan',
-  warm: 'warm, without smoke',
-}
-export const REST_WORDS: Record<RestWay, string> = {
-  open: 'unwrapped',
-  wrapped: 'wrapped',
-  sealed: 'sealed',
-  part_frozen: 'part-frozen',
-}
 export const SALT_WORDS: Record<SaltTaste, string> = {
   1: 'far too little salt',
   2: 'a little short of salt',

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { DRY_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
 import { TURN_WAYS } from '#core/life/rhythm'
 import { CUT_WAYS, END_WAYS, FLAVOUR_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
-import { planDoubt, planFault, type PlanFault } from '#core/plan/plan-fault'
+import { planFault, type PlanFault } from '#core/plan/plan-fault'
 import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
 import { reason } from './fields'
@@ -114,9 +114,6 @@ export const planChangeInput = z.strictObject({
   /** Smoke on a wet surface was asked about, and stands. */
   sure: z.boolean().default(false),
 })
-
-/** Smoke with no drying after the last wet item stands only where somebody says that it is meant. */
-export const isDoubtful = (plan: Plan): boolean => planDoubt(plan) !== null
 
 /** A plan as a lot follows it. */
 export interface LotPlan {

@@ -1,7 +1,8 @@
 import type { RhythmSegment, TurnWay } from '#core/life/rhythm'
-import type { DryWay, RestWay } from '#core/life/step'
 import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, FlavourWay, HeatWay, HourSpan } from '#core/plan/plan'
+import { upperFirst } from '#core/lists/upper-first'
 import { formatNumber, type Notation } from '#core/units/format'
+import { DRY_WORDS, REST_WORDS } from './steps'
 
 /** A line of a plan, known by what it is about. */
 export interface PlanLine {
@@ -10,11 +11,9 @@ export interface PlanLine {
 }
 
 const HOW: Record<TurnWay, string> = { turned: 'turned', massaged: 'massaged', stirred: 'stirred' }
-const DRY: Record<DryWay, string> = { rack: 'on the rack', hung: 'hung up', fan: 'before a fan', warm: 'warm, without smoke' }
-const REST: Record<RestWay, string> = { open: 'unwrapped', wrapped: 'wrapped', sealed: 'sealed', part_frozen: 'part-frozen' }
-const HEAT: Record<HeatWay, string> = { cold: 'cold smoke', hot: 'hot smoke', bath: 'hot bath', oven: 'oven' }
-const FLAVOUR: Record<FlavourWay, string> = { marinade: 'marinade', dry_spice: 'dry spice', glaze: 'glaze' }
-const CUT: Record<CutWay, string> = { rind_off: 'rind off', trim: 'trim', divide: 'divide' }
+export const HEAT_WORDS: Record<HeatWay, string> = { cold: 'cold smoke', hot: 'hot smoke', bath: 'hot bath', oven: 'oven' }
+export const FLAVOUR_WORDS: Record<FlavourWay, string> = { marinade: 'marinade', dry_spice: 'dry spice', glaze: 'glaze' }
+export const CUT_WORDS: Record<CutWay, string> = { rind_off: 'rind off', trim: 'trim', divide: 'divide' }
 
 const number = (value: number, as: Notation) => formatNumber(value, Number.isInteger(value) ? 0 : 1, as.decimal)
 /** "12 to 24 h", "30 to 60 min", "2 to 5 days". */
@@ -48,12 +47,12 @@ const ITEM: { [K in PlanItemKind]: (item: PlanItemOf<K>, as: Notation) => string
     ]
       .filter(Boolean)
       .join(', '),
-  rest: (item, as) => `rest ${REST[item.how]} ${hoursWords(item.hours, as)}`,
-  dry: (item, as) => `dry ${DRY[item.how]} ${hoursWords(item.hours, as)}${item.untilTacky ? ', till tacky' : ''}`,
-  flavour: (item, as) => `${FLAVOUR[item.how]}${item.hours ? ` ${hoursWords(item.hours, as)}` : ''}`,
+  rest: (item, as) => `rest ${REST_WORDS[item.how]} ${hoursWords(item.hours, as)}`,
+  dry: (item, as) => `dry ${DRY_WORDS[item.how]} ${hoursWords(item.hours, as)}${item.untilTacky ? ', till tacky' : ''}`,
+  flavour: (item, as) => `${FLAVOUR_WORDS[item.how]}${item.hours ? ` ${hoursWords(item.hours, as)}` : ''}`,
   heat: (item, as) =>
-    `${HEAT[item.how]}${item.sessions > 1 ? ` in ${item.sessions} sessions` : ''}${item.hours ? `, ${hoursWords(item.hours, as)}${item.sessions > 1 ? ' each' : ''}` : ''}`,
-  cut: item => CUT[item.what],
+    `${HEAT_WORDS[item.how]}${item.sessions > 1 ? ` in ${item.sessions} sessions` : ''}${item.hours ? `, ${hoursWords(item.hours, as)}${item.sessions > 1 ? ' each' : ''}` : ''}`,
+  cut: item => CUT_WORDS[item.what],
   hang: (item, as) => {
     const loss = `${number(100 * item.lossFrom, as)} to ${number(100 * item.lossTo, as)} %`
     const steps = item.rhByDay.map(one => `${one.percent} % RH${one.fromDay > 0 ? ` from day ${one.fromDay}` : ''}`)
@@ -94,9 +93,8 @@ export function planLines({ cure, end, then }: Plan, as: Notation): PlanLine[] {
   ]
 }
 
-const upper = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`
 /** A plan on one line. */
-export const planWords = (plan: Plan, as: Notation): string => upper(planLines(plan, as).map(line => line.words).join('; '))
+export const planWords = (plan: Plan, as: Notation): string => upperFirst(planLines(plan, as).map(line => line.words).join('; '))
 
 /** What is different between two plans, in words; empty when nothing is. */
 export function planChanges(before: Plan, after: Plan, as: Notation): { was: string | null; is: string | null }[] {

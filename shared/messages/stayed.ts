@@ -1,3 +1,4 @@
+import { upperFirst } from '#core/lists/upper-first'
 import { CURED_COOLING_PPM } from '#core/rules/guideline'
 import { DRAINED_EARLY_MS } from '#core/rules/house'
 import type { LotNotShownWhy } from '#core/life/lot-stayed'
@@ -38,7 +39,7 @@ export function stayedWords({ stayed, method, meaning }: Judgement, as: Notation
   if (!stayed || meaning === 'upper_bound') return ''
   const { leastPpm, lostShare, why } = stayed
   const said = leastWords(leastPpm, why, as)
-  const sentence = `${said[0]!.toUpperCase()}${said.slice(1)}`
+  const sentence = upperFirst(said)
   if (leastPpm === null) return `${sentence}. ${STRICT}${(why && WAY_OUT[why]) ?? ''}`
   const cools = leastPpm < CURED_COOLING_PPM ? ` ${STRICT}` : ''
   if (method === 'wet_equilibrium') return `${sentence} in the meat: in a brine it spreads over all water.${cools}`

@@ -1,5 +1,5 @@
 import type { ContradictionCode, Mend } from '#core/life/meaning'
-import type { StepKind } from '#core/life/step'
+import type { DryWay, RestWay, StepKind } from '#core/life/step'
 
 /** What was done to the pieces: "was turned". */
 export const STEP_DONE: Readonly<Record<StepKind, string>> = {
@@ -35,4 +35,18 @@ export const WHY_NOT: Readonly<Record<ContradictionCode, string>> = {
   still_curing: 'was still in the cure',
   in_water: 'lay in water',
   in_heat: 'was in the smoke',
+}
+
+/** How it dries, and how it rests. */
+export const DRY_WORDS: Readonly<Record<DryWay, string>> = {
+  rack: 'on the rack',
+  hung: 'hung up',
+  fan: 'before a fan',
+  warm: 'warm, without smoke',
+}
+export const REST_WORDS: Readonly<Record<RestWay, string>> = {
+  open: 'unwrapped',
+  wrapped: 'wrapped',
+  sealed: 'sealed',
+  part_frozen: 'part-frozen',
 }

@@ -1,3 +1,4 @@
+import { upperFirst } from '#core/lists/upper-first'
 import type { Grams, Ppm } from '#core/units/quantities'
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { isWet, type CureMethod } from '#core/cure/cure-method'
@@ -34,7 +35,7 @@ const fix = (j: Judgement, as: Notation, readabilityG: Grams): string => {
     (smallestLotG ?? null) !== null ? `cure at least ${formatMeat(smallestLotG!, as)} at a time on this scale` : '',
   ].filter(way => way !== '')
   const text = ways.join(' or ')
-  return text === '' ? '' : ` ${text[0]!.toUpperCase()}${text.slice(1)}.`
+  return text === '' ? '' : ` ${upperFirst(text)}.`
 }
 
 /** The number, the rule and what to do. `readabilityG` is the mixing scale's division. */

@@ -1,7 +1,8 @@
-import type { ElementHandle, Page } from 'puppeteer-core'
+import type { Page } from 'puppeteer-core'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { BRINE_DENSITY, ROUGH_ML } from '#core/rules/house'
 import { openBrowser, says, until, type Visit, type } from '../support/browser'
+import { hold, rowOf, rowSays, tap } from '../support/rows'
 import { openTestShop, type TestShop } from '../support/shop'
 
 /** A floor screen on the wall and one in a pocket; each begins with a demo shop of its own. */
@@ -9,44 +10,6 @@ const DEVICES = [
   ['tablet', 820, 1180],
   ['phone', 390, 844],
 ] as const
-const HELD_MS = 800
-
-/** The row of a lot, in the place that it lies in. */
-const rowOf = async (page: Page, code: string): Promise<ElementHandle<Element>> =>
-  (await page.waitForSelector(`article[aria-label^="Lot ${code}"]`))!
-
-/** A button in a row by the beginning of what it says. */
-async function button(page: Page, code: string, words: string): Promise<ElementHandle<Element>> {
-  const found = await page.waitForFunction(
-    (lot: string, said: string) =>
-      [...document.querySelectorAll<HTMLButtonElement>(`article[aria-label^="Lot ${lot}"] button`)].find(
-        one =>
-          !one.disabled
-          && !one.matches('.v-btn--loading, .sending')
-          && (one.textContent?.trim().startsWith(said) || one.getAttribute('aria-label')?.startsWith(said)),
-      ) ?? false,
-    { polling: 100 },
-    code,
-    words,
-  )
-  const handle = found.asElement() as ElementHandle<Element>
-  await handle.evaluate(one => one.scrollIntoView({ block: 'center' }))
-  return handle
-}
-const tap = async (page: Page, code: string, words: string) => (await button(page, code, words)).click()
-/** A finger that stays. */
-const hold = async (page: Page, code: string, words: string) => (await button(page, code, words)).click({ delay: HELD_MS })
-const rowSays = (page: Page, code: string, words: string) =>
-  until(
-    page,
-    (lot: string, said: string) =>
-      [...document.querySelectorAll<HTMLElement>(`article[aria-label^="Lot ${lot}"]`)].some(one =>
-        // Out of sight it is not drawn, and has no inner text.
-        one.textContent?.includes(said),
-      ),
-    code,
-    words,
-  )
 const placeOf = async (page: Page, code: string) =>
   (await rowOf(page, code)).evaluate(row => row.closest('section')!.getAttribute('aria-label'))
 

@@ -1,6 +1,6 @@
-import type { Page } from 'puppeteer-core'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
-import { openBrowser, press, choose, says, until, type Visit, type } from '../support/browser'
+import { openBrowser, press, choose, says, type Visit, type } from '../support/browser'
+import { rowSays, tap } from '../support/rows'
 import { axeByDayAndNight } from '../support/axe'
 import { openTestShop, type TestShop } from '../support/shop'
 
@@ -8,30 +8,6 @@ const DEVICES = [
   ['laptop', 1280, 800],
   ['phone', 390, 844],
 ] as const
-
-/** A button in the row of a lot, by the beginning of what it says. */
-async function tap(page: Page, code: string, words: string): Promise<void> {
-  const found = await page.waitForFunction(
-    (lot: string, said: string) =>
-      [...document.querySelectorAll<HTMLButtonElement>(`article[aria-label^="Lot ${lot}"] button`)].find(
-        one => !one.disabled && !one.matches('.sending') && one.textContent?.trim().startsWith(said),
-      ) ?? false,
-    { polling: 100 },
-    code,
-    words,
-  )
-  const button = found.asElement()!
-  await button.evaluate(one => (one as HTMLElement).scrollIntoView({ block: 'center' }))
-  await button.click()
-}
-const rowSays = (page: Page, code: string, words: string) =>
-  until(
-    page,
-    (lot: string, said: string) =>
-      document.querySelector(`article[aria-label^="Lot ${lot}"]`)?.textContent?.includes(said) ?? false,
-    code,
-    words,
-  )
 
 describe.each(DEVICES)('plans, on a %s', (_device, width, height) => {
   let shop: TestShop

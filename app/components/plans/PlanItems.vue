@@ -46,8 +46,18 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
             @update:model-value="putWay(i, $event!)"
           />
           <template v-if="hoursOf(item)">
-            <NumberField label="From" suffix="h" :model-value="hoursOf(item)!.from" @update:model-value="putHours(i, 'from', $event)" />
-            <NumberField label="To" suffix="h" :model-value="hoursOf(item)!.to" @update:model-value="putHours(i, 'to', $event)" />
+            <NumberField
+              label="From"
+              suffix="h"
+              :model-value="hoursOf(item)!.from"
+              @update:model-value="putHours(i, 'from', $event)"
+            />
+            <NumberField
+              label="To"
+              suffix="h"
+              :model-value="hoursOf(item)!.to"
+              @update:model-value="putHours(i, 'to', $event)"
+            />
           </template>
           <NumberField
             v-if="item.kind === 'heat'"
@@ -66,12 +76,35 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
             @update:model-value="put(i, { times: Math.round($event ?? 1) })"
           />
           <template v-if="item.kind === 'soak'">
-            <NumberField label="Changes" :max="20" :model-value="item.changes" @update:model-value="put(i, { changes: Math.round($event ?? 0) })" />
-            <NumberField label="Water a kg" suffix="L" :model-value="item.litresPerKg" @update:model-value="put(i, { litresPerKg: $event || null })" />
+            <NumberField
+              label="Changes"
+              :max="20"
+              :model-value="item.changes"
+              @update:model-value="put(i, { changes: Math.round($event ?? 0) })"
+            />
+            <NumberField
+              label="Water a kg"
+              optional
+              suffix="L"
+              :model-value="item.litresPerKg"
+              @update:model-value="put(i, { litresPerKg: $event || null })"
+            />
           </template>
           <template v-if="item.kind === 'hang'">
-            <NumberField label="Loss from" suffix="%" :max="100" :model-value="100 * item.lossFrom" @update:model-value="put(i, { lossFrom: ($event ?? 0) / 100 })" />
-            <NumberField label="To" suffix="%" :max="100" :model-value="100 * item.lossTo" @update:model-value="put(i, { lossTo: ($event ?? 0) / 100 })" />
+            <NumberField
+              label="Loss from"
+              suffix="%"
+              :max="100"
+              :model-value="100 * item.lossFrom"
+              @update:model-value="put(i, { lossFrom: ($event ?? 0) / 100 })"
+            />
+            <NumberField
+              label="To"
+              suffix="%"
+              :max="100"
+              :model-value="100 * item.lossTo"
+              @update:model-value="put(i, { lossTo: ($event ?? 0) / 100 })"
+            />
           </template>
           <VCheckbox
             v-if="item.kind === 'dry'"
@@ -82,13 +115,32 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
           />
         </div>
         <div class="order">
-          <VBtn variant="text" :icon="mdiArrowUp" :aria-label="`${lines[i]}: earlier`" :disabled="i === 0" @click="move(i, -1)" />
-          <VBtn variant="text" :icon="mdiArrowDown" :aria-label="`${lines[i]}: later`" :disabled="i === items.length - 1" @click="move(i, 1)" />
+          <VBtn
+            variant="text"
+            :icon="mdiArrowUp"
+            :aria-label="`${lines[i]}: earlier`"
+            :disabled="i === 0"
+            @click="move(i, -1)"
+          />
+          <VBtn
+            variant="text"
+            :icon="mdiArrowDown"
+            :aria-label="`${lines[i]}: later`"
+            :disabled="i === items.length - 1"
+            @click="move(i, 1)"
+          />
           <VBtn variant="text" :icon="mdiClose" :aria-label="`${lines[i]}: leave out`" @click="drop(i)" />
         </div>
       </li>
     </ol>
-    <VSelect :model-value="null" :items="kinds" label="Add" hide-details class="add" @update:model-value="$event && add($event)" />
+    <VSelect
+      :model-value="null"
+      :items="kinds"
+      label="Add"
+      hide-details
+      class="add"
+      @update:model-value="$event && add($event)"
+    />
   </div>
 </template>
 

@@ -1,5 +1,7 @@
 import type { PlanItem, PlanItemKind } from '#core/plan/plan'
 import { USUAL_DRYING_HOURS } from '#core/rules/house'
+import { CUT_WORDS, FLAVOUR_WORDS, HEAT_WORDS } from '#shared/messages/plans'
+import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 
 /** An item as it is put into a plan; its figures are changed there. */
 export const NEW_ITEMS: { [K in PlanItemKind]: PlanItem & { kind: K } } = {
@@ -30,36 +32,14 @@ export const ITEM_TITLES: Record<PlanItemKind, string> = {
   freeze: 'Freeze',
 }
 
-/** The ways of an item that has several: its field, and what may be chosen. */
-export const WAYS: Partial<Record<PlanItemKind, readonly { value: string; title: string }[]>> = {
-  rest: [
-    { value: 'open', title: 'unwrapped' },
-    { value: 'wrapped', title: 'wrapped' },
-    { value: 'sealed', title: 'sealed' },
-    { value: 'part_frozen', title: 'part-frozen' },
-  ],
-  dry: [
-    { value: 'rack', title: 'on the rack' },
-    { value: 'hung', title: 'hung up' },
-    { value: 'fan', title: 'before a fan' },
-    { value: 'warm', title: 'warm, without smoke' },
-  ],
-  flavour: [
-    { value: 'marinade', title: 'marinade' },
-    { value: 'dry_spice', title: 'dry spice' },
-    { value: 'glaze', title: 'glaze' },
-  ],
-  heat: [
-    { value: 'cold', title: 'cold smoke' },
-    { value: 'hot', title: 'hot smoke' },
-    { value: 'bath', title: 'hot bath' },
-    { value: 'oven', title: 'oven' },
-  ],
-  cut: [
-    { value: 'rind_off', title: 'rind off' },
-    { value: 'trim', title: 'trim' },
-    { value: 'divide', title: 'divide' },
-  ],
+const choices = (words: Readonly<Record<string, string>>) => Object.entries(words).map(([value, title]) => ({ value, title }))
+/** The ways of an item that has several, and what may be chosen. */
+export const WAYS: Partial<Record<PlanItemKind, { value: string; title: string }[]>> = {
+  rest: choices(REST_WORDS),
+  dry: choices(DRY_WORDS),
+  flavour: choices(FLAVOUR_WORDS),
+  heat: choices(HEAT_WORDS),
+  cut: choices(CUT_WORDS),
 }
 
 /** Moves an item one place up or down; outside the list nothing happens. */

@@ -25,10 +25,24 @@ const decide = (verdict: FryVerdict) =>
 
 <template>
   <div>
-    <ChipStep v-if="salt === null" label="How salty is a fried slice?" :choices="TASTES" :saving="saving" @choose="taste" @close="emit('close')">
+    <ChipStep
+      v-if="salt === null"
+      label="How salty is a fried slice?"
+      :choices="TASTES"
+      :saving="saving"
+      @choose="taste"
+      @close="emit('close')"
+    >
       <p class="caution">Fry it through before anybody tastes it: it is not cooked yet.</p>
     </ChipStep>
-    <ChipStep v-else :label="`${SALT_WORDS[salt]}: what now?`" :choices="VERDICTS" :saving="saving" @choose="decide" @close="salt = null" />
+    <ChipStep
+      v-else
+      :label="`${SALT_WORDS[salt]}: what now?`"
+      :choices="VERDICTS"
+      :saving="saving"
+      @choose="decide"
+      @close="salt = null"
+    />
   </div>
 </template>
 

@@ -61,7 +61,13 @@ function choose(value: string): void {
 
 <template>
   <div class="more">
-    <ChipStep label="Move, or something else" :choices="choices" :saving="saving" @choose="choose" @close="emit('close')" />
+    <ChipStep
+      label="Move, or something else"
+      :choices="choices"
+      :saving="saving"
+      @choose="choose"
+      @close="emit('close')"
+    />
     <p v-if="curing && fit.some(isWarm)" class="caution">
       Meat in the cure lies at {{ temperature(FRIDGE_CHECKS.warn.aboveC) }} or colder: what is moved into a warmer place is
       held once it lay there too long.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { upperFirst } from '#core/lists/upper-first'
 import { SURFACES, type Surface } from '#core/life/step'
 import { SURFACE_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
@@ -7,7 +8,7 @@ import type { ToldStep } from './press'
 /** How does the surface feel to a clean finger? The answer is the record. */
 defineProps<{ saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
-const CHOICES = SURFACES.map(value => ({ value, words: `${SURFACE_WORDS[value][0]!.toUpperCase()}${SURFACE_WORDS[value].slice(1)}` }))
+const CHOICES = SURFACES.map(value => ({ value, words: upperFirst(SURFACE_WORDS[value]) }))
 const choose = (surface: Surface) =>
   emit('tell', [{ kind: 'look', feel: null, surface, note: null }], `surface ${SURFACE_WORDS[surface]}.`)
 </script>

@@ -56,7 +56,13 @@ function typed(): void {
 </script>
 
 <template>
-  <ChipStep :label="what ? `${what}when was it?` : 'When was it?'" :choices="choices" :saving="false" @choose="choose" @close="emit('close')">
+  <ChipStep
+    :label="what ? `${what}when was it?` : 'When was it?'"
+    :choices="choices"
+    :saving="false"
+    @choose="choose"
+    @close="emit('close')"
+  >
     <form v-if="typing" class="other" @submit.prevent="typed">
       <DateField v-model="date" label="Day" />
       <VTextField v-model="time" label="Hour, 7:10" inputmode="numeric" autofocus autocomplete="off" />

@@ -1,6 +1,7 @@
 import { turningDay } from '#core/life/turning-day'
 import { altersPast } from '#core/plan/alters-past'
-import { isDoubtful, type planChangeInput } from '#shared/contracts/plans'
+import { planDoubt } from '#core/plan/plan-fault'
+import type { planChangeInput } from '#shared/contracts/plans'
 import type { z } from 'zod'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
@@ -27,7 +28,8 @@ export async function changePlan(
   const today = turningDay(lot.rubbedAtMs, ctx.nowMs, lot.zone)
   if (lot.cureEndedAtMs === null && altersPast(before.plan.cure.rhythm, plan.cure.rhythm, today))
     return refuse('plan_alters_past', { code }, ['plan', 'cure', 'rhythm'])
-  if (isDoubtful(plan) && !sure) return refuse('smoke_on_wet', {}, ['plan', 'then'])
+  const doubt = planDoubt(plan)
+  if (doubt && !sure) return refuse(doubt, {}, ['plan', 'then'])
   const number = (await tables.plans.count({ lotId: lot.id }, { withVoided: true })) + 1
   const planId = await tables.plans.insert({
     lotId: lot.id,

@@ -1,3 +1,4 @@
+import { upperFirst } from '#core/lists/upper-first'
 import type { Celsius, Fraction, Grams, Ppm } from '#core/units/quantities'
 import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import type { Notation } from '#core/units/format'
@@ -17,7 +18,7 @@ const verdictFix = (p: Fix, as: Notation): string => {
     .join(' or ')
   return ways === ''
     ? 'Weigh the curing salt again on a finer scale, or cure more meat at a time.'
-    : `${ways[0]!.toUpperCase()}${ways.slice(1)}.`
+    : `${upperFirst(ways)}.`
 }
 
 /** What the shop's rules or the work refuse: what was wrong and the next step. */

@@ -1,0 +1,41 @@
+import type { ElementHandle, Page } from 'puppeteer-core'
+import { until } from './browser'
+
+const HELD_MS = 800
+
+/** The row of a lot, in the place that it lies in. */
+export const rowOf = async (page: Page, code: string): Promise<ElementHandle<Element>> =>
+  (await page.waitForSelector(`article[aria-label^="Lot ${code}"]`))!
+
+/** A button in a row by the beginning of what it says. */
+async function button(page: Page, code: string, words: string): Promise<ElementHandle<Element>> {
+  const found = await page.waitForFunction(
+    (lot: string, said: string) =>
+      [...document.querySelectorAll<HTMLButtonElement>(`article[aria-label^="Lot ${lot}"] button`)].find(
+        one =>
+          !one.disabled
+          && !one.matches('.v-btn--loading, .sending')
+          && (one.textContent?.trim().startsWith(said) || one.getAttribute('aria-label')?.startsWith(said)),
+      ) ?? false,
+    { polling: 100 },
+    code,
+    words,
+  )
+  const handle = found.asElement() as ElementHandle<Element>
+  await handle.evaluate(one => one.scrollIntoView({ block: 'center' }))
+  return handle
+}
+export const tap = async (page: Page, code: string, words: string) => (await button(page, code, words)).click()
+/** A finger that stays. */
+export const hold = async (page: Page, code: string, words: string) => (await button(page, code, words)).click({ delay: HELD_MS })
+export const rowSays = (page: Page, code: string, words: string) =>
+  until(
+    page,
+    (lot: string, said: string) =>
+      [...document.querySelectorAll<HTMLElement>(`article[aria-label^="Lot ${lot}"]`)].some(one =>
+        // Out of sight it is not drawn, and has no inner text.
+        one.textContent?.includes(said),
+      ),
+    code,
+    words,
+  )
