@@ -8,7 +8,7 @@ import { pressOf, type PlanPress } from './plan-press'
 const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'out', soak: 'soak', dry: 'dry', rest: 'rest' }
 
 /** The finished step of a task, where one tap is enough; null where something has to be said. */
-export function taskPress({ kind, pieces, item }: Task, lot: LotSummary | undefined): PlanPress | null {
+export function taskPress({ kind, pieces, item, add }: Task, lot: LotSummary | undefined): PlanPress | null {
   const due = ONE_TAP[kind]
-  return due && lot ? pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id))) : null
+  return due && lot && !add ? pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id))) : null
 }

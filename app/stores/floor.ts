@@ -19,9 +19,9 @@ export const useFloor = defineStore('floor', () => {
         const told = now.get(lot.code)
         // The same object: what did not change is not drawn again.
         if (!told) return lot
-        const { pieces, leastPpm = lot.judgement.leastPpm, ...rest } = told
+        const { pieces, judgement: judged = lot.judgement, leastPpm = judged.leastPpm, ...rest } = told
         const lying = new Map(pieces.map(piece => [piece.id, piece]))
-        const judgement = { ...lot.judgement, leastPpm }
+        const judgement = { ...judged, leastPpm }
         return { ...lot, ...rest, judgement, pieces: lot.pieces.map(piece => ({ ...piece, ...lying.get(piece.id) })) }
       }),
     }

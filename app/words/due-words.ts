@@ -29,6 +29,7 @@ const ASKS: Partial<Record<DueKind, string>> = {
   turn: 'turn',
   drain: 'pour off',
   look: 'look at it',
+  add: 'put more on',
   out: 'take it out',
   touch: 'feel whether the surface is tacky',
   fry_test: 'fry a slice and taste it',
@@ -57,6 +58,10 @@ export function whyWords(because: DueWhy, as: Notation): string {
       return 'next in its plan'
     case 'after':
       return `after ${hoursWords(because.hours, as)}`
+    case 'drained':
+      return 'after the draining'
+    case 'turned':
+      return 'on the face that came up'
     case 'soaked':
       return 'out of the water'
     case 'session':

@@ -1,9 +1,10 @@
 import { formatSpan } from '#core/units/format-span'
-import { formatMeat, formatNumber, type Notation } from '#core/units/format'
+import { formatMeat, formatNumber, formatPpm, type Notation } from '#core/units/format'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
 import type { TurnWay } from '#core/life/rhythm'
 import type { Feel, FryVerdict, SaltTaste, Surface } from '#core/life/step'
-import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
+import { DRY_WORDS, FLAVOURED, ON_FACE, REST_WORDS } from '#shared/messages/steps'
+import { STATUS_WORDS } from '#shared/messages/verdict'
 import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { StepInput } from '#shared/contracts/steps'
@@ -75,7 +76,18 @@ function soakWords({ litres, water, changes }: Extract<StepInput, { kind: 'soak'
   return said.map(one => `, ${one}`).join('')
 }
 
-function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as: Notation): string {
+/** "Kitchen salt 12 g, Pepper not weighed". */
+function putWords({ parts }: Extract<StepInput, { parts: unknown }>, names: Readonly<Record<string, string>>): string {
+  return parts
+    .map(({ lotCode, weighed }) => `${lotCode} ${names[lotCode] ?? ''} ${weighed ? `“${weighed.typed}”` : 'not weighed'}`)
+    .join(', ')
+}
+
+interface Named {
+  places: Readonly<Record<number, string>>
+  names?: Readonly<Record<string, string>>
+}
+function stepWords(step: StepInput, { places, names = {} }: Named, as: Notation): string {
   switch (step.kind) {
     case 'turn':
       return `${TURN[step.how]}${step.face ? `, ${step.face} up` : ''}`
@@ -95,6 +107,10 @@ function stepWords(step: StepInput, places: Readonly<Record<number, string>>, as
       return `Drying ${DRY_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
     case 'rest':
       return `Resting ${REST_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
+    case 'add':
+      return `Put on ${ON_FACE[step.face]}: ${putWords(step, names)}`
+    case 'flavour':
+      return `${FLAVOURED[step.how]}${step.how === 'marinade' ? lastedWords(step.minutes) : ''}: ${putWords(step, names)}`
     case 'out':
       return step.rinses === 0
         ? 'Out of the cure, not rinsed'
@@ -114,10 +130,19 @@ function whichWords(steps: ComputedOf<'step'>['steps']): string {
   return lots.map(([lot, pieces]) => `${lot}: ${pieces.length === 1 ? 'piece' : 'pieces'} ${pieces.join(', ')}`).join('; ')
 }
 
+/** "at least 142 ppm", "up to 180 ppm", "151 ppm". */
+const nitriteWords = (one: NonNullable<ComputedOf<'step'>['nitrite']>[number], as: Notation): string =>
+  one.meaning === 'open'
+    ? `at least ${formatPpm(one.lowPpm, as)}`
+    : `${one.meaning === 'upper_bound' ? 'up to ' : ''}${formatPpm(one.ppm, as)}`
+
 /** A press in the book: what was done, to which pieces, and how much later it was told. */
 export function pressWords(typed: TypedOf<'step'>, computed: ComputedOf<'step'>, as: Notation): string {
-  const done = typed.steps.map(step => `${stepWords(step, computed.places, as)}.`).join(' ')
+  const done = typed.steps.map(step => `${stepWords(step, computed, as)}.`).join(' ')
   const late = computed.lateMs >= MS_PER_MINUTE ? ` Told ${laterWords(computed.lateMs)} later.` : ''
   const stayed = (computed.stayed ?? []).map(one => ` ${one.lot}: ${leastWords(one.leastPpm, one.why, as)}.`).join('')
-  return `${done} ${whichWords(computed.steps)}.${late}${stayed}`
+  const nitrite = (computed.nitrite ?? [])
+    .map(one => ` ${one.lot}: ${nitriteWords(one, as)}, ${STATUS_WORDS[one.status]}.`)
+    .join('')
+  return `${done} ${whichWords(computed.steps)}.${late}${nitrite}${stayed}`
 }

@@ -13,7 +13,6 @@ describe('what each method\'s ppm means', () => {
     ['wet_equilibrium', undefined, 'exact'],
     ['wet_pick_up', undefined, 'upper_bound'],
     ['wet_pick_up', 4200, 'exact'],
-    ['salt_only', undefined, 'none'],
   ] as const)('%s, after %s g: %s', (method, afterG, meaning) =>
     expect(meaningOfCure(cure({ method, afterG: afterG ?? null }))).toBe(meaning),
   )

@@ -1,88 +1,59 @@
 import { propagate, scaleFigure, withinTolerance, type Uncertain } from '../uncertainty/propagate'
-import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
-import { nitriteShare, type CuringAgent } from './agent'
-import { isWet, meaningOf, type CureMethod } from './cure-method'
+import { PPM_PER_UNIT, type Grams, type Ppm } from '../units/quantities'
+import { nitriteShare } from './agent'
+import { isWet, meaningOf, type PpmMeaning } from './cure-method'
+import type { CureWeighed } from './cure-weighed'
 import { ppmInterval, type PpmInterval, type ScaleReading } from './ppm-interval'
+import { agentsOn, keptShare, loadsOf, putsOf, toleranceOf, type Load } from './puts'
 import { shareByWeight } from './share-by-weight'
-
-export interface PieceWeighed {
-  massG: Grams
-  readings: 1 | 2
-}
-
-export interface CureWeighed {
-  /** Left out: a measured dry cure. */
-  method?: CureMethod
-  pieces: readonly PieceWeighed[]
-  meatReadabilityG: Grams
-  agent: CuringAgent
-  agentG: Grams
-  /** How often the curing salt was weighed: twice for two applications. Left out: once. */
-  agentReadings?: number
-  /** The whole mix: what is shared out on the mixing scale, piece by piece. */
-  mixG: Grams
-  mixReadabilityG: Grams
-  /** Excess cure: mix shaken off and weighed back. */
-  weighedBackG?: Grams
-  /** Wet cure: the brine's water, weighed on the meat scale. The brine weighs water and mix. */
-  waterG?: Grams
-  /**
-   * Pick-up: all pieces after the brine; before that is known, the most the meat takes up, as a share of green weight.
-   */
-  afterG?: Grams | null
-  mostPickUp?: Fraction
-}
 
 export interface PpmWithBounds extends PpmInterval {
   ppm: Ppm
 }
 
-/** The pieces of a lot as one load: their weights and worst cases add up. At least one piece. */
-function asOneLoad(cure: CureWeighed): ScaleReading {
-  const massG = cure.pieces.reduce((sum, piece) => sum + piece.massG, 0)
-  const readings = cure.pieces.reduce((sum, piece) => sum + piece.readings, 0)
-  return { massG, readabilityG: cure.meatReadabilityG, readings }
+/** Pieces as one load: their weights and worst cases add up. At least one piece. */
+function asOneLoad({ pieces, meatReadabilityG }: CureWeighed, some: readonly number[] | null = null): ScaleReading {
+  const here = some === null ? pieces : some.map(i => pieces[i]!)
+  const massG = here.reduce((sum, piece) => sum + piece.massG, 0)
+  const readings = here.reduce((sum, piece) => sum + piece.readings, 0)
+  return { massG, readabilityG: meatReadabilityG, readings }
 }
 
-const tolerance = (agent: CuringAgent): number => (agent.labelTolerance * nitriteShare(agent)) / agent.nitriteFraction
+export const meaningOfCure = (cure: CureWeighed): PpmMeaning => meaningOfLoad(cure, (cure.unweighed?.length ?? 0) > 0)
+const meaningOfLoad = ({ method, afterG }: CureWeighed, open: boolean): PpmMeaning =>
+  open ? 'open' : meaningOf(method ?? 'dry', (afterG ?? null) !== null)
 
-export const meaningOfCure = (cure: CureWeighed) => meaningOf(cure.method ?? 'dry', (cure.afterG ?? null) !== null)
-
-/** An upper bound says nothing about the least: its low end is 0. */
+/** What may be an upper bound says nothing about the least: its low end is 0. */
 const asMeant = (cure: CureWeighed, got: PpmWithBounds): PpmWithBounds =>
-  meaningOfCure(cure) === 'upper_bound' ? { ...got, lowPpm: 0 } : got
-
-/** Share of the mix that stayed on: 1, less what was weighed back, at the mix's own composition. */
-const keptShare = (cure: CureWeighed): Fraction =>
-  cure.method === 'excess' && cure.mixG > 0 ? Math.max(0, 1 - (cure.weighedBackG ?? 0) / cure.mixG) : 1
+  meaningOfLoad(cure, false) === 'upper_bound' ? { ...got, lowPpm: 0 } : got
 
 /**
- * Brine methods: Handbook (Directive 7620.3), immersion, methods one and two. Inputs: agent, share, meat, brine, after.
+ * Brine methods: Handbook (Directive 7620.3), immersion, methods one and two. Inputs: meat, brine, after, and each put
+ * with its share.
  */
 function bathPpm(cure: CureWeighed): PpmWithBounds {
   const load = asOneLoad(cure)
-  const share = nitriteShare(cure.agent)
-  const brineG = (cure.waterG ?? 0) + cure.mixG
-  const inputs: Uncertain[] = [
-    scaleFigure(cure.agentG, cure.mixReadabilityG, cure.agentReadings ?? 1),
-    withinTolerance(share, tolerance(cure.agent)),
-    scaleFigure(load.massG, load.readabilityG, load.readings),
-    scaleFigure(brineG, cure.meatReadabilityG),
-  ]
+  const puts = putsOf(cure)
+  const brineG = (cure.waterG ?? 0) + puts.reduce((sum, put) => sum + put.mixG, 0)
+  const agents: Uncertain[] = puts.flatMap(put => [
+    scaleFigure(put.agentG, put.readabilityG, put.agentReadings),
+    withinTolerance(nitriteShare(put.agent), toleranceOf(put.agent)),
+  ])
+  const nitriteG = (x: readonly number[]) => puts.reduce((sum, _, i) => sum + x[2 * i]! * x[2 * i + 1]!, 0)
+  const meat = scaleFigure(load.massG, load.readabilityG, load.readings)
+  const bath = scaleFigure(brineG, cure.meatReadabilityG)
   const afterG = cure.afterG ?? null
   const pickedUp = afterG === null ? null : scaleFigure(afterG, cure.meatReadabilityG, cure.pieces.length)
+  const at = agents.length
   const found
     = cure.method === 'wet_equilibrium'
-      ? propagate(inputs, ([agentG, s, meatG, bathG]) => (PPM_PER_UNIT * agentG! * s!) / (meatG! + bathG!))
+      ? propagate([...agents, meat, bath], x => (PPM_PER_UNIT * nitriteG(x)) / (x[at]! + x[at + 1]!))
       : pickedUp
         ? propagate(
-            [...inputs, pickedUp],
-            ([agentG, s, meatG, bathG, outG]) => (((PPM_PER_UNIT * agentG! * s!) / bathG!) * (outG! - meatG!)) / meatG!,
+            [...agents, meat, bath, pickedUp],
+            x => (((PPM_PER_UNIT * nitriteG(x)) / x[at + 1]!) * (x[at + 2]! - x[at]!)) / x[at]!,
           )
-        : propagate(
-            [inputs[0]!, inputs[1]!, inputs[3]!],
-            ([agentG, s, bathG]) => ((PPM_PER_UNIT * agentG! * s!) / bathG!) * (cure.mostPickUp ?? 1),
-          )
+        : propagate([...agents, bath], x => ((PPM_PER_UNIT * nitriteG(x)) / x[at]!) * (cure.mostPickUp ?? 1))
   return {
     ppm: Math.max(0, found.value),
     lowPpm: Math.max(0, found.low),
@@ -91,45 +62,49 @@ function bathPpm(cure: CureWeighed): PpmWithBounds {
   }
 }
 
+/** Ingoing nitrite of pieces of a dry cure, as one load. */
+function dryPpm(cure: CureWeighed, pieces: readonly number[] | null): PpmWithBounds {
+  const load = asOneLoad(cure, pieces)
+  const agents = agentsOn(cure, pieces)
+  const nitriteG = agents.reduce((sum, agent) => sum + agent.massG * agent.share, 0)
+  return asMeant(cure, { ppm: (PPM_PER_UNIT * nitriteG) / load.massG, ...ppmInterval(agents, load) })
+}
+
 /**
  * Ingoing nitrite of the whole lot with its worst case, ppm as NaNO2. Dry cures by the closed form, wet cures by
  * `propagate`. For an upper bound the low end is 0: what was taken up is not known.
  */
-export function lotPpm(cure: CureWeighed): PpmWithBounds {
-  if (isWet(cure.method ?? 'dry')) return asMeant(cure, bathPpm(cure))
-  const load = asOneLoad(cure)
-  const share = nitriteShare(cure.agent)
-  const agentG = cure.agentG * keptShare(cure)
-  // What was shaken off is a second reading on the mixing scale; only its curing salt counts.
-  const backReadings = cure.weighedBackG && cure.mixG > 0 ? cure.agentG / cure.mixG : 0
-  const agent = {
-    massG: agentG,
-    readabilityG: cure.mixReadabilityG,
-    readings: (cure.agentReadings ?? 1) + backReadings,
-  }
-  return asMeant(cure, {
-    ppm: (PPM_PER_UNIT * agentG * share) / load.massG,
-    ...ppmInterval(agent, load, share, tolerance(cure.agent)),
-  })
+export const lotPpm = (cure: CureWeighed): PpmWithBounds =>
+  isWet(cure.method ?? 'dry') ? asMeant(cure, bathPpm(cure)) : dryPpm(cure, null)
+
+/** Pieces on which the same went, and their figure. */
+export interface LoadPpm extends Load {
+  got: PpmWithBounds
+  meaning: PpmMeaning
+}
+/**
+ * The lot's figure; by loads where something went on some pieces alone, each to be judged for itself. In one brine all
+ * pieces are as the lot.
+ */
+export function loadsPpm(cure: CureWeighed): LoadPpm[] {
+  if (isWet(cure.method ?? 'dry'))
+    return [{ pieces: null, open: meaningOfCure(cure) === 'open', got: lotPpm(cure), meaning: meaningOfCure(cure) }]
+  return loadsOf(cure).map(load => ({
+    ...load,
+    got: dryPpm(cure, load.pieces),
+    meaning: meaningOfLoad(cure, load.open),
+  }))
 }
 
 /**
- * Ingoing nitrite of each piece when the mix is shared by weight: all the same figure, but a light piece rests on a
- * coarser reading, of itself and of its share of the mix. An even mix is presumed. In one brine all pieces are as the
- * lot.
+ * Ingoing nitrite of each piece when the mix is shared by weight: all the same figure, unless something went on some
+ * alone, but a light piece rests on a coarser reading, of itself and of its share of the mix. An even mix is presumed. In
+ * one brine all pieces are as the lot.
  */
 export function piecesPpm(cure: CureWeighed): PpmWithBounds[] {
-  if (isWet(cure.method ?? 'dry')) {
-    const whole = lotPpm(cure)
-    return cure.pieces.map(() => whole)
-  }
-  return sharedPpm(
-    cure,
-    shareByWeight(
-      cure.agentG * keptShare(cure),
-      cure.pieces.map(piece => piece.massG),
-    ),
-  )
+  if (!isWet(cure.method ?? 'dry')) return cure.pieces.map((_, i) => dryPpm(cure, [i]))
+  const whole = lotPpm(cure)
+  return cure.pieces.map(() => whole)
 }
 
 /** The same for any sharing of the curing salt, grams a piece: equal scoops, or what each bag really got. */
@@ -142,15 +117,13 @@ export function sharedPpm(cure: CureWeighed, agentSharesG: readonly Grams[]): Pp
   )
   const agentInMix = cure.mixG > 0 ? cure.agentG / cure.mixG : 0
   return cure.pieces.map((piece, i) => {
-    const pieceAgentG = agentSharesG[i]!
-    const divisionG = cure.mixReadabilityG * agentInMix + carriedDivisions[i]!
+    const massG = agentSharesG[i]!
+    const readabilityG = cure.mixReadabilityG * agentInMix + carriedDivisions[i]!
     return asMeant(cure, {
-      ppm: (PPM_PER_UNIT * pieceAgentG * share) / piece.massG,
+      ppm: (PPM_PER_UNIT * massG * share) / piece.massG,
       ...ppmInterval(
-        { massG: pieceAgentG, readabilityG: divisionG, readings: 1 },
+        [{ massG, readabilityG, readings: 1, share, shareTolerance: toleranceOf(cure.agent) }],
         { massG: piece.massG, readabilityG: cure.meatReadabilityG, readings: piece.readings },
-        share,
-        tolerance(cure.agent),
       ),
     })
   })

@@ -19,32 +19,33 @@ export interface PpmInterval {
 export const worstCaseG = (r: Pick<ScaleReading, 'readabilityG' | 'readings'>): Grams =>
   (r.readings * r.readabilityG) / 2
 
+/** Curing salt as it was weighed: its nitrite share as NaNO2, and the half-width of that share on the same basis. */
+export interface AgentReading extends ScaleReading {
+  share: Fraction
+  shareTolerance: Fraction
+}
+
 /**
- * What the ppm can be, given how finely things were weighed and what the label allows.
- * Each reading is uniform within half a division; worst case puts all ends together, `expandedPpm` is the
- * root sum of squares with k = 2 (GUM, JCGM 100:2008). Agent mass 0 or more, meat mass more than 0; `share` is
- * the agent's nitrite as NaNO2 and `shareTolerance` its half-width on the same basis. The low end is never below 0.
- * If the meat's worst case reaches its weight, the high end is Infinity: nothing has been shown.
+ * What the ppm can be, given how finely everything was weighed and what the labels allow; each of several weighings of
+ * curing salt counts for itself. Each reading is uniform within half a division; worst case puts all ends together,
+ * `expandedPpm` is the root sum of squares with k = 2 (GUM, JCGM 100:2008), labels taken as off together. Agent masses 0
+ * or more, meat mass more than 0. The low end is never below 0. If the meat's worst case reaches its weight, the high end
+ * is Infinity: nothing has been shown.
  */
-export function ppmInterval(
-  agent: ScaleReading,
-  meat: ScaleReading,
-  share: Fraction,
-  shareTolerance: Fraction,
-): PpmInterval {
-  const agentOffG = worstCaseG(agent)
+export function ppmInterval(agents: readonly AgentReading[], meat: ScaleReading): PpmInterval {
+  const sum = (of: (agent: AgentReading) => number) => agents.reduce((total, agent) => total + of(agent), 0)
+  const low = sum(a => Math.max(0, a.massG - worstCaseG(a)) * Math.max(0, a.share - a.shareTolerance))
+  const high = sum(a => (a.massG + worstCaseG(a)) * (a.share + a.shareTolerance))
   const meatOffG = worstCaseG(meat)
-  const low = Math.max(0, agent.massG - agentOffG) * Math.max(0, share - shareTolerance)
-  const high = (agent.massG + agentOffG) * (share + shareTolerance)
   const meatLeastG = meat.massG - meatOffG
   const perMeat = PPM_PER_UNIT / meat.massG
   const standardPpm
     = perMeat
       * UNIFORM_SD
       * Math.hypot(
-        Math.sqrt(agent.readings) * agent.readabilityG * share,
-        (Math.sqrt(meat.readings) * meat.readabilityG * agent.massG * share) / meat.massG,
-        2 * shareTolerance * agent.massG,
+        ...agents.map(a => Math.sqrt(a.readings) * a.readabilityG * a.share),
+        (Math.sqrt(meat.readings) * meat.readabilityG * sum(a => a.massG * a.share)) / meat.massG,
+        2 * sum(a => a.shareTolerance * a.massG),
       )
   return {
     lowPpm: (PPM_PER_UNIT * low) / (meat.massG + meatOffG),

@@ -15,6 +15,10 @@ const drain = (at: number, pieces: number[], highG: number | null, more = {}) =>
     saltLies: false,
     ...more,
   })
+const BASE = [
+  { atMs: 0, massG: 90, saltShare: 1, nitriteShare: 0, pieces: null },
+  { atMs: 0, massG: 10, saltShare: 0.9, nitriteShare: 0.0625, pieces: null },
+]
 /** Two pieces of 2 kg, each in its bag: 100 g of salt and 10 g of a curing salt of 6.25 % between them. */
 const lot = (more: Partial<LotStayedQuestion> = {}) =>
   lotStayed({
@@ -22,11 +26,8 @@ const lot = (more: Partial<LotStayedQuestion> = {}) =>
     cut: 'belly',
     rubbedAtMs: 0,
     waterG: 0,
-    pieces: [1, 2].map(number => ({ pieceId: 10 + number, number, greenG: 2000, greenOffG: 0.5, lowPpm: 150 })),
-    puts: [
-      { atMs: 0, massG: 90, saltG: 90, isAgent: false, pieceNumbers: null },
-      { atMs: 0, massG: 10, saltG: 9, isAgent: true, pieceNumbers: null },
-    ],
+    pieces: [1, 2].map(number => ({ pieceId: 10 + number, greenG: 2000, greenOffG: 0.5, lowPpm: 150 })),
+    puts: BASE,
     mixReadabilityG: 0,
     upperBound: false,
     steps: [rub],
@@ -46,8 +47,8 @@ describe('the least that stayed in a lot', () => {
   })
   it('salt on some pieces only counts there', () => {
     const puts = [
-      { atMs: 0, massG: 100, saltG: 50, isAgent: false, pieceNumbers: [1] },
-      { atMs: 0, massG: 10, saltG: 0, isAgent: true, pieceNumbers: null },
+      { atMs: 0, massG: 100, saltShare: 0.5, nitriteShare: 0, pieces: [11] },
+      { atMs: 0, massG: 10, saltShare: 0, nitriteShare: 0.0625, pieces: null },
     ]
     // Piece 2 has no salt to lose by: all of it may have gone.
     expect(leasts(lot({ puts, steps: [rub, drain(40, [11, 12], 20)] }))).toEqual([
@@ -55,14 +56,30 @@ describe('the least that stayed in a lot', () => {
       0,
     ])
   })
+  it('what goes on one piece later stands behind the losses of that one alone', () => {
+    const more = { atMs: 41 * MS_PER_HOUR, massG: 5, saltShare: 0.9, nitriteShare: 0.0625, pieces: [11] }
+    const puts = [...BASE, more]
+    const [one, two] = leasts(lot({ puts, steps: [rub, drain(40, [11], 20), drain(40, [12], 20)] }))
+    // Piece 1: a half of its nitrite went on after the draining and lost nothing.
+    const share = (1.25 * 0.26395 * 20) / 49.5
+    expect(one).toBeCloseTo(75 * (1 - share) + 75, 9)
+    expect(two).toBeCloseTo(150 * (1 - share), 9)
+  })
+  it('more than anybody weighed makes a weighing of the meat bound nothing', () => {
+    const weigh = step('weigh', 60, [11, 12], { what: 'meat', netG: 4095, offG: 0.5, saltLies: false })
+    const steps = [rub, drain(40, [11, 12], 400), weigh]
+    const byEye = { atMs: 0, massG: 0, saltShare: 1, nitriteShare: 0, pieces: null, unweighed: true }
+    const bounded = lot({ steps }).leastPpm!
+    expect(lot({ steps, puts: [...BASE, byEye] }).leastPpm!).toBeLessThan(bounded)
+  })
   it('a mix shared out on a coarse scale lost more', () => {
     const steps = [rub, drain(40, [12], 20)]
     expect(lot({ steps, mixReadabilityG: 5 }).leastPpm).toBeLessThan(lot({ steps }).leastPpm!)
   })
   it('half now, half after the draining: the second half is not lost by it', () => {
     const half = (atMs: number) => [
-      { atMs, massG: 45, saltG: 45, isAgent: false, pieceNumbers: null },
-      { atMs, massG: 5, saltG: 4.5, isAgent: true, pieceNumbers: null },
+      { atMs, massG: 45, saltShare: 1, nitriteShare: 0, pieces: null },
+      { atMs, massG: 5, saltShare: 0.9, nitriteShare: 0.0625, pieces: null },
     ]
     const steps = [rub, drain(40, [11, 12], 900)]
     const found = lot({ method: 'two_applications', puts: [...half(0), ...half(41 * MS_PER_HOUR)], steps })

@@ -2,7 +2,8 @@ import { isWet, type CureMethod } from '../cure/cure-method'
 import { leastInBrine } from '../cure/least-in-brine'
 import { shareByWeight } from '../cure/share-by-weight'
 import type { Cut } from '../rules/cuts'
-import { PPM_PER_UNIT, type Grams, type Milliseconds, type Ppm } from '../units/quantities'
+import { sumOf } from '../lists/sum-of'
+import { PPM_PER_UNIT, type Fraction, type Grams, type Milliseconds, type Ppm } from '../units/quantities'
 import { boundedLosses, type MeatWeighed, type PieceLoad } from './bounded-losses'
 import { lossesOf } from './losses'
 import { afterSoaks } from './soaked'
@@ -12,13 +13,15 @@ import { byHappening, type Step } from './step'
 /** One thing that went onto a lot: the curing salt, or another part of its mix. */
 export interface LotPut {
   atMs: Milliseconds
+  /** 0 where nobody weighed it. */
   massG: Grams
-  /** Salt in it, its own and in what it is. */
-  saltG: Grams
-  /** It is the curing salt. */
-  isAgent: boolean
-  /** Numbers; null: shared out over all by weight. */
-  pieceNumbers: readonly number[] | null
+  /** Shares of salt in it, its own and in what it is, and of nitrite as NaNO2. */
+  saltShare: Fraction
+  nitriteShare: Fraction
+  /** Ids; null: shared out over all by weight. */
+  pieces: readonly number[] | null
+  /** It went on without being weighed. */
+  unweighed?: boolean
 }
 export interface LotStayedQuestion {
   method: CureMethod
@@ -27,7 +30,7 @@ export interface LotStayedQuestion {
   /** Of the brine; 0 for a dry cure. */
   waterG: Grams
   /** `lowPpm` is what went in up to now, at its lowest. At least one. */
-  pieces: readonly { pieceId: number; number: number; greenG: Grams; greenOffG: Grams; lowPpm: Ppm }[]
+  pieces: readonly { pieceId: number; greenG: Grams; greenOffG: Grams; lowPpm: Ppm }[]
   puts: readonly LotPut[]
   mixReadabilityG: Grams
   steps: readonly Step[]
@@ -50,45 +53,56 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
   if (q.upperBound) return hiddenBy(q, q.method === 'excess' ? 'excess' : 'not_weighed')
   if (isWet(q.method)) return afterSoaks(inBrine(q), q.steps)
   const shares = q.puts.map(put => sharesOf(q, put))
-  const agentG = q.puts.reduce((sum, put) => sum + (put.isAgent ? put.massG : 0), 0)
-  const pieces = q.pieces.map((piece, i): PieceCured => ({
-    pieceId: piece.pieceId,
-    greenG: piece.greenG,
-    puts: q.puts.map((put, k) => ({
-      atMs: put.atMs,
-      // Its share was weighed once more, on the mixing scale.
-      saltLowG: Math.max(0, shares[k]![i]! * (put.saltG / put.massG) - q.mixReadabilityG * (put.saltG / put.massG)),
-      nitriteLowG: put.isAgent && agentG > 0 ? ((piece.lowPpm * piece.greenG) / PPM_PER_UNIT) * (put.massG / agentG) : 0,
-    })),
-  }))
+  const pieces = q.pieces.map((piece, i): PieceCured => {
+    const nitriteG = q.puts.map((put, k) => shares[k]![i]! * put.nitriteShare)
+    const allG = sumOf(nitriteG, massG => massG)
+    return {
+      pieceId: piece.pieceId,
+      greenG: piece.greenG,
+      puts: q.puts.flatMap((put, k) =>
+        isOn(put, piece.pieceId)
+          ? {
+              atMs: put.atMs,
+              // Its share was weighed once more, on the mixing scale.
+              saltLowG: Math.max(0, shares[k]![i]! - q.mixReadabilityG) * put.saltShare,
+              nitriteLowG: allG > 0 ? ((piece.lowPpm * piece.greenG) / PPM_PER_UNIT) * (nitriteG[k]! / allG) : 0,
+            }
+          : [],
+      ),
+    }
+  })
   const loads = q.pieces.map((piece, i): PieceLoad => ({
     pieceId: piece.pieceId,
     greenHighG: piece.greenG + piece.greenOffG,
-    puts: q.puts.map((put, k) => ({ atMs: put.atMs, highG: shares[k]![i]! + q.mixReadabilityG })),
+    puts: q.puts.flatMap((put, k) =>
+      isOn(put, piece.pieceId) ? { atMs: put.atMs, highG: shares[k]![i]! + q.mixReadabilityG } : [],
+    ),
   }))
-  const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q.steps), loads)
+  const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q), loads)
   return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false }), q.steps)
 }
 
+const isOn = ({ pieces }: LotPut, pieceId: number): boolean => pieces === null || pieces.includes(pieceId)
+
 /** What of it went onto each piece, in their order, grams. */
-function sharesOf(q: LotStayedQuestion, { massG, pieceNumbers }: LotPut): Grams[] {
-  return shareByWeight(
-    massG,
-    q.pieces.map(piece => (pieceNumbers === null || pieceNumbers.includes(piece.number) ? piece.greenG : 0)),
+const sharesOf = (q: LotStayedQuestion, put: LotPut): Grams[] =>
+  shareByWeight(
+    put.massG,
+    q.pieces.map(piece => (isOn(put, piece.pieceId) ? piece.greenG : 0)),
   )
-}
 
 /**
  * Weighings of the meat by which nothing is left lying on it. After its rinse or a soak it carries water, which would
- * hide what ran off.
+ * hide what ran off; with more on it than anybody weighed it bounds nothing.
  */
-function weighingsOf(steps: readonly Step[]): MeatWeighed[] {
+function weighingsOf({ steps, puts }: LotStayedQuestion): MeatWeighed[] {
+  const hasMore = (id: number, atMs: Milliseconds) => puts.some(put => put.unweighed && put.atMs <= atMs && isOn(put, id))
   const isWater = (step: Step) => step.kind === 'soak' || (step.kind === 'out' && step.figures.rinses !== 0)
   const wet = (id: number, by: Step) =>
     steps.some(step => isWater(step) && step.pieces.includes(id) && byHappening(step, by) < 0)
   return steps.flatMap((step) => {
     if (step.kind !== 'weigh' || step.figures.what !== 'meat' || step.figures.saltLies) return []
-    if (step.pieces.some(id => wet(id, step))) return []
+    if (step.pieces.some(id => wet(id, step) || hasMore(id, step.fromMs))) return []
     return [{ atMs: step.fromMs, pieces: step.pieces, lowG: step.figures.netG - step.figures.offG }]
   })
 }

@@ -44,6 +44,8 @@ export const MEANING: Readonly<Record<StepKind, Meaning>> = {
   fry_test: { stages: OUT },
   dry: { stages: OUT, becomes: 'dry', lasts: true },
   rest: { stages: OUT, becomes: 'rest', lasts: true },
+  // A glaze goes on between or during heats; a marinade goes on where the meat lies.
+  flavour: { stages: [...RAW_OR_SMOKED, 'heat'], lasts: true },
   heat: { stages: OUT, becomes: 'heat', lasts: true, leaves: 'rest' },
   slice: { stages: RAW_OR_SMOKED },
 }

@@ -15,6 +15,7 @@ export const STEP_KINDS = [
   'fry_test',
   'dry',
   'rest',
+  'flavour',
   'heat',
   'slice',
 ] as const
@@ -52,6 +53,12 @@ export type DryWay = (typeof DRY_WAYS)[number]
 /** How meat rests: `part_frozen` to be sliced. */
 export const REST_WAYS = ['open', 'wrapped', 'sealed', 'part_frozen'] as const
 export type RestWay = (typeof REST_WAYS)[number]
+/** How flavour goes on after the cure: in a bag for hours, dry on the pellicle, or as a glaze, also during a heat. */
+export const FLAVOUR_WAYS = ['marinade', 'dry_spice', 'glaze'] as const
+export type FlavourWay = (typeof FLAVOUR_WAYS)[number]
+/** Where more of the cure goes on: `up` the face that lies up then. */
+export const ADD_FACES = ['flesh', 'fat', 'up', 'all'] as const
+export type AddFace = (typeof ADD_FACES)[number]
 /** What a fried slice tasted of, 1 far too little to 5 far too much, and what follows: it is done, or soaked again. */
 export const FRY_VERDICTS = ['done', 'again'] as const
 export type FryVerdict = (typeof FRY_VERDICTS)[number]
@@ -76,8 +83,12 @@ export interface FiguresOfStep {
   drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean; tookSalt?: boolean }
   look: Seen
   move: { spot: string | null }
-  /** More of the cure: what was weighed stands with the lot's ingredients, by this number. */
-  add: { application: number }
+  /**
+   * More of the cure: what went on stands with the lot's ingredients, by the step's number, or by the application before
+   * there were any. `readabilityG`: of the scale; `unweighed`: some of it went on without.
+   */
+  add: { application: number; face?: AddFace; readabilityG?: Grams; unweighed?: boolean }
+  flavour: { how: FlavourWay; readabilityG: Grams; unweighed: boolean }
   /**
    * The mix that was shaken off an excess cure, or the meat out of its brine; or the meat as it lies, which bounds what
    * ran off unseen unless salt lies on it still. `offG`: how far the scale may be off.

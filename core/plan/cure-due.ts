@@ -4,6 +4,7 @@ import { knotsOf, openLifeKnot, type InCure, type Turned } from '../life/knots'
 import { slotsOf, type RhythmSegment } from '../life/rhythm'
 import { SLOWEST_RHYTHM_DAYS } from '../rules/house'
 import type { Milliseconds } from '../units/quantities'
+import { addsDue, addWithTurn } from './adds-due'
 import { isOf, type DueLot, type Group } from './due-lot'
 import { due, type Due } from './due-thing'
 import type { Plan } from './plan'
@@ -38,9 +39,20 @@ export function cureDue(lot: DueLot, { plan, ids }: Group, nowMs: Milliseconds):
     = cure.pourOffEveryDays === null
       ? null
       : knot([{ fromDay: 0, everyDays: cure.pourOffEveryDays, how: 'turned' }], drained)
+  const withTurn = addWithTurn({ plan }, day)
   return [
-    ...(turn ? [due('turn', { why: 'rhythm' }, { pieces: turn.missing, byMs: turn.dueMs, late: nowMs >= turn.dueMs })] : []),
+    ...(turn
+      ? [
+          due('turn', { why: 'rhythm' }, {
+            pieces: turn.missing,
+            byMs: turn.dueMs,
+            late: nowMs >= turn.dueMs,
+            ...(withTurn && { add: withTurn }),
+          }),
+        ]
+      : []),
     ...(pour ? [due('drain', { why: 'rhythm' }, { pieces: pour.missing, byMs: pour.dueMs, late: nowMs >= pour.dueMs })] : []),
+    ...(turn && withTurn ? [] : addsDue(lot, { plan, ids }, { day, nowMs })),
     ...lookDue(lot, plan, looked, { day, nowMs }),
     ...endDue(lot, plan, day, nowMs),
   ]

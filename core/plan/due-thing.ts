@@ -1,12 +1,12 @@
 import type { Feel } from '../life/step'
 import type { Milliseconds } from '../units/quantities'
-import type { HourSpan, PlanItem, PlanItemKind } from './plan'
+import type { HourSpan, PlanItem, PlanItemKind, PlannedAdd } from './plan'
 
 /** What a plan asks of pieces. `touch`: is the surface tacky yet? `out`: the end of the cure. */
-export type DueKind = 'turn' | 'drain' | 'look' | 'out' | 'touch' | 'fry_test' | PlanItemKind
+export type DueKind = 'turn' | 'drain' | 'look' | 'add' | 'out' | 'touch' | 'fry_test' | PlanItemKind
 
 /** Asked of what cures; anything else of what is out. */
-export const DUE_IN_CURE: ReadonlySet<DueKind> = new Set<DueKind>(['turn', 'drain', 'look', 'out'])
+export const DUE_IN_CURE: ReadonlySet<DueKind> = new Set<DueKind>(['turn', 'drain', 'look', 'add', 'out'])
 
 /** Why something is due, for the line that says so. */
 export type DueWhy
@@ -19,6 +19,8 @@ export type DueWhy
     | { why: 'next' }
     | { why: 'after'; going: PlanItemKind; sinceMs: Milliseconds; hours: HourSpan }
     | { why: 'soaked' }
+    | { why: 'drained' }
+    | { why: 'turned' }
     | { why: 'session'; number: number; of: number }
 
 /** Something to do with pieces of a lot. `pieces` null: all of the lot. */
@@ -33,6 +35,8 @@ export interface Due {
   because: DueWhy
   /** The item of the plan that is meant: a plan may hold two of one kind. */
   item?: PlanItem
+  /** What goes on, by itself or with a turn. */
+  add?: PlannedAdd
 }
 
 /** Something due that may be done at once, any time today, unless more is said. */

@@ -1,5 +1,5 @@
 import type { RhythmSegment } from '../life/rhythm'
-import type { DryWay, PieceFace, RestWay } from '../life/step'
+import type { AddFace, DryWay, FlavourWay, RestWay, PieceFace } from '../life/step'
 import type { Fraction } from '../units/quantities'
 
 /** From so many hours to so many. */
@@ -10,10 +10,10 @@ export interface HourSpan {
 
 /** `each_turn`: on whichever face comes up, up to a cure day; `after_draining`: once, after the first liquid is gone. */
 export type AddWhen = { on: 'day'; day: number } | { on: 'each_turn'; toDay: number } | { on: 'after_draining' }
-/** What is meant to go on later. `share` of the lot's salt; null: as much as the look of it asks. */
+/** What is meant to go on later. `share` of the lot's mix, over all its turns; null: as much as the look of it asks. */
 export interface PlannedAdd {
   when: AddWhen
-  face: PieceFace | 'up' | 'all'
+  face: AddFace
   share: Fraction | null
 }
 
@@ -46,8 +46,6 @@ export interface CureEnd {
 
 export const HEAT_WAYS = ['cold', 'hot', 'bath', 'oven'] as const
 export type HeatWay = (typeof HEAT_WAYS)[number]
-export const FLAVOUR_WAYS = ['marinade', 'dry_spice', 'glaze'] as const
-export type FlavourWay = (typeof FLAVOUR_WAYS)[number]
 export const CUT_WAYS = ['rind_off', 'trim', 'divide'] as const
 export type CutWay = (typeof CUT_WAYS)[number]
 

@@ -38,6 +38,7 @@ const ITEM_OF: Partial<Record<StepKind, PlanItemKind>> = {
   soak: 'soak',
   rest: 'rest',
   dry: 'dry',
+  flavour: 'flavour',
   heat: 'heat',
   slice: 'slice',
 }

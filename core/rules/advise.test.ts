@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CURING_SALT_NO_1 } from '../cure/agent'
-import type { CureWeighed } from '../cure/pieces-ppm'
+import type { CureWeighed } from '../cure/cure-weighed'
 import { advise } from './advise'
 import { forbidsRubbing } from './judge-nitrite'
 import { cure, BELLY, verdict } from '../fixtures/judge-nitrite-samples'

@@ -1,6 +1,7 @@
 import { nitriteShare } from '../cure/agent'
 import { isWet } from '../cure/cure-method'
-import { lotPpm, meaningOfCure, type CureWeighed } from '../cure/pieces-ppm'
+import type { CureWeighed } from '../cure/cure-weighed'
+import { lotPpm, meaningOfCure } from '../cure/pieces-ppm'
 import { toDivision } from '../cure/to-division'
 import { PPM_PER_UNIT, type Grams } from '../units/quantities'
 import { isGood, judgeNitrite, type JudgedLimits, type NitriteStatus } from './judge-nitrite'

@@ -33,6 +33,10 @@ export const MOST_BLENDED_NITRITE_SHARE: Fraction = 0.1
 // Salt, sugar and what they come in, shares of green weight.
 
 /** Without nitrite, less salt than this is no cure. */
+/** Of what a plan keeps for later, less than this is not waited for. House. */
+export const STILL_TO_COME_SHARE: Fraction = 0.05
+/** Of a lot's mix that a plan keeps for later. House. */
+export const MOST_LATER_SHARE: Fraction = 0.9
 export const LEAST_SALT_ONLY_SHARE: Fraction = 0.018
 /** A measured nitrite cure outside these is a slip of the key or of the scale, not a cure. */
 export const LEAST_MEASURED_SALT_SHARE: Fraction = 0.01

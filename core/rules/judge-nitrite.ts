@@ -36,7 +36,7 @@ const DUST_PPM = 1e-9
 /**
  * Verdict on ingoing nitrite against floor and limit, both ppm as NaNO2. `got` null is a salt-only cure. The limit is
  * looked at before the floor: too much is refused, too little is held. The law is judged by the worst case; the shop's
- * own limits, a working rule, by the figure itself.
+ * own limits, a working rule, by the figure itself. What is open upwards shows no limit.
  */
 export function judgeNitrite(
   got: PpmWithBounds | null,
@@ -45,7 +45,7 @@ export function judgeNitrite(
 ): NitriteStatus {
   if (got === null) return 'no_nitrite'
   if (got.ppm > limits.maxPpm + DUST_PPM) return 'above_limit'
-  if (got.highPpm > limits.maxPpm + DUST_PPM) return 'limit_not_shown'
+  if (meaning === 'open' || got.highPpm > limits.maxPpm + DUST_PPM) return 'limit_not_shown'
   if (got.ppm < limits.floorPpm - DUST_PPM) return 'below_floor'
   if (meaning === 'exact' && got.lowPpm < limits.floorPpm - DUST_PPM) return 'floor_not_shown'
   const { floorPpm = null, maxPpm = null } = limits.house ?? {}
@@ -53,6 +53,22 @@ export function judgeNitrite(
     return 'outside_house'
   return meaning === 'upper_bound' ? 'up_to' : 'inside'
 }
+
+/** The worse of two verdicts is the one that comes first. */
+const WORST_FIRST: readonly NitriteStatus[] = [
+  'above_limit',
+  'limit_not_shown',
+  'below_floor',
+  'floor_not_shown',
+  'outside_house',
+]
+const rankOf = (status: NitriteStatus): number => {
+  const i = WORST_FIRST.indexOf(status)
+  return i < 0 ? WORST_FIRST.length : i
+}
+/** Of verdicts on parts of a lot the one that decides: the worst, of alike ones the first. At least one. */
+export const worstVerdict = <V extends { status: NitriteStatus }>(verdicts: readonly V[]): V =>
+  verdicts.reduce((worst, one) => (rankOf(one.status) < rankOf(worst.status) ? one : worst))
 
 /** A lot cannot be rubbed while its nitrite is above the legal maximum, or may be for all the weighing shows. */
 export const forbidsRubbing = (status: NitriteStatus): status is 'above_limit' | 'limit_not_shown' =>

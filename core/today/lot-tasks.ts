@@ -41,6 +41,7 @@ const TASK_OF: Partial<Record<DueKind, TaskKind>> = {
   turn: 'turn',
   drain: 'drain',
   look: 'look',
+  add: 'add',
   out: 'end_cure',
   touch: 'touch',
   fry_test: 'fry_test',
@@ -48,6 +49,7 @@ const TASK_OF: Partial<Record<DueKind, TaskKind>> = {
   soak: 'soak',
   rest: 'rest',
   dry: 'dry',
+  flavour: 'flavour',
   heat: 'smoke',
   slice: 'slice',
 }
@@ -64,8 +66,10 @@ export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
     .filter(due => due.notBeforeMs === null)
     .flatMap((due): (Task & { inCure: boolean })[] => {
       const kind = TASK_OF[due.kind]
-      const { pieces, because, item } = due
-      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, item, inCure: DUE_IN_CURE.has(due.kind) }] : []
+      const { pieces, because, item, add } = due
+      // The second application is a task of its own.
+      if (because.why === 'drained' && lot.secondDue) return []
+      return kind ? [{ ...task(kind, due.byMs, due.late), pieces, because, item, add, inCure: DUE_IN_CURE.has(due.kind) }] : []
     })
   const tasks = (some: typeof asked) => some.map(({ inCure: _inCure, ...one }): Task => one)
   const isLate = nowMs - (lot.drainedAtMs ?? nowMs) > MS_PER_DAY

@@ -1,11 +1,12 @@
 import type { DueWhy } from '../plan/due-thing'
-import type { PlanItem } from '../plan/plan'
+import type { PlanItem, PlannedAdd } from '../plan/plan'
 import type { Milliseconds } from '../units/quantities'
 
 export const TASK_KINDS = [
   'turn',
   'drain',
   'look',
+  'add',
   'second_half',
   'end_cure',
   'ask_plan',
@@ -15,6 +16,7 @@ export const TASK_KINDS = [
   'rest',
   'dry',
   'touch',
+  'flavour',
   'read_place',
   'read_smoke',
   'read_cooling',
@@ -36,4 +38,6 @@ export interface Task {
   pieces?: readonly number[] | null
   because?: DueWhy
   item?: PlanItem | undefined
+  /** What goes on with it. */
+  add?: PlannedAdd | undefined
 }

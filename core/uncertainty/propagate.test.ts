@@ -17,10 +17,8 @@ describe('worst case and k = 2 by moving each input', () => {
       ratio,
     )
     const closed = ppmInterval(
-      { massG: c.agentG, readabilityG: c.agentReadabilityG, readings: 1 },
+      [{ massG: c.agentG, readabilityG: c.agentReadabilityG, readings: 1, share: c.nitriteFraction, shareTolerance: c.labelTolerance }],
       { massG: c.greenWeightG, readabilityG: c.meatReadabilityG, readings: 1 },
-      c.nitriteFraction,
-      c.labelTolerance,
     )
     expect(found.low / c.lowPpm).toBeCloseTo(1, 9)
     expect(found.high / c.highPpm).toBeCloseTo(1, 9)

@@ -18,6 +18,7 @@ import * as places from './migrations/2026-11-30-places'
 import * as recipeLots from './migrations/2026-12-01-recipe-lots'
 import * as plans from './migrations/2026-12-02-plans'
 import * as partyNames from './migrations/2026-12-03-party-names'
+import * as adds from './migrations/2026-12-04-adds'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -44,6 +45,7 @@ const MIGRATIONS: readonly Migration[] = [
   recipeLots,
   plans,
   partyNames,
+  adds,
 ]
 
 /**

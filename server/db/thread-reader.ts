@@ -76,10 +76,10 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       rows(
         ingredientLotIds,
         ids => `
-      SELECT u.ingredient_lot_id AS ingredientLotId, l.code, ${epochMs('COALESCE(u.applied_at, l.rubbed_at)')} AS atMs,
-        CAST(u.weighed_g AS DOUBLE) AS massG, CAST(l.mix_readability_g AS DOUBLE) AS readabilityG,
-        u.weighed_typed AS typed, l.rubbed_by_id AS byId, l.mix_scale_id AS scaleId
-      FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id WHERE u.voided = 0 AND u.ingredient_lot_id IN (${ids}) ORDER BY u.id`,
+      SELECT u.ingredient_lot_id AS ingredientLotId, l.code, ${epochMs('COALESCE(s.from_at, u.applied_at, l.rubbed_at)')} AS atMs,
+        CAST(u.weighed_g AS DOUBLE) AS massG, CAST(COALESCE(u.readability_g, l.mix_readability_g) AS DOUBLE) AS readabilityG,
+        u.weighed_typed AS typed, COALESCE(s.by_id, l.rubbed_by_id) AS byId, COALESCE(u.scale_id, l.mix_scale_id) AS scaleId
+      FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id LEFT JOIN steps s ON s.id = u.step_id WHERE u.voided = 0 AND u.ingredient_lot_id IN (${ids}) ORDER BY u.id`,
       ),
     bundlesOf: async (lotIds) => {
       // By the index alone, which holds all of this but the codes.

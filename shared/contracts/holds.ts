@@ -25,6 +25,7 @@ export const HOLD_REASONS = [
   'arrival_poor',
   'wrong_agent',
   'unknown_agent',
+  'past_date',
   'outside_house',
   'residual_high',
   'by_hand',

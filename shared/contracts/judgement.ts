@@ -13,12 +13,14 @@ export interface Judgement {
   status: NitriteStatus
   cut: Cut
   rind: Rind
-  /** Null for a salt-only lot. */
+  /** Of the lot, or of the pieces that decide; null without nitrite. */
   lot: PpmWithBounds | null
+  /** Numbers of pieces on which something went alone, and whose figure decides; left out: all are alike. */
+  decides?: number[]
   pieces: PpmWithBounds[]
   row: RuleRow
   method: CureMethod
-  /** Whether the figures say what went in, the most that can have, or nothing. */
+  /** Whether the figures say what went in, the most that can have, the least, or nothing. */
   meaning: PpmMeaning
   ruleSetId: string
   /** The row's maximum as NaNO2; the row itself may count the ion. */

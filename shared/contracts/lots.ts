@@ -1,5 +1,5 @@
 import type { Stage } from '#core/life/meaning'
-import type { Feel, PieceFace } from '#core/life/step'
+import type { AddFace, Feel, PieceFace } from '#core/life/step'
 import type { Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
 import type { DoneStep } from '#core/plan/progress'
 import { z } from 'zod'
@@ -164,7 +164,7 @@ export interface ResidualView {
   highPpm: Ppm | null
   /** Under this yield the bound passes the limit. */
   leastYield: number | null
-  why: 'lab_always' | 'nitrate' | 'no_figure' | 'not_finished' | 'over' | null
+  why: 'lab_always' | 'nitrate' | 'unweighed' | 'no_figure' | 'not_finished' | 'over' | null
 }
 
 export interface LotView extends Omit<LotSummary, 'judgement'> {
@@ -195,7 +195,13 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     weighedTyped: string
     id: number
     application: number
+    /** Of the pieces it went on; null: all. */
     pieceNumbers: number[] | null
+    /** When it went on, on which face, for what; null: with the rub, all over, for the cure. */
+    atMs: Milliseconds | null
+    face: AddFace | null
+    usedFor: 'flavour' | null
+    unweighed: boolean
   }[]
   holds: HoldView[]
   packList: {

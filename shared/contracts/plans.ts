@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { DRY_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
+import { ADD_FACES, DRY_WAYS, FLAVOUR_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
 import { TURN_WAYS } from '#core/life/rhythm'
-import { CUT_WAYS, END_WAYS, FLAVOUR_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
+import { CUT_WAYS, END_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
 import { planFault, type PlanFault } from '#core/plan/plan-fault'
 import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
@@ -42,7 +42,7 @@ const cure = z.strictObject({
           z.strictObject({ on: z.literal('each_turn'), toDay: day() }),
           z.strictObject({ on: z.literal('after_draining') }),
         ]),
-        face: z.enum([...PIECE_FACES, 'up', 'all']),
+        face: z.enum(ADD_FACES),
         share: fraction().nullable(),
       }),
     )
@@ -84,6 +84,7 @@ const WHERE: Record<PlanFault, (string | number)[]> = {
   end_before_ready: ['end', 'toDay'],
   look_after_end: ['cure', 'looks'],
   add_after_end: ['cure', 'adds'],
+  adds_over: ['cure', 'adds'],
   slice_before_more: ['then'],
   rinse_not_first: ['then'],
 }

@@ -1,5 +1,5 @@
 import type { Ppm } from '#core/units/quantities'
-import type { LotPiece, LotSummary } from './lots'
+import type { JudgementBrief, LotPiece, LotSummary } from './lots'
 import type { ToldKind } from './steps'
 
 /** A lot as a press left it: what the rooms show of its life. */
@@ -11,6 +11,8 @@ export type LotNow = Pick<
   openHolds?: LotSummary['openHolds']
   /** The least that stayed, only where it may have changed. */
   leastPpm?: Ppm | null
+  /** Judged afresh, where something was put on. */
+  judgement?: JudgementBrief
   pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs'>[]
 }
 

@@ -41,6 +41,7 @@ export const recipeContract = z
     cut: z.enum(CUTS),
     purpose: z.enum(PURPOSES),
     method: z.enum(CURE_METHODS),
+    /** Null: salt only, by any method. */
     agent: z.enum(AGENT_KINDS).nullable(),
     nitritePpm: z.number().min(0).max(700),
     saltShare: z.number().min(0.01).max(0.15),
@@ -57,8 +58,8 @@ export const recipeContract = z
   })
   .superRefine((recipe, ctx) => {
     const fault = (path: string, message: EntryCode) => ctx.addIssue({ code: 'custom', path: [path], message })
-    if ((recipe.method === 'salt_only') !== (recipe.agent === null))
-      fault('agent', recipe.agent === null ? 'agent_missing' : 'agent_in_salt_only')
+    if (recipe.agent === null && recipe.method !== 'salt_only' && recipe.nitritePpm > 0) fault('agent', 'agent_missing')
+    if (recipe.method === 'salt_only' && recipe.agent !== null) fault('agent', 'agent_in_salt_only')
     if (recipe.days.bestBy < recipe.days.readyFrom) fault('days', 'best_by_before_ready')
     if (recipe.sides.flesh + recipe.sides.fat + recipe.sides.edges === 0) fault('sides', 'sides_empty')
   })
@@ -84,7 +85,7 @@ export const recipeSchema = (): object => ({
   ...z.toJSONSchema(recipeFile, { io: 'input' }),
   title: 'Cure recipes',
   description:
-    'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent; days.bestBy is not before days.readyFrom.',
+    'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent and 0 ppm, by any method; days.bestBy is not before days.readyFrom.',
 })
 
 /** `made`: how many lots by it; `lots`: the latest of them. */

@@ -2,7 +2,8 @@ import type { Celsius, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import type { Formulation } from '#core/cure/formulate'
 import type { SmokeOutcome } from '#core/smoke/outcome'
 import type { PlaceKind } from '#core/places/place-kind'
-import type { CureMethod } from '#core/cure/cure-method'
+import type { CureMethod, PpmMeaning } from '#core/cure/cure-method'
+import type { NitriteStatus } from '#core/rules/judge-nitrite'
 import type { RuleSet } from '#core/rules/rule-set'
 import type { EventKind } from './event-kinds'
 import type { HoldReason } from './holds'
@@ -237,6 +238,9 @@ export type RecordOf = OfEveryKind<{
       places: Readonly<Record<number, string>>
       /** The least that stayed, where it may have changed. */
       stayed?: readonly { lot: string; leastPpm: Ppm | null; why: LotNotShownWhy | null }[]
+      /** What it comes to, where something was put on, and the names of what was, by code. */
+      nitrite?: readonly { lot: string; ppm: Ppm; lowPpm: Ppm; status: NitriteStatus; meaning: PpmMeaning }[]
+      names?: Readonly<Record<string, string>>
     }
   }
   /** Of the first version only. */

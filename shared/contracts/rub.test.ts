@@ -43,9 +43,14 @@ describe('a lot, by every method', () => {
     excess: { weighedBack: '120' },
     wet_equilibrium: { water: '1 kg' },
     wet_pick_up: BRINE,
-    salt_only: { agent: null },
+    salt_only: { agent: null, ...targets({ nitritePpm: '0' }) },
   }
   it.each(CURE_METHODS)('%s takes what it needs', method => expect(lot({ method, ...NEEDS[method] })).toEqual([]))
+  it.each(CURE_METHODS.filter(method => method !== 'salt_only'))('%s goes without nitrite, when that is said', (method) => {
+    const saltOnly = { method, ...NEEDS[method], agent: null }
+    expect(lot({ ...saltOnly, ...targets({ nitritePpm: '0' }) })).toEqual([])
+    expect(lot(saltOnly)).toEqual(['agent.lotCode:agent_missing'])
+  })
   it('and says what is missing', () => {
     expect(lot({ method: 'two_applications' })).toEqual(['firstShare:empty'])
     expect(lot({ method: 'wet_equilibrium' })).toEqual(['water:empty'])

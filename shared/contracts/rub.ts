@@ -63,6 +63,7 @@ export const rubInput = z
       saltBasis: z.enum(['total', 'added']),
       nitritePpm: decimal(0, 700),
     }),
+    /** Null: salt only, by any method; its target is 0 then. */
     agent: weighed.nullable(),
     salt: weighed.nullable(),
     sugar: weighed.nullable(),
@@ -97,9 +98,10 @@ export const rubInput = z
   })
   .superRefine((input, ctx) => {
     const fault = (path: (string | number)[], message: EntryCode) => ctx.addIssue({ code: 'custom', path, message })
-    const saltOnly = input.method === 'salt_only'
-    if (!saltOnly && input.agent === null) fault(['agent', 'lotCode'], 'agent_missing')
-    if (saltOnly && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
+    // Forgotten, or meant: the target says which, or the old name.
+    const isMeant = input.method === 'salt_only' || input.targets.nitritePpm === 0
+    if (input.agent === null && !isMeant) fault(['agent', 'lotCode'], 'agent_missing')
+    if (input.method === 'salt_only' && input.agent !== null) fault(['agent', 'lotCode'], 'agent_in_salt_only')
     const wrong = input.plan && planFault(withDays(input.plan, input.readyFromDay, input.bestByDay))
     if (wrong && wrong !== 'end_before_ready') fault(['plan'], wrong)
     if (input.bestByDay < input.readyFromDay) fault(['bestByDay'], 'best_by_before_ready')
@@ -117,7 +119,8 @@ export type RubInput = z.output<typeof rubInput>
 
 /** The second of two applications, after the first draining. */
 export const secondApplicationInput = z.strictObject({
-  agent: weighed,
+  /** Null only where the first was without. */
+  agent: weighed.nullable(),
   salt: weighed.nullable(),
   sugar: weighed.nullable(),
   mixScaleId: instrumentId(),

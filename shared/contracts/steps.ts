@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { TURN_WAYS } from '#core/life/rhythm'
 import {
+  ADD_FACES,
   COLOURS,
   DRY_WAYS,
   FEELS,
+  FLAVOUR_WAYS,
   FRY_VERDICTS,
   LIQUIDS,
   PIECE_FACES,
@@ -12,9 +14,10 @@ import {
   SPOTS,
   SURFACES,
 } from '#core/life/step'
-import { MOST_PIECES, ROUGH_ML } from '#core/rules/house'
-import { code, decimal, DRAINED_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
+import { MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/house'
+import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
+import { named } from './issues'
 
 /** Lots in one press, and kinds of step in it. */
 export const MOST_LOTS_A_PRESS = 60
@@ -41,6 +44,15 @@ const lasted = () => z.int().min(1).max(MOST_LASTED_MINUTES).nullable()
 /** Where it lies from then on; null: where it lay. */
 const placeId = () => z.int().positive().nullable()
 
+/** What goes on: lots of the store, each with its weight for all pieces of the press; null: without being weighed. */
+const puts = () =>
+  z
+    .array(z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE).nullable() }))
+    .min(1, named('nothing_put_on'))
+    .max(MOST_SEASONINGS + 3, named('too_many_seasonings'))
+/** It was asked about, and lies on the meat already. */
+const sure = () => z.boolean().default(false)
+
 /** What can be told by a press, each kind with what it says. */
 const stepInput = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('turn'), how: z.enum(TURN_WAYS), face: z.enum(PIECE_FACES).nullable() }),
@@ -56,7 +68,7 @@ const stepInput = z.discriminatedUnion('kind', [
     /** Salt that had not dissolved went along. */
     tookSalt: z.boolean().default(false),
     /** More than the usual was asked about, and stands. */
-    sure: z.boolean().default(false),
+    sure: sure(),
   }),
   z.strictObject({
     kind: z.literal('look'),
@@ -94,6 +106,17 @@ const stepInput = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('dry'), minutes: lasted(), how: z.enum(DRY_WAYS), placeId: placeId() }),
   z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId() }),
+  /** More of the cure: salt, curing salt or a mix. */
+  z.strictObject({ kind: z.literal('add'), face: z.enum(ADD_FACES), parts: puts(), scaleId: instrumentId(), sure: sure() }),
+  /** Flavour after the cure; a marinade goes on, or lasted so many minutes. */
+  z.strictObject({
+    kind: z.literal('flavour'),
+    how: z.enum(FLAVOUR_WAYS),
+    minutes: z.int().min(0).max(MOST_LASTED_MINUTES).nullable(),
+    parts: puts(),
+    scaleId: instrumentId(),
+    sure: sure(),
+  }),
 ])
 export type StepInput = z.output<typeof stepInput>
 export type ToldKind = StepInput['kind']
@@ -128,6 +151,10 @@ export const pressInput = z
   })
   .refine(input => new Set(input.lots.map(lot => lot.code)).size === input.lots.length, {
     error: 'lot_twice',
+    path: ['lots'],
+  })
+  .refine(input => input.lots.length === 1 || input.steps.every(step => !('parts' in step)), {
+    error: 'one_lot_a_put',
     path: ['lots'],
   })
 export type PressInput = z.output<typeof pressInput>

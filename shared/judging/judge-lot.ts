@@ -1,14 +1,17 @@
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { nitrateShare, type CuringAgent } from '#core/cure/agent'
 import { legalMethod, type CureMethod } from '#core/cure/cure-method'
-import { lotPpm, meaningOfCure, piecesPpm, type CureWeighed, type PieceWeighed } from '#core/cure/pieces-ppm'
+import type { CureWeighed, PieceWeighed, PutWeighed } from '#core/cure/cure-weighed'
+import { loadsPpm, piecesPpm } from '#core/cure/pieces-ppm'
+import { putsOf } from '#core/cure/puts'
 import { advise, NO_ADVICE } from '#core/rules/advise'
 import type { Cut, Rind } from '#core/rules/cuts'
 import type { HouseLimits } from '#core/rules/house'
-import { judgeNitrite } from '#core/rules/judge-nitrite'
+import { judgeNitrite, worstVerdict } from '#core/rules/judge-nitrite'
 import { limitsFor } from '#core/rules/limits'
 import type { RuleSet } from '#core/rules/rule-set'
-import { type Grams, PPM_PER_UNIT } from '#core/units/quantities'
+import { sumOf } from '#core/lists/sum-of'
+import { type Grams, PPM_PER_UNIT, type Ppm } from '#core/units/quantities'
 import type { Judgement } from '../contracts/judgement'
 
 export interface JudgeQuestion {
@@ -32,6 +35,10 @@ export interface JudgeQuestion {
   waterG?: Grams
   afterG?: Grams | null
   mostPickUp?: number
+  /** What went on after the rub. */
+  adds?: readonly PutWeighed[]
+  /** Places of pieces on which nitrite went that nobody weighed. */
+  unweighed?: readonly number[]
 }
 
 /**
@@ -49,17 +56,20 @@ export function judgeLot(q: JudgeQuestion): Judgement | null {
   })
   if (!limits) return null
   const cure: CureWeighed | null = q.agent && { ...q, agent: q.agent }
-  const lot = cure && lotPpm(cure)
-  const meaning = cure ? meaningOfCure(cure) : 'none'
-  const status = judgeNitrite(lot, limits, meaning)
+  const verdicts = cure
+    ? loadsPpm(cure).map(load => ({ ...load, status: judgeNitrite(load.got, limits, load.meaning) }))
+    : []
+  const worst = verdicts.length ? worstVerdict(verdicts) : null
+  const status = worst?.status ?? 'no_nitrite'
   const greenG = q.pieces.reduce((sum, piece) => sum + piece.massG, 0)
   return {
     status,
     cut: q.cut,
     rind: q.rind,
     method: q.method,
-    meaning,
-    lot,
+    meaning: worst?.meaning ?? 'none',
+    lot: worst?.got ?? null,
+    ...(worst?.pieces ? { decides: worst.pieces.map(i => i + 1) } : {}),
     pieces: cure ? piecesPpm(cure) : [],
     row: limits.row,
     maxPpm: limits.maxPpm,
@@ -67,15 +77,19 @@ export function judgeLot(q: JudgeQuestion): Judgement | null {
     floorSource: limits.floorSource,
     house: limits.house,
     residual: q.agent ? [...limits.residual] : [],
-    nitrate:
-      q.agent && q.agent.nitrateFraction > 0
-        ? { ppm: (PPM_PER_UNIT * q.agentG * nitrateShare(q.agent)) / greenG, maxPpm: limits.nitrateMaxPpm }
-        : null,
+    nitrate: nitrateOf(cure, greenG, limits.nitrateMaxPpm),
     ruleSetId: q.rules.id,
     jurisdiction: q.rules.jurisdiction,
     ruleTextDate: q.rules.textDate,
     confirmed: q.confirmed,
-    advice: cure ? advise(cure, limits, status) : NO_ADVICE,
+    // What lies on the meat is not taken off again.
+    advice: cure && !q.adds?.length && !q.unweighed?.length ? advise(cure, limits, status) : NO_ADVICE,
     arithmetic: ARITHMETIC_VERSION,
   }
+}
+
+/** All nitrate over all meat, as NaNO3; null where none went on. */
+function nitrateOf(cure: CureWeighed | null, greenG: Grams, maxPpm: Ppm): Judgement['nitrate'] {
+  const nitrateG = cure ? sumOf(putsOf(cure), put => put.agentG * nitrateShare(put.agent)) : 0
+  return nitrateG > 0 ? { ppm: (PPM_PER_UNIT * nitrateG) / greenG, maxPpm } : null
 }

@@ -83,6 +83,6 @@ describe('the salt\'s question', () => {
     expect(one.plannedG / 5000).toBeCloseTo(plan!.totalSaltShare, 9)
   })
   it('is not asked of a cure without nitrite', () => {
-    expect(asked({ method: 'salt_only' })).toBeNull()
+    expect(asked({ agentG: 0, agentSaltShare: 0 })).toBeNull()
   })
 })

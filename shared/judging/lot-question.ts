@@ -52,7 +52,8 @@ export function lotQuestion({ applied, toCome, ...lot }: LotWeighed): JudgeQuest
   return {
     ...lot,
     agentG: massOf(applied, part => part.role === 'agent') + rest.agentG,
-    agentReadings: lot.method === 'two_applications' ? 2 : 1,
+    // What is still to come is weighed once more.
+    agentReadings: (massOf(applied, part => part.role === 'agent') > 0 ? 1 : 0) + (rest.agentG > 0 ? 1 : 0),
     mixG: massOf(applied, part => part.shared) + rest.agentG + rest.saltG + rest.sugarG,
   }
 }
@@ -71,7 +72,7 @@ export function saltQuestion(q: {
   saltG: Grams
   seasonings: readonly (Grams | null)[]
 }): SaltQuestion | null {
-  if (q.method === 'salt_only') return null
+  if (q.agentG <= 0) return null
   const basePlannedG = q.plan.saltG + q.plan.agentG * q.agentSaltShare
   const plannedG = basePlannedG + carriedBy(q.plan.seasonings, 'saltFraction')
   if (!(plannedG > 0)) return null

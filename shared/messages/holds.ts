@@ -7,8 +7,8 @@ import type { HoldReason } from '../contracts/holds'
 const WORDS: Record<HoldReason, (as: Notation) => string> = {
   below_floor: () => 'nitrite below the floor',
   floor_not_shown: () => 'the weighing cannot show the nitrite floor',
-  above_limit: () => 'nitrite above the limit after a correction',
-  limit_not_shown: () => 'the weighing cannot show the nitrite limit after a correction',
+  above_limit: () => 'nitrite above the limit by what was put on or set right',
+  limit_not_shown: () => 'the weighing cannot show the nitrite limit',
   fridge_warm: as =>
     `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over ${formatSpan(FRIDGE_CHECKS.hold.forMs)}`,
   place_warm: () => 'lay too warm',
@@ -27,6 +27,7 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
   arrival_warm: as => `came in above ${formatLimit(ARRIVAL_REFUSE_C, as)}`,
   arrival_poor: () => 'held on arrival',
   wrong_agent: () => 'the wrong curing salt was used',
+  past_date: () => 'something past its date went on',
   unknown_agent: () => 'nobody knows which curing salt was used',
   outside_house: () => 'outside the shop\'s own nitrite limits',
   residual_high: () => 'more residual nitrite than the law allows',

@@ -1,8 +1,9 @@
 import type { RhythmSegment, TurnWay } from '#core/life/rhythm'
-import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, FlavourWay, HeatWay, HourSpan } from '#core/plan/plan'
+import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, HeatWay, HourSpan } from '#core/plan/plan'
+import type { FlavourWay } from '#core/life/step'
 import { upperFirst } from '#core/lists/upper-first'
 import { formatNumber, type Notation } from '#core/units/format'
-import { DRY_WORDS, REST_WORDS } from './steps'
+import { DRY_WORDS, ON_FACE, REST_WORDS } from './steps'
 
 /** A line of a plan, known by what it is about. */
 export interface PlanLine {
@@ -65,11 +66,10 @@ const ITEM: { [K in PlanItemKind]: (item: PlanItemOf<K>, as: Notation) => string
 export const itemWords = (item: PlanItem, as: Notation): string =>
   (ITEM[item.kind] as (one: PlanItem, as: Notation) => string)(item, as)
 
-const FACE = { flesh: 'on the flesh', fat: 'on the fat', up: 'on the face that comes up', all: 'all over' } as const
 function addWords({ when, face, share }: PlannedAdd, as: Notation): string {
   const at
     = when.on === 'day' ? `on day ${when.day}` : when.on === 'each_turn' ? `with each turn to day ${when.toDay}` : 'after the first draining'
-  return `more ${FACE[face]} ${at}${share === null ? '' : `, ${number(100 * share, as)} % of it`}`
+  return `more ${ON_FACE[face]} ${at}${share === null ? '' : `, ${number(100 * share, as)} % of it`}`
 }
 
 function endWords({ by, fromDay, toDay, from }: Plan['end']): string {

@@ -25,6 +25,8 @@ export function residualWords(r: ResidualView, as: Notation): string {
       return `Your authority wants a laboratory result for every lot; ${limit} (${r.source}).`
     case 'nitrate':
       return `Nitrate went in, or a curing salt without a certificate: only a laboratory shows what is left; ${limit} (${r.source}).`
+    case 'unweighed':
+      return `Nitrite went on that nobody weighed, or after the cure: only a laboratory shows what is left; ${limit} (${r.source}).`
     case 'no_figure':
       return `The set in force has no figure for it: take it from the text (${r.source}), and have a laboratory look.`
     case 'not_finished':

@@ -1,5 +1,5 @@
 import type { ContradictionCode, Mend } from '#core/life/meaning'
-import type { DryWay, RestWay, StepKind } from '#core/life/step'
+import type { AddFace, DryWay, FlavourWay, RestWay, StepKind } from '#core/life/step'
 
 /** What was done to the pieces: "was turned". */
 export const STEP_DONE: Readonly<Record<StepKind, string>> = {
@@ -16,6 +16,7 @@ export const STEP_DONE: Readonly<Record<StepKind, string>> = {
   dry: 'set to dry',
   rest: 'laid to rest',
   heat: 'put into the smoke',
+  flavour: 'flavoured',
   slice: 'sliced',
 }
 
@@ -37,6 +38,19 @@ export const WHY_NOT: Readonly<Record<ContradictionCode, string>> = {
   in_heat: 'was in the smoke',
 }
 
+/** How flavour went on. */
+export const FLAVOURED: Readonly<Record<FlavourWay, string>> = {
+  marinade: 'In a marinade',
+  dry_spice: 'Dry spice on',
+  glaze: 'Glazed',
+}
+/** Where more of the cure goes on. */
+export const ON_FACE: Readonly<Record<AddFace, string>> = {
+  up: 'on the face that lies up',
+  flesh: 'on the flesh',
+  fat: 'on the fat',
+  all: 'all over',
+}
 /** How it dries, and how it rests. */
 export const DRY_WORDS: Readonly<Record<DryWay, string>> = {
   rack: 'on the rack',

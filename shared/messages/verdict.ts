@@ -1,4 +1,5 @@
 import { upperFirst } from '#core/lists/upper-first'
+import { wordList } from '#core/lists/word-list'
 import type { Grams, Ppm } from '#core/units/quantities'
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { isWet, type CureMethod } from '#core/cure/cure-method'
@@ -42,8 +43,9 @@ const fix = (j: Judgement, as: Notation, readabilityG: Grams): string => {
 export function verdictWords(j: Judgement, as: Notation, readabilityG: Grams): string {
   if (!j.lot)
     return `Salt only: no nitrite. Keep it at ${formatLimit(COLD_SMOKE_SALT_ONLY_C, as)} or colder all the way, cook before eating.`
-  const upTo = j.meaning === 'upper_bound' ? 'Up to ' : ''
-  const got = `${upTo}${formatPpm(j.lot.ppm, as)}`
+  if (j.meaning === 'open' && j.status === 'limit_not_shown') return openWords(j, as)
+  const upTo = `${whichWords(j)}${j.meaning === 'upper_bound' ? 'up to ' : ''}`
+  const got = upperFirst(`${upTo}${formatPpm(j.lot.ppm, as)}`)
   const floor = formatPpm(j.floorPpm, as)
   const { lot } = j
   const beside = (ppm: Ppm, limit: number | null | undefined) =>
@@ -56,18 +58,28 @@ export function verdictWords(j: Judgement, as: Notation, readabilityG: Grams): s
     case 'up_to':
       return `${got}, limit ${ruleWords(j, as)}. What the meat took up is not known without a test: cool it as if it were not cured.`
     case 'outside_house':
-      return `${upTo}${beside(lot.ppm, missed)}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
+      return `${upperFirst(`${upTo}${beside(lot.ppm, missed)}`)}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
     case 'above_limit':
-      return `${upTo}${beside(lot.ppm, j.maxPpm)}, limit ${ruleWords(j, as)}.${then}`
+      return `${upperFirst(`${upTo}${beside(lot.ppm, j.maxPpm)}`)}, limit ${ruleWords(j, as)}.${then}`
     case 'limit_not_shown':
       return `${got}, but it may be up to ${beside(lot.highPpm, j.maxPpm)}; limit ${ruleWords(j, as)}.${then}`
     case 'below_floor':
-      return `${upTo}${beside(lot.ppm, j.floorPpm)}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
+      return `${upperFirst(`${upTo}${beside(lot.ppm, j.floorPpm)}`)}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
     case 'floor_not_shown':
       return `${got}, but it may be only ${beside(lot.lowPpm, j.floorPpm)}; floor ${floor} (${j.floorSource}).${then}`
     case 'no_nitrite':
       return ''
   }
+}
+
+/** "pieces 3 and 4: ", where something went on them alone and their figure decides. */
+const whichWords = ({ decides }: Judgement): string =>
+  decides ? `${decides.length === 1 ? 'piece' : 'pieces'} ${wordList(decides)}: ` : ''
+
+/** Nobody weighed all of it: nothing but the least can be said. */
+const openWords = (j: Judgement, as: Notation): string => {
+  const least = j.lot!.lowPpm > 0 ? `at least ${formatPpm(j.lot!.lowPpm, as)}` : 'how much is not known'
+  return `${upperFirst(`${whichWords(j)}${least}`)}, and more went on that nobody weighed: the limit of ${ruleWords(j, as)} is not shown. The owner decides.`
 }
 
 const houseWords = (j: Judgement, as: Notation): string => {
@@ -95,7 +107,7 @@ export const STATUS_WORDS: Record<Judgement['status'], string> = {
  * only.
  */
 export function doubtWords(j: Judgement, as: Notation): string {
-  if (!j.lot) return ''
+  if (!j.lot || j.meaning === 'open') return ''
   const least = j.meaning === 'upper_bound' ? '' : `${formatPpm(j.lot.lowPpm, as)} to `
   const widest = j.pieces.reduce((wide, piece) => Math.max(wide, piece.expandedPpm), 0)
   const each = j.pieces.length > 1 && Number.isFinite(widest) ? `; each piece ± ${formatPpm(widest, as)} or better` : ''
@@ -118,6 +130,7 @@ export const standingWords = (j: Judgement, as: Notation): string => {
 export const MEANING_WORDS: Record<Judgement['meaning'], string> = {
   exact: 'what went in',
   upper_bound: 'the most that can have gone in',
+  open: 'the least that went in: more went on without weighing',
   none: 'no nitrite',
 }
 

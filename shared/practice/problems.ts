@@ -1,6 +1,7 @@
 import { AGENT_TYPES } from '#core/agents/agent-kinds'
 import { CURING_SALT_NO_1, type CuringAgent } from '#core/cure/agent'
-import { equalScoopsPpm, lotPpm, type CureWeighed, type PpmWithBounds } from '#core/cure/pieces-ppm'
+import type { CureWeighed } from '#core/cure/cure-weighed'
+import { equalScoopsPpm, lotPpm, type PpmWithBounds } from '#core/cure/pieces-ppm'
 import type { Cut, Rind } from '#core/rules/cuts'
 import { limitsFor } from '#core/rules/limits'
 import { US_RULES } from '#core/rules/sets/us-rules'

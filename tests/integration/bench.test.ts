@@ -57,7 +57,7 @@ describe('every method, judged by what its ppm means', () => {
         mixScaleId: s.mixScaleId,
       })
     expect(await second('9')).toMatchObject({ status: 422, body: { code: 'rub_above_limit' } })
-    expect(await second('4.6', await agentLot('no_1'))).toMatchObject({ body: { code: 'second_other_agent' } })
+    expect(await second('4.6', await agentLot('no_2'))).toMatchObject({ body: { code: 'second_other_agent' } })
     expect((await view(rubbed)).ingredients).toHaveLength(3)
     expect(await second('4.6')).toMatchObject({ status: 200 })
     expect(await second('4.6')).toMatchObject({ status: 409, body: { code: 'no_second_due' } })

@@ -13,6 +13,11 @@ const lot = computed(() => props.judgement.lot)
 const scale = computed(() => beamScale(W, 5, props.judgement.maxPpm, lot.value ? [lot.value] : []))
 /** The other end of the weight: the least that stayed, where liquid took some along. */
 const least = computed(() => (lot.value ? secondEnds([lot.value.lowPpm], [props.judgement.leastPpm])[0]! : null))
+const figure = computed(() => {
+  const { meaning } = props.judgement
+  if (meaning === 'open') return `at least ${ppm(lot.value!.lowPpm)}`
+  return `${meaning === 'upper_bound' ? 'up to ' : ''}${ppm(lot.value!.ppm)}`
+})
 const x = (value: number) => scale.value.x(value)
 </script>
 
@@ -27,7 +32,7 @@ const x = (value: number) => scale.value.x(value)
       <line class="bar" :x1="x(lot.lowPpm)" :x2="x(lot.highPpm)" y1="12" y2="12" />
       <path class="body" :d="`M${x(lot.ppm) - 2} 12 h4 l3 10 h-10 z`" />
     </svg>
-    <span v-if="least !== null" class="visually-hidden">at least {{ ppm(least) }} stayed, of </span><span>{{ judgement.meaning === 'upper_bound' ? 'up to ' : '' }}{{ ppm(lot.ppm) }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
+    <span v-if="least !== null" class="visually-hidden">at least {{ ppm(least) }} stayed, of </span><span>{{ figure }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
   </span>
   <span v-else class="small-beam soft">salt only</span>
 </template>

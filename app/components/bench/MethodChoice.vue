@@ -1,15 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CURE_METHODS } from '#core/cure/cure-method'
+import { CHOSEN_METHODS, type CureMethod } from '#core/cure/cure-method'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import { useNotation } from '~/composables/use-notation'
-import type { BenchDraft } from './bench-draft'
+import { isSaltOnly, type BenchDraft } from './bench-draft'
 import type { Bench } from './use-bench'
 
 const props = defineProps<{ bench: Bench }>()
 const draft = defineModel<BenchDraft>({ required: true })
 const { limit } = useNotation()
-const methods = CURE_METHODS.map(value => ({ value, title: METHOD_WORDS[value].name }))
+const methods = CHOSEN_METHODS.map(value => ({ value, title: METHOD_WORDS[value].name }))
+/** The old name of salt only is no method. */
+const method = computed({
+  get: (): CureMethod => (draft.value.method === 'salt_only' ? 'dry' : draft.value.method),
+  set: (value) => {
+    Object.assign(draft.value, { saltOnly: isSaltOnly(draft.value), method: value })
+  },
+})
+const saltOnly = computed({
+  get: () => isSaltOnly(draft.value),
+  set: (value) => {
+    Object.assign(draft.value, { saltOnly: value, method: method.value })
+  },
+})
 const choices = computed(() => [
   { value: null, title: 'general rows' },
   ...props.bench.choices.value.map(row => ({ value: row.id, title: row.choice ?? '' })),
@@ -19,7 +32,7 @@ const choices = computed(() => [
 <template>
   <div class="stack-tight">
     <div class="fields">
-      <VSelect v-model="draft.method" :items="methods" label="How it is cured" />
+      <VSelect v-model="method" :items="methods" label="How it is cured" />
       <VSelect
         v-model="draft.purpose"
         :items="[
@@ -29,7 +42,8 @@ const choices = computed(() => [
         label="What it becomes"
       />
     </div>
-    <p class="small soft means">{{ METHOD_WORDS[draft.method].means }}</p>
+    <p class="small soft means">{{ saltOnly ? METHOD_WORDS.salt_only.means : METHOD_WORDS[method].means }}</p>
+    <VCheckbox v-model="saltOnly" label="Salt only: no curing salt goes on" density="compact" hide-details />
     <VSelect
       v-if="choices.length > 1"
       v-model="draft.choiceId"
@@ -41,7 +55,7 @@ const choices = computed(() => [
     <p v-if="draft.rind === 'on' && draft.cut === 'belly'" class="small soft">
       Rind takes almost no cure: where the law says so, the limit is lower.
     </p>
-    <p v-if="draft.method === 'salt_only'" class="caution">
+    <p v-if="saltOnly" class="caution">
       Salt does not make its own nitrite. {{ limit(4) }} or colder all the way, no long warm smoke, cook before eating,
       never vacuum-packed and left unrefrigerated.
     </p>

@@ -6,7 +6,7 @@ import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { BRINE_RANGE } from '#shared/contracts/rub'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
-import type { BenchDraft } from './bench-draft'
+import { isSaltOnly, type BenchDraft } from './bench-draft'
 import TieLine from './TieLine.vue'
 import type { Bench } from './use-bench'
 
@@ -20,7 +20,7 @@ const limits = computed(() => props.bench.limits.value)
 const outside = computed(
   () =>
     limits.value
-    && draft.value.method !== 'salt_only'
+    && !isSaltOnly(draft.value)
     && (draft.value.targetPpm > limits.value.maxPpm || draft.value.targetPpm < limits.value.floorPpm),
 )
 const ppmText = (value: string) => {
@@ -56,7 +56,7 @@ const ppmText = (value: string) => {
         :error-messages="errorAt('targets.sugarShare')"
       />
       <VTextField
-        v-if="draft.method !== 'salt_only'"
+        v-if="!isSaltOnly(draft)"
         :model-value="String(draft.targetPpm)"
         label="Nitrite target"
         suffix="ppm"

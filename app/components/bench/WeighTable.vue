@@ -5,7 +5,7 @@ import type { Grams } from '#core/units/quantities'
 import type { BenchView } from '#shared/contracts/lots'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'
-import type { BenchDraft } from './bench-draft'
+import { isSaltOnly, type BenchDraft } from './bench-draft'
 import SaltAgain from './SaltAgain.vue'
 import type { Bench } from './use-bench'
 import { setWeighed, weighLines } from './weigh-lines'
@@ -29,7 +29,7 @@ const rows = computed(() => {
   const agent = { role: 'agent' as const, name: agentName, massG: now(plan.value?.agentG), lot: agentLot.value }
   const salt = { role: 'salt' as const, name: 'Salt', massG: now(plan.value?.saltG), lot: saltLot.value }
   const sugar = { role: 'sugar' as const, name: 'Sugar', massG: now(plan.value?.sugarG), lot: sugarLot.value }
-  return [...(draft.value.method === 'salt_only' ? [] : [agent]), ...(fromAgentOnly.value ? [] : [salt, sugar])]
+  return [...(isSaltOnly(draft.value) ? [] : [agent]), ...(fromAgentOnly.value ? [] : [salt, sugar])]
 })
 const lines = computed(() => weighLines(draft.value, props.bench))
 const mix = computed(
@@ -58,7 +58,7 @@ function nextField(row: number): void {
       :readability-g="division"
       @weighed="(key, typed) => setWeighed(draft, key, typed)"
     />
-    <p v-if="draft.method !== 'salt_only'" class="caution">
+    <p v-if="!isSaltOnly(draft)" class="caution">
       <strong>Curing salt is poisonous.</strong> Weigh it, never by eye; keep it locked, apart from table salt. No. 1 is
       not no. 2.<template v-if="agentLot?.agent && isNearlyPure(agentLot.agent)">
         {{ ' ' }}<strong>This one is nearly pure: one gram can kill.</strong> Only on a scale that reads to 0.01 g.

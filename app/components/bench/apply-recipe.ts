@@ -49,7 +49,8 @@ export function applyRecipe(
   )
   return {
     ...draft,
-    method: r.method,
+    method: r.method === 'salt_only' ? 'dry' : r.method,
+    saltOnly: r.agent === null,
     purpose: r.purpose,
     targetPpm: r.nitritePpm,
     saltShare: percentText(r.saltShare),

@@ -31,6 +31,8 @@ export interface BenchDraft {
   rind: Rind
   purpose: Purpose
   method: CureMethod
+  /** No curing salt, by whatever method. */
+  saltOnly?: boolean
   choiceId: string | null
   entry: string
   pieces: PieceDraft[]
@@ -75,6 +77,7 @@ export const emptyBench = (): BenchDraft => ({
   rind: 'off',
   purpose: 'bacon',
   method: 'dry',
+  saltOnly: false,
   choiceId: null,
   entry: '',
   pieces: [],
@@ -107,6 +110,10 @@ export const emptyBench = (): BenchDraft => ({
   bestByDay: null,
   note: '',
 })
+
+/** Drafts and recipes of before name it as a method. */
+export const isSaltOnly = ({ method, saltOnly }: Pick<BenchDraft, 'method' | 'saltOnly'>): boolean =>
+  saltOnly === true || method === 'salt_only'
 
 /** Which pieces a flavouring goes on, counted from 0; null: all. */
 export const piecesOfGroup = (pieces: readonly PieceDraft[], group: SeasoningDraft['group']): number[] | null =>

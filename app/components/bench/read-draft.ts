@@ -8,7 +8,7 @@ import { parsePercent } from '#core/units/parse-fraction'
 import { parseWeight, type WeightEntry, type WeightRange } from '#core/units/parse-weight'
 import { PIECE_RANGE } from '#shared/contracts/fields'
 import { ROLE_OF_KIND, type IngredientView, type MixRole } from '#shared/contracts/store'
-import { piecesOfGroup, type BenchDraft, type PieceDraft } from './bench-draft'
+import { isSaltOnly, piecesOfGroup, type BenchDraft, type PieceDraft } from './bench-draft'
 
 export interface ReadPiece extends PieceDraft {
   parsed: WeightEntry | null
@@ -89,7 +89,7 @@ export function readQuestion(
 ): FormulateQuestion | null {
   const targets = readTargets(draft)
   const agent = known.agentLot?.agent ?? null
-  if (!targets || known.piecesG.length === 0 || (!agent && draft.method !== 'salt_only')) return null
+  if (!targets || known.piecesG.length === 0 || (!agent && !isSaltOnly(draft))) return null
   const [waterShare, pickUp] = [shareOf(draft.waterShare), shareOf(draft.mostPickUp)]
   if (isWet(draft.method) && !waterShare) return null
   if (draft.method === 'wet_pick_up' && !pickUp) return null

@@ -1,7 +1,7 @@
 import type { Millimetres } from '#core/units/quantities'
 import type { Plan } from '#core/plan/plan'
 import { isWet } from '#core/cure/cure-method'
-import { piecesOfGroup, type BenchDraft } from './bench-draft'
+import { isSaltOnly, piecesOfGroup, type BenchDraft } from './bench-draft'
 import { readSides } from './read-draft'
 
 export interface Chosen {
@@ -22,12 +22,12 @@ const orNull = <T>(typed: string, value: T): T | null => (typed.trim() === '' ? 
 
 /** The body of "Rub this lot", as typed, with what the Bench chose where nobody did. */
 export function rubBody(draft: BenchDraft, chosen: Chosen) {
-  const saltOnly = draft.method === 'salt_only'
+  const saltOnly = isSaltOnly(draft)
   return {
     cut: draft.cut,
     rind: draft.rind,
     purpose: draft.purpose,
-    method: draft.method,
+    method: draft.method === 'salt_only' ? 'dry' : draft.method,
     choiceId: draft.choiceId,
     pieces: draft.pieces.map(({ group: _group, ...piece }) => piece),
     meatScaleId: chosen.meatScaleId,

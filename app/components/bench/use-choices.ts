@@ -4,7 +4,7 @@ import { legalMethod } from '#core/cure/cure-method'
 import { choicesFor, limitsFor } from '#core/rules/limits'
 import type { BenchView } from '#shared/contracts/lots'
 import type { MixRole } from '#shared/contracts/store'
-import type { BenchDraft, Weighed } from './bench-draft'
+import { isSaltOnly, type BenchDraft, type Weighed } from './bench-draft'
 import { lotsFor, readPieces } from './read-draft'
 
 /** What was chosen and laid on the table: pieces, scales, lots of the store, and the limits that follow. */
@@ -21,7 +21,7 @@ export function useChoices(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) 
   const lotsOf = (role: MixRole) => lotsFor(ingredients.value, role, view.value?.today ?? '')
   const chosen = (role: MixRole, weighed: Weighed) =>
     lotsOf(role).find(lot => lot.code === weighed.lotCode) ?? lotsOf(role)[0] ?? null
-  const agentLot = computed(() => (draft.value.method === 'salt_only' ? null : chosen('agent', draft.value.agent)))
+  const agentLot = computed(() => (isSaltOnly(draft.value) ? null : chosen('agent', draft.value.agent)))
   const saltLot = computed(() => chosen('salt', draft.value.salt))
   const sugarLot = computed(() => chosen('sugar', draft.value.sugar))
   const fromAgentOnly = computed(() => draft.value.fromAgentOnly || agentLot.value?.kind === 'mix')

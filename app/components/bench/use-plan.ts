@@ -1,7 +1,10 @@
 import { computed, type Ref } from 'vue'
 import { isWet } from '#core/cure/cure-method'
 import { formulate } from '#core/cure/formulate'
-import { equalScoopsPpm, type CureWeighed } from '#core/cure/pieces-ppm'
+import type { CureWeighed } from '#core/cure/cure-weighed'
+import { equalScoopsPpm } from '#core/cure/pieces-ppm'
+import { laterShare } from '#core/plan/later-share'
+import { MOST_LATER_SHARE } from '#core/rules/house'
 import { shareByWeight } from '#core/cure/share-by-weight'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { BenchView } from '#shared/contracts/lots'
@@ -30,7 +33,9 @@ export function usePlan(draft: Ref<BenchDraft>, view: Ref<BenchView | null>, cho
   /** Each piece's share of the mix, in the order of the pieces that have a weight. */
   const shares = computed(() => made.value?.pieces ?? [])
   const firstShare = computed(() =>
-    draft.value.method === 'two_applications' ? (shareOf(draft.value.firstShare) ?? 1) : 1,
+    draft.value.method === 'two_applications'
+      ? (shareOf(draft.value.firstShare) ?? 1)
+      : Math.max(1 - MOST_LATER_SHARE, 1 - laterShare(draft.value.plan ?? null)),
   )
 
   /** The lot itself, whatever goes on it. */

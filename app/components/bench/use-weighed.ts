@@ -5,7 +5,7 @@ import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { BRINE_RANGE } from '#shared/contracts/rub'
 import { judgeLot } from '#shared/judging/judge-lot'
 import { lotQuestion, saltQuestion, toComeAfter, type Applied } from '#shared/judging/lot-question'
-import type { BenchDraft, Weighed } from './bench-draft'
+import { isSaltOnly, type BenchDraft, type Weighed } from './bench-draft'
 import { gramsOf } from './read-draft'
 import type { Choices } from './use-choices'
 import type { Plan } from './use-plan'
@@ -16,7 +16,7 @@ export function useWeighed(draft: Ref<BenchDraft>, { agentLot, fromAgentOnly }: 
   const weighedG = (weighed: Weighed) => gramsOf(weighed.weighed, INGREDIENT_RANGE)
   /** Curing salt and salt, once both were weighed that must be; null before. */
   const base = computed(() => {
-    const agentG = draft.value.method === 'salt_only' ? 0 : weighedG(draft.value.agent)
+    const agentG = isSaltOnly(draft.value) ? 0 : weighedG(draft.value.agent)
     const saltG = fromAgentOnly.value || made.value?.saltG === 0 ? 0 : weighedG(draft.value.salt)
     return agentG === null || saltG === null ? null : { agentG, saltG }
   })

@@ -39,6 +39,6 @@ export function mixWords(plan: Plan, firstShare: number, readabilityG: number, a
     /** Said with weight; empty where the sugar is usual. */
     sweet: plan.totalSugarShare > SAID_SUGAR_SHARE ? `over ${formatPercent(SAID_SUGAR_SHARE, as, 0)}` : '',
     share: `Mix evenly: ${grams(plan.mixG)}, shared by weight.`,
-    rest: firstShare < 1 ? `The rest, ${grams(plan.mixG * (1 - firstShare))}, goes on after the first draining.` : '',
+    rest: firstShare < 1 ? `The rest, ${grams(plan.mixG * (1 - firstShare))}, goes on later, as the plan says.` : '',
   }
 }

@@ -12,11 +12,12 @@ import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
-import CureTwine from '~/components/twine/CureTwine.vue'
+import LotTwines from '~/components/twine/LotTwines.vue'
 import { FEEL_WORDS } from '~/words/step-words'
 import { planOf } from '~/logic/plan-of'
 import { outPress } from '~/logic/plan-press'
-import { lotTwine } from '~/logic/lot-twine'
+import { lotDay, lotTwines, toTurn } from '~/logic/lot-twine'
+import { saltAgo } from '~/words/salt-ago'
 import { useNotation } from '~/composables/use-notation'
 import PieceChips from '~/components/steps/PieceChips.vue'
 import RowAsk from './RowAsk.vue'
@@ -45,17 +46,28 @@ const row = useRow(() => ({
 }), { out: () => leaving.value })
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
 const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
-const twine = computed(() => lotTwine(props.lot, props.nowMs))
-const ready = computed(() => twine.value.day >= props.lot.readyFromDay)
-const over = computed(() => twine.value.day > props.lot.bestByDay)
+/** Of the plans that pieces here follow. */
+const twines = computed(() =>
+  lotTwines(props.lot, props.nowMs).filter(twine => twine.pieces.some(id => ids.value.includes(id))),
+)
+const day = computed(() => lotDay(props.lot, props.nowMs))
+const ready = computed(() => twines.value.some(twine => day.value >= twine.readyFromDay))
+const over = computed(() => twines.value.every(twine => day.value > twine.bestByDay))
+const asked = computed(() => dueOf(dueLot(props.lot), props.nowMs))
 /** Its plan has the liquid poured off today. */
-const pours = computed(() => dueOf(dueLot(props.lot), props.nowMs).some(one => one.kind === 'drain'))
+const pours = computed(() => asked.value.some(one => one.kind === 'drain'))
+/** What its plan wants put on, with the turn that is due or by itself. */
+const add = computed(() => asked.value.find(one => one.add)?.add)
+const addsNow = computed(() => asked.value.some(one => one.kind === 'add'))
+const turnsAndAdds = computed(() => asked.value.some(one => one.kind === 'turn' && one.add))
 /** Of the pieces here, those that the open knot still waits for. */
-const due = computed(() => (twine.value.open?.missing ?? []).filter(id => ids.value.includes(id)))
+const due = computed(() => toTurn(twines.value).filter(id => ids.value.includes(id)))
 const turnedToday = computed(
   () =>
-    twine.value.open === null && twine.value.knots.some(knot => knot.state === 'done' && knot.day === twine.value.day),
+    due.value.length === 0
+    && twines.value.some(twine => twine.knots.some(knot => knot.state === 'done' && knot.day === day.value)),
 )
+const saltWords = computed(() => saltAgo(props.lot, props.nowMs))
 const greenG = computed(() => props.pieces.reduce((sum, piece) => sum + piece.greenG, 0))
 const which = computed(() => {
   if (chosen.value.length) return `${chosen.value.length === 1 ? 'this piece' : `these ${chosen.value.length}`}`
@@ -66,7 +78,7 @@ const which = computed(() => {
 <template>
   <article :id="lot.code" class="cure-grid cure-row" data-lot :aria-label="`Lot ${lot.code}`">
     <div class="who">
-      <span class="day" :aria-label="`cure day ${twine.day}`">{{ twine.day }}<small>day</small></span>
+      <span class="day" :aria-label="`cure day ${day}`">{{ day }}<small>day</small></span>
       <div>
         <LotCode :code="lot.code" />
         <div>
@@ -78,15 +90,7 @@ const which = computed(() => {
       </div>
     </div>
     <div class="line">
-      <CureTwine
-        :knots="twine.knots"
-        :day="twine.day"
-        :ready-from-day="lot.readyFromDay"
-        :best-by-day="lot.bestByDay"
-        :from-day="from"
-        :to-day="to"
-        :width="width"
-      />
+      <LotTwines :twines="twines" :pieces="lot.pieces" :from-day="from" :to-day="to" :width="width" />
       <div class="row marks">
         <PieceChips v-model="chosen" :pieces="pieces" :pickable="mayWrite" />
         <BeamSmall v-if="!lot.saltOnly" :judgement="lot.judgement" />
@@ -99,6 +103,10 @@ const which = computed(() => {
           still to turn: {{ pieces.filter(piece => due.includes(piece.id)).map(piece => piece.number).join(', ') }}
         </span>
         <span v-if="lot.drainedAtMs" class="small soft">drained {{ moment(lot.drainedAtMs) }}</span>
+        <VBtn v-if="addsNow && mayWrite" variant="outlined" color="primary" class="adds" @click="say('add')">
+          Put more on…
+        </VBtn>
+        <span v-if="saltWords" class="small soft">{{ saltWords }}</span>
         <span v-if="lot.lastFeel" class="small soft">
           {{ FEEL_WORDS[lot.lastFeel.feel] }} {{ moment(lot.lastFeel.atMs) }}
         </span>
@@ -112,6 +120,7 @@ const which = computed(() => {
       :from="placeId"
       curing
       :lot="lot"
+      :add="add"
       :now-ms="nowMs"
     />
     <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>
@@ -122,10 +131,10 @@ const which = computed(() => {
         :main="due.length > 0"
         :icon="turnedToday ? mdiCheck : undefined"
         :loading="saving"
-        @now="say('turn')"
-        @late="sayLate('turn')"
+        @now="say(turnsAndAdds ? 'turn_add' : 'turn')"
+        @late="sayLate(turnsAndAdds ? 'turn_add' : 'turn')"
       >
-        Turned, {{ which }}
+        {{ turnsAndAdds ? `Turned, and more on: ${which}…` : `Turned, ${which}` }}
       </VerbButton>
       <VerbButton :main="pours" :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
       <VerbButton :disabled="saving" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
@@ -181,6 +190,9 @@ const which = computed(() => {
   margin: 0;
   color: var(--moss);
   font-weight: 600;
+}
+.adds {
+  min-height: 56px;
 }
 .acts {
   display: grid;

@@ -53,10 +53,11 @@ const waits = computed(() => {
   const when = notBeforeMs !== null ? `, not before ${moment(notBeforeMs)}` : byMs !== null ? `, by ${moment(byMs)}` : ''
   return `${nextWords(next.value, as.value)}${when}`
 })
-const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…' } as const
+const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…', flavour: 'Flavour…' } as const
+const flavour = computed(() => (next.value?.item?.kind === 'flavour' ? next.value.item.how : undefined))
 const main = computed(() => {
   const kind = next.value?.kind
-  if (kind === 'touch' || kind === 'fry_test') return { verb: kind, label: MAIN[kind] }
+  if (kind === 'touch' || kind === 'fry_test' || kind === 'flavour') return { verb: kind, label: MAIN[kind] }
   return begins.value ? { verb: 'next' as const, label: begins.value.label } : { verb: 'look' as const, label: 'Looked at' }
 })
 </script>
@@ -85,6 +86,7 @@ const main = computed(() => {
       :from="placeId"
       :curing="false"
       :lot="lot"
+      :flavour="flavour"
       :now-ms="nowMs"
     />
     <div v-else-if="mayWrite" class="acts">

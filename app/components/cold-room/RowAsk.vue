@@ -2,10 +2,14 @@
 import { computed } from 'vue'
 import { isWet } from '#core/cure/cure-method'
 import { DRAIN_SETTLED_MS } from '#core/rules/house'
+import type { FlavourWay } from '#core/life/step'
+import type { PlannedAdd } from '#core/plan/plan'
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
+import AddStep from '~/components/steps/AddStep.vue'
 import DrainStep from '~/components/steps/DrainStep.vue'
+import FlavourStep from '~/components/steps/FlavourStep.vue'
 import FryStep from '~/components/steps/FryStep.vue'
 import RestStep from '~/components/steps/RestStep.vue'
 import SoakStep from '~/components/steps/SoakStep.vue'
@@ -22,8 +26,11 @@ const props = defineProps<{
   places: PlaceView[]
   from: number | null
   curing: boolean
-  lot: Pick<LotSummary, 'rubbedAtMs' | 'method'>
+  lot: Pick<LotSummary, 'code' | 'rubbedAtMs' | 'method' | 'saltOnly'>
   nowMs: Milliseconds
+  /** What its plan wants put on, and where. */
+  add?: PlannedAdd | undefined
+  flavour?: FlavourWay | undefined
 }>()
 const VERBS = {
   drain: 'Drained: ',
@@ -38,12 +45,15 @@ const VERBS = {
   fry_test: 'Fried a slice: ',
   dry: 'Set to dry: ',
   rest: 'Laid to rest: ',
+  add: 'Put on: ',
+  turn_add: 'Turned, and put on: ',
+  flavour: 'Flavoured: ',
   next: 'Begun: ',
 } as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
-const { asking, saving, insistWords, pending, tell, tellWhen, close, insist, sayLate, goOn } = props.row
+const { asking, saving, insistWords, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
 const early = computed(() => props.nowMs - props.lot.rubbedAtMs < DRAIN_SETTLED_MS)
-const counts = computed(() => !isWet(props.lot.method) && props.lot.method !== 'salt_only')
+const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
 </script>
 
 <template>
@@ -69,6 +79,24 @@ const counts = computed(() => !isWet(props.lot.method) && props.lot.method !== '
       :what="asking"
       :saving="saving"
       @tell="tell"
+      @close="close"
+    />
+    <AddStep
+      v-else-if="asking === 'add' || asking === 'turn_add'"
+      :key="asking"
+      :code="lot.code"
+      :face="add?.face ?? (asking === 'turn_add' ? 'up' : 'all')"
+      :with-turn="asking === 'turn_add'"
+      :saving="saving"
+      @tell="tellThen"
+      @close="close"
+    />
+    <FlavourStep
+      v-else-if="asking === 'flavour'"
+      :code="lot.code"
+      :how="flavour ?? 'dry_spice'"
+      :saving="saving"
+      @tell="tellThen"
       @close="close"
     />
     <MoreStep

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { LotSummary } from '#shared/contracts/lots'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { usePress } from '~/components/steps/use-press'
-import { lotTwine } from '~/logic/lot-twine'
+import { lotTwines, toTurn, turnsAsOne } from '~/logic/lot-twine'
 import { useFloor } from '~/stores/floor'
 
 /** All turns that are due, told with one tap. The lots are named; those of which only some pieces wait are left out. */
@@ -12,10 +12,13 @@ const props = defineProps<{ lots: LotSummary[]; nowMs: Milliseconds }>()
 const floor = useFloor()
 const { press, insist, insistWords, saving, message } = usePress()
 const due = computed(() =>
-  props.lots.filter(lot => lotTwine(lot, props.nowMs).open?.missing.length === lot.pieces.length),
+  props.lots.flatMap((lot) => {
+    const twines = lotTwines(lot, props.nowMs)
+    return turnsAsOne(twines) ? [{ code: lot.code, pieces: toTurn(twines), all: lot.pieces.map(piece => piece.id) }] : []
+  }),
 )
 async function turn(): Promise<void> {
-  const lots = due.value.map(({ code, pieces }) => ({ code, pieces: null, all: pieces.map(piece => piece.id) }))
+  const lots = due.value.map(({ pieces, ...lot }) => ({ ...lot, pieces: pieces.length === lot.all.length ? null : pieces }))
   floor.apply((await press(lots, [{ kind: 'turn', how: 'turned', face: null }], 'turned.')) ?? [])
 }
 const goOn = async () => floor.apply((await insist()) ?? [])

@@ -8,7 +8,7 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What a row asks before it records. */
-export type Asking = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'more' | 'when'
+export type Asking = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour' | 'more' | 'when'
 type Verb = Exclude<Asking, 'when'> | 'turn' | 'out' | 'next'
 
 /** Under a finger nothing moves: a row that goes elsewhere stays this long. */
@@ -36,7 +36,10 @@ export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; nex
   }
   onScopeDispose(settle)
 
+  /** What a form does once its step was taken: what was typed in it is needed no more. */
+  let taken: (() => void) | null = null
   function close(): void {
+    taken = null
     asking.value = null
     when.value = null
     pending.value = null
@@ -44,6 +47,7 @@ export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; nex
   }
   function took(lots: LotNow[] | null, steps: ToldStep[], words: string): void {
     if (!lots) return
+    taken?.()
     close()
     if (!steps.some(step => changesStand(step.kind))) {
       floor.apply(lots)
@@ -82,6 +86,10 @@ export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; nex
     mayWrite: computed(() => session.mayWrite),
     close,
     tell,
+    tellThen: (steps: ToldStep[], words: string, then: () => void) => {
+      taken = then
+      return tell(steps, words)
+    },
     /** A tap is now, whatever hour a refused try before it had. */
     say: (verb: Verb) => {
       when.value = null

@@ -5,14 +5,14 @@ import type { LotView } from '#shared/contracts/lots'
 import { METHOD_WORDS } from '#shared/messages/verdict'
 import StateMark from '~/components/common/StateMark.vue'
 import CodeBars from '~/components/common/CodeBars.vue'
-import { lotTwine } from '~/logic/lot-twine'
+import { lotDay } from '~/logic/lot-twine'
 import { useNotation } from '~/composables/use-notation'
 import { lotStage } from '~/logic/lot-stage'
 
 const props = defineProps<{ lot: LotView; nowMs: Milliseconds }>()
 const { meat, moment, limit } = useNotation()
 const stage = computed(() => lotStage(props.lot))
-const day = computed(() => lotTwine(props.lot, props.nowMs).day)
+const day = computed(() => lotDay(props.lot, props.nowMs))
 </script>
 
 <template>

@@ -9,7 +9,7 @@ import { partName, partWords, scaleWords, targetWords } from './lot-words'
 /** What went on the pieces, planned and weighed. */
 defineProps<{ lot: LotView }>()
 const emit = defineEmits<{ corrected: [] }>()
-const { as, grams } = useNotation()
+const { as, grams, moment } = useNotation()
 </script>
 
 <template>
@@ -29,7 +29,7 @@ const { as, grams } = useNotation()
         <tr v-for="part in lot.ingredients" :key="part.id">
           <td>
             {{ partName(part) }}
-            <div v-if="partWords(part)" class="small soft">{{ partWords(part) }}</div>
+            <div v-if="partWords(part, moment)" class="small soft">{{ partWords(part, moment) }}</div>
           </td>
           <td class="pair">
             <LotCode :code="part.code" />{{ ' ' }}<CorrectButton
@@ -42,16 +42,16 @@ const { as, grams } = useNotation()
               @corrected="emit('corrected')"
             />
           </td>
-          <td class="num">{{ grams(part.plannedG) }}</td>
+          <td class="num">{{ part.plannedG > 0 ? grams(part.plannedG) : '' }}</td>
           <td class="num">
-            <strong>{{ grams(part.weighedG) }}</strong>
+            <strong>{{ part.unweighed ? 'not weighed' : grams(part.weighedG) }}</strong>
           </td>
           <td>
             <CorrectButton
               :id="part.id"
               what="ingredient_weighed"
               :about="part.name"
-              :now="`${part.weighedTyped} (${grams(part.weighedG)})`"
+              :now="part.unweighed ? 'not weighed' : `${part.weighedTyped} (${grams(part.weighedG)})`"
               @corrected="emit('corrected')"
             />
           </td>

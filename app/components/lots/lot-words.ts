@@ -1,3 +1,6 @@
+import { wordList } from '#core/lists/word-list'
+import type { Milliseconds } from '#core/units/quantities'
+import { ON_FACE } from '#shared/messages/steps'
 import { formatPercent, type Notation } from '#core/units/format'
 import type { LotView } from '#shared/contracts/lots'
 import type { MixRole } from '#shared/contracts/store'
@@ -26,9 +29,14 @@ type Part = LotView['ingredients'][number]
 export const partName = (part: Part): string => (part.role === 'spice' ? part.name : ROLE_WORDS[part.role as MixRole])
 
 /** When, or on which pieces, a part went on; empty for what went on all of them at the rub. */
-export function partWords({ application, pieceNumbers }: Part): string {
-  if (application > 1) return 'second application'
-  return pieceNumbers ? `pieces ${pieceNumbers.join(', ')}` : ''
+export function partWords(part: Part, moment: (atMs: Milliseconds) => string): string {
+  const { application, pieceNumbers, atMs, face, usedFor } = part
+  return [
+    ...(application === 2 ? ['second application'] : usedFor ? ['flavour'] : application > 1 ? ['put on later'] : []),
+    ...(face && face !== 'all' ? [ON_FACE[face]] : []),
+    ...(pieceNumbers ? [`${pieceNumbers.length === 1 ? 'piece' : 'pieces'} ${wordList(pieceNumbers)}`] : []),
+    ...(application > 1 && atMs !== null ? [moment(atMs)] : []),
+  ].join(', ')
 }
 
 /** What the lot was planned to hold, and how it was put on. */

@@ -10,6 +10,7 @@ import { wordsFor } from '#shared/messages/refusals/catalogue'
 import NumberField from '~/components/common/NumberField.vue'
 import { useNotation } from '~/composables/use-notation'
 import { STARTER_WORDS } from '~/words/plan-starters'
+import PlanAdds from './PlanAdds.vue'
 import PlanItems from './PlanItems.vue'
 
 /**
@@ -121,6 +122,12 @@ const doubt = computed(() => planDoubt(plan.value))
         label="in a stack"
         hide-details
         @update:model-value="cure({ stacked: $event === true })"
+      />
+      <PlanAdds
+        :model-value="plan.cure.adds"
+        :last-day="plan.end.toDay"
+        :error="errorAt?.('plan.cure.adds')"
+        @update:model-value="cure({ adds: $event })"
       />
       <VSelect
         :model-value="plan.end.by"

@@ -5,7 +5,7 @@ import { assumedPlan } from '#core/plan/assumed-plan'
 import { withDays, type Plan } from '#core/plan/plan'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { AGENT_TYPES, type AgentKind } from '#core/agents/agent-kinds'
-import { CURE_METHODS, isWet, type CureMethod } from '#core/cure/cure-method'
+import { CHOSEN_METHODS, isWet, type CureMethod } from '#core/cure/cure-method'
 import { CUTS } from '#core/rules/cuts'
 import { parseDecimal } from '#core/units/parse-decimal'
 import type { Allergen } from '#shared/contracts/allergens'
@@ -29,7 +29,8 @@ const { draft, clear } = useDraft(`recipe-${props.code ?? 'new'}`, () => ({
   name: props.from.name,
   cut: props.from.cut,
   purpose: props.from.purpose,
-  method: props.from.method as CureMethod,
+  method: (props.from.method === 'salt_only' ? 'dry' : props.from.method) as CureMethod,
+  saltOnly: props.from.agent === null,
   agent: props.from.agent as AgentKind | null,
   nitritePpm: String(props.from.nitritePpm),
   salt: text(props.from.saltShare),
@@ -65,7 +66,7 @@ const share = (typed: string) => Math.round(numberOf(typed) * 1e6) / 1e8
 const orNull = (typed: string) => (typed.trim() === '' ? null : share(typed))
 const written = () => {
   const d = draft.value
-  const saltOnly = d.method === 'salt_only'
+  const { saltOnly } = d
   return {
     name: d.name,
     cut: d.cut,
@@ -137,23 +138,24 @@ async function write(): Promise<void> {
       <VSelect v-model="draft.cut" :items="[...CUTS]" label="Cut" />
       <VSelect
         v-model="draft.method"
-        :items="CURE_METHODS.map(value => ({ value, title: METHOD_WORDS[value].name }))"
+        :items="CHOSEN_METHODS.map(value => ({ value, title: METHOD_WORDS[value].name }))"
         label="Method"
       />
+      <VCheckbox v-model="draft.saltOnly" label="Salt only: no curing salt" density="compact" hide-details />
       <VSelect
         v-model="draft.purpose"
         :items="PURPOSES.map(value => ({ value, title: value === 'bacon' ? 'bacon' : 'hung to dry' }))"
         label="Becomes"
       />
       <VSelect
-        v-if="draft.method !== 'salt_only'"
+        v-if="!draft.saltOnly"
         v-model="draft.agent"
         :items="AGENT_TYPES.map(({ kind }) => ({ value: kind, title: AGENT_WORDS[kind].name }))"
         label="Curing agent"
         :error-messages="errorAt('recipe.agent')"
       />
       <VTextField
-        v-if="draft.method !== 'salt_only'"
+        v-if="!draft.saltOnly"
         v-model="draft.nitritePpm"
         label="Nitrite"
         suffix="ppm"

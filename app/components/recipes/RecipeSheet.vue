@@ -45,7 +45,7 @@ const allergens = computed(() => [...new Set(r.value.seasonings.flatMap(s => s.a
       />
     </div>
     <p>{{ recipeLine(r, as) }} {{ r.note }}</p>
-    <p v-if="r.method === 'salt_only'" class="caution">
+    <p v-if="r.agent === null" class="caution">
       Salt does not make its own nitrite: colder, shorter, cooked before eating.
     </p>
     <p v-if="r.purpose === 'dried'" class="caution">

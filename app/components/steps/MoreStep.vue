@@ -11,7 +11,7 @@ import type { ToldStep } from './press'
 const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: (typeof ASKED)[number]]; late: []; close: [] }>()
 const { temperature } = useNotation()
-const ASKED = ['leak', 'weigh', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest'] as const
+const ASKED = ['leak', 'weigh', 'add', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest', 'flavour'] as const
 const isAsked = (value: string): value is (typeof ASKED)[number] => (ASKED as readonly string[]).includes(value)
 
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
@@ -37,6 +37,7 @@ const choices = computed(() => [
         { value: 'leak', words: 'It leaked…' },
         { value: 'massaged', words: 'Massaged' },
         { value: 'weigh', words: 'Weigh the meat…' },
+        { value: 'add', words: 'Put more on…' },
       ]
     : [
         { value: 'look', words: 'Looked at…' },
@@ -45,6 +46,7 @@ const choices = computed(() => [
         { value: 'fry_test', words: 'Fried a slice…' },
         { value: 'dry', words: 'Drying…' },
         { value: 'rest', words: 'Resting…' },
+        { value: 'flavour', words: 'Flavour…' },
       ]),
   { value: 'late', words: 'Told late…' },
 ])

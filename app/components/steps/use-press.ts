@@ -18,9 +18,25 @@ interface AskedBack {
   body: Press
 }
 
+/** What the shop says before it takes what was put on; done, it is told all the same. */
+const ON_ALREADY = new Set<string>([
+  'add_over',
+  'add_unweighed',
+  'add_too_salty',
+  'agent_on_salt_only',
+  'salt_iodised',
+  'ingredient_expired',
+  'agent_expired',
+  'agent_no_certificate',
+  'agent_long_dried_only',
+  'agent_no_nitrite',
+  'mix_spiced_stored',
+  'nitrate_refused',
+])
+
 const sureOf = (body: Press): Press => ({
   ...body,
-  steps: body.steps.map(step => (step.kind === 'drain' ? { ...step, sure: true } : step)),
+  steps: body.steps.map(step => (step.kind === 'drain' || 'parts' in step ? { ...step, sure: true } : step)),
 })
 
 /** One tap, one record of what was done to one or more lots, with its undo. Where the shop asks back, `insist` goes on. */
@@ -41,6 +57,7 @@ export function usePress() {
   const askedBack = computed((): AskedBack | null => {
     const [code, sent] = [problem.value?.code ?? '', last.value]
     if (!sent) return null
+    if (ON_ALREADY.has(code)) return { words: 'It lies on the meat already', body: sureOf(sent.body) }
     if (code === 'drained_much') return { words: 'I am sure', body: sureOf(sent.body) }
     const others = othersOf(sent.body, sent.lots, problem.value)
     if (others) return others

@@ -10,7 +10,7 @@ import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import { holdWords } from '#shared/messages/holds'
 import { STATE_WORDS } from '#shared/messages/instruments'
-import { lotTwine } from '~/logic/lot-twine'
+import { lotTwines } from '~/logic/lot-twine'
 import { momentWords } from '~/words/date-words'
 import { freeWords } from '~/words/free-words'
 
@@ -98,7 +98,7 @@ const missedTurns = (lots: readonly LotSummary[], nowMs: Milliseconds): Concern[
   lots
     .filter(lot => lot.cureEndedAtMs === null)
     .flatMap((lot): Concern[] => {
-      const missed = lotTwine(lot, nowMs).knots.filter(knot => knot.state === 'missed' || knot.state === 'made_up').length
+      const missed = lotTwines(lot, nowMs).flatMap(twine => twine.knots).filter(knot => knot.state === 'missed' || knot.state === 'made_up').length
       const turns = missed === 1 ? 'one turn' : `${missed} turns`
       return missed === 0 ? [] : [{ tone: 'watch', mark: 'missed', code: lot.code, words: `${turns} in the cure so far` }]
     })

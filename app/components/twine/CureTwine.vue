@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LifeKnot } from '#core/life/knots'
+import type { PieceFace } from '#core/life/step'
 import { twineWords } from './twine-words'
 
 /**
@@ -12,6 +13,10 @@ const props = defineProps<{
   day: number
   readyFromDay: number
   bestByDay: number
+  /** The face that lay up at the rub; null or left out: nobody cares. */
+  firstFace?: PieceFace | null
+  /** Lies in a stack. */
+  stacked?: boolean
   fromDay: number
   toDay: number
   width: number
@@ -47,9 +52,10 @@ const shift = (knot: LifeKnot) => {
   const same = props.knots.filter(other => other.day === knot.day)
   return same.length > 1 ? (same[0] === knot ? -1 : 1) * (perDay.value / 5) : 0
 }
-/** Pieces start flesh side up; each knot shows the other face. */
+/** Each turn shows the other face: flesh up, or flesh down. What is massaged or stirred lies as it falls. */
+const fleshUp = (turns: number) => (turns % 2 === 0) === (props.firstFace !== 'fat')
 const faceOf = (knot: LifeKnot) =>
-  props.knots.filter(other => other.state === 'done' && other.fromMs <= knot.fromMs).length % 2 ? 'down' : 'up'
+  fleshUp(props.knots.filter(other => other.state === 'done' && other.fromMs <= knot.fromMs).length) ? 'up' : 'down'
 const ASKED: Partial<Record<LifeKnot['state'], string>> = {
   late: 'late',
   due: 'turn',
@@ -83,7 +89,7 @@ const readyWordX = computed(() => {
     :height="H"
     :viewBox="`0 0 ${width} ${H}`"
     role="img"
-    :aria-label="twineWords(knots, day, readyFromDay, bestByDay)"
+    :aria-label="twineWords({ knots, day, readyFromDay, bestByDay, firstFace: firstFace ?? null, stacked: stacked ?? false })"
   >
     <g v-for="(s, i) in strands" :key="i" class="strand">
       <line :x1="s.from" :x2="s.to" :y1="Y" :y2="Y" />
@@ -98,6 +104,13 @@ const readyWordX = computed(() => {
     <g v-if="fromDay <= 0" class="nail">
       <circle :cx="x(0)" :cy="Y" r="5.5" />
       <text :x="x(0)" :y="Y - 14">rub</text>
+      <path
+        v-if="firstFace"
+        class="face"
+        :transform="`translate(${x(0)} ${Y + 30})`"
+        :d="firstFace === 'flesh' ? 'M-5 -14 l5 -8 l5 8 z' : 'M-5 -22 l5 8 l5 -8 z'"
+      />
+      <path v-if="stacked" class="stack" :d="`M${x(0) - 7} ${Y + 20} h14 m-14 5 h14 m-14 5 h14`" />
     </g>
     <g
       v-for="knot in seen"
@@ -109,7 +122,7 @@ const readyWordX = computed(() => {
         <path class="tails" d="M-2 3 q-5 6 -3 10 M2 3 q6 5 5 10" />
         <ellipse rx="6.5" ry="7.5" />
         <path class="cross" d="M-4 -3 l8 6 M4 -3 l-8 6" />
-        <path class="face" :d="faceOf(knot) === 'up' ? 'M-5 -14 l5 -8 l5 8 z' : 'M-5 -22 l5 8 l5 -8 z'" />
+        <path v-if="knot.how === 'turned'" class="face" :d="faceOf(knot) === 'up' ? 'M-5 -14 l5 -8 l5 8 z' : 'M-5 -22 l5 8 l5 -8 z'" />
       </template>
       <template v-else-if="knot.state === 'due' || knot.state === 'late'">
         <path class="loop" d="M-9 0 C-9 -22 9 -22 9 0" />
@@ -179,6 +192,11 @@ text {
 .ready .mark {
   stroke: var(--moss);
   stroke-width: 2;
+}
+.stack {
+  stroke: var(--peat);
+  stroke-width: 2.5;
+  fill: none;
 }
 .nail circle {
   fill: var(--peat);

@@ -9,7 +9,7 @@ import { rubInput } from '#shared/contracts/rub'
 import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
-import { emptyBench } from '~/components/bench/bench-draft'
+import { emptyBench, isSaltOnly } from '~/components/bench/bench-draft'
 import BenchStart from '~/components/bench/BenchStart.vue'
 import PlanLine from '~/components/plans/PlanLine.vue'
 import CureDays from '~/components/bench/CureDays.vue'
@@ -52,7 +52,7 @@ const hung = computed(() =>
     ? bench.scoops.value
     : (shown.value?.pieces ?? []),
 )
-const saltOnly = computed(() => draft.value.method === 'salt_only')
+const saltOnly = computed(() => isSaltOnly(draft.value))
 const target = computed({
   get: () => (saltOnly.value ? null : draft.value.targetPpm),
   set: value => (draft.value.targetPpm = value ?? draft.value.targetPpm),

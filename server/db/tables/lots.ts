@@ -5,7 +5,7 @@ import type { SideShares } from '#core/cure/share-by-side'
 import type { MixRole } from '#shared/contracts/store'
 import type { Cut, Rind } from '#core/rules/cuts'
 import type { Stage } from '#core/life/meaning'
-import type { PieceFace } from '#core/life/step'
+import type { AddFace, PieceFace } from '#core/life/step'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
@@ -111,8 +111,20 @@ export const lotIngredients = voidableSpec(
     per: nullable(text<AmountKind>(12)),
     amount: nullable(grams()),
     pieceNumbers: nullable(json<number[]>()),
+    /** The step by which it went on; null: with the rub, or before there were steps. */
+    stepId: nullable(int()),
+    /** Ids of the pieces it went on; null: all, or `pieceNumbers`. */
+    pieceIds: nullable(json<number[]>()),
+    face: nullable(text<AddFace>(8)),
+    /** Null: for the cure. */
+    usedFor: nullable(text<'flavour'>(8)),
+    /** True: it went on without being weighed. */
+    unweighed: nullable(bool()),
+    /** What it was weighed on; null: on the lot's mixing scale. */
+    scaleId: nullable(int()),
+    readabilityG: nullable(grams()),
   },
-  ['ingredientLotId', 'weighedG', 'weighedTyped'],
+  ['ingredientLotId', 'weighedG', 'weighedTyped', 'unweighed'],
 )
 
 export const turns = voidableSpec('turns', { lotId: int(), atMs: instant(), byId: int() })

@@ -10,16 +10,16 @@ import { lockLots, refuseChange, settleChange } from '../life/change-steps'
 import type { Changed } from './changed'
 
 const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest',
+  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest', 'flavour',
 ])
 /**
- * What a press tells. The hours of a rub, a heat, a second application, a slicing stand with other rows too: those are
- * voided and told again.
+ * What a press tells. The hours of a rub, a heat, a slicing, a second application told on its own stand with other rows
+ * too: those are voided and told again.
  */
 const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boolean =>
   kind === 'weigh'
     ? (figures as FiguresOfStep['weigh']).what === 'meat'
-    : PRESSED.has(kind)
+    : PRESSED.has(kind) || (kind === 'add' && (figures as FiguresOfStep['add']).face !== undefined)
 
 /** The steps of a press that stand, and their lots, locked. */
 async function pressOf(ctx: WriteContext, eventId: number) {

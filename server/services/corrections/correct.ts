@@ -43,7 +43,11 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'ingredient_weighed': {
       const part = await tables.lotIngredients.one({ id: c.id }, { lock: true })
       if (!part) return refuse('no_such_entry')
-      await tables.lotIngredients.update(part.id, { weighedG: c.value.netG, weighedTyped: c.value.typed })
+      await tables.lotIngredients.update(part.id, {
+        weighedG: c.value.netG,
+        weighedTyped: c.value.typed,
+        unweighed: null,
+      })
       await rejudge(ctx, part.lotId)
       const [lot, ingredient] = await Promise.all([
         tables.lots.one({ id: part.lotId }),
@@ -52,7 +56,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       return changed(
         [lot!.code, ingredient!.code],
         `${lot!.code}, ${ingredient!.name}`,
-        part.weighedTyped,
+        part.unweighed ? 'not weighed' : part.weighedTyped,
         c.value.typed,
       )
     }

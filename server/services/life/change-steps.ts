@@ -5,7 +5,7 @@ import type { Step, StepKind } from '#core/life/step'
 import type { RowOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import type { Answer, WriteContext } from '../context'
-import { keepStayed, MOVES_STAYED } from '../lots/rejudge'
+import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { keepState } from './keep-state'
@@ -43,6 +43,11 @@ export async function refuseChange(
 export async function settleChange(ctx: WriteContext, lots: readonly Lot[], kinds: readonly StepKind[]): Promise<void> {
   for (const lot of lots) await keepState(ctx.tables, lot.id)
   if (kinds.some(changesStand)) await judgePlaces(ctx, lots)
+  // What went on is judged as at the rub, with all that follows from it.
+  if (kinds.some(kind => kind === 'add' || kind === 'flavour')) {
+    for (const lot of lots) await rejudge(ctx, lot.id)
+    return
+  }
   if (!kinds.some(kind => MOVES_STAYED.has(kind))) return
   for (const lot of lots) {
     await keepStayed(ctx, lot.id)

@@ -4,7 +4,7 @@ import type { Milliseconds } from '#core/units/quantities'
 
 /** What a plan asks of beside turns. */
 const ASKED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'drain', 'look', 'add', 'out', 'soak', 'fry_test', 'dry', 'rest', 'heat', 'slice',
+  'drain', 'look', 'add', 'out', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'heat', 'slice',
 ])
 /** Kinds of step that the rooms are told of. */
 export const SHOWN_KINDS: StepKind[] = ['turn', ...ASKED]
@@ -38,7 +38,8 @@ function saidOf(kind: StepKind, figures: unknown): Partial<DoneStep> {
       return { verdict: said<'fry_test'>().verdict }
     case 'dry':
     case 'rest':
-      return { how: said<'dry' | 'rest'>().how }
+    case 'flavour':
+      return { how: said<'dry' | 'rest' | 'flavour'>().how }
     case 'look': {
       const { surface } = said<'look'>()
       return surface ? { surface } : {}

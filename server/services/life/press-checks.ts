@@ -61,10 +61,11 @@ export function refuseWeighed(
   lot: { code: string; method: CureMethod },
   step: Omit<NewStep, 'pieces'>,
   pieces: readonly { greenG: Grams }[],
-  mixG: Grams,
+  mix: readonly { weighedG: Grams; unweighed: boolean | null }[],
 ): Refusal | null {
-  if (step.kind !== 'weigh' || isWet(lot.method)) return null
+  // With more on it than anybody weighed nothing says how heavy it can be.
+  if (step.kind !== 'weigh' || isWet(lot.method) || mix.some(part => part.unweighed)) return null
   const { netG, offG } = step.figures as Extract<FiguresOfStep['weigh'], { what: 'meat' }>
-  const mostG = sumOf(pieces, piece => piece.greenG) + mixG
+  const mostG = sumOf(pieces, piece => piece.greenG) + sumOf(mix, part => part.weighedG)
   return netG - offG > mostG ? refuse('weighed_more', { code: lot.code, netG, mostG }) : null
 }

@@ -13,6 +13,8 @@ const liquidOf = (told: Told): LiquidTold =>
 interface OfLot {
   syrup: boolean
   readabilityG: Grams
+  /** Which a put is. */
+  application?: number | undefined
 }
 
 /** From when to when a step was, by the hour that was told: the end of what is over, else the beginning. */
@@ -24,7 +26,7 @@ export function spanOf(step: StepInput, atMs: Milliseconds): { fromMs: Milliseco
 }
 
 /** What a step that was told says, as it is laid down. */
-export function newStep(step: StepInput, { syrup, readabilityG }: OfLot): Omit<NewStep, 'pieces'> {
+export function newStep(step: StepInput, { syrup, readabilityG, application = 0 }: OfLot): Omit<NewStep, 'pieces'> {
   switch (step.kind) {
     case 'turn':
       return { kind: 'turn', figures: { how: step.how, face: step.face } }
@@ -61,6 +63,14 @@ export function newStep(step: StepInput, { syrup, readabilityG }: OfLot): Omit<N
     }
     case 'fry_test':
       return { kind: 'fry_test', figures: { salt: step.salt, verdict: step.verdict } }
+    case 'add': {
+      const unweighed = step.parts.some(part => part.weighed === null)
+      return { kind: 'add', figures: { application, face: step.face, readabilityG, unweighed } }
+    }
+    case 'flavour': {
+      const unweighed = step.parts.some(part => part.weighed === null)
+      return { kind: 'flavour', figures: { how: step.how, readabilityG, unweighed } }
+    }
     case 'dry':
       return { kind: 'dry', placeId: step.placeId, figures: { how: step.how } }
     case 'rest':

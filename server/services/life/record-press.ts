@@ -2,9 +2,8 @@ import { changesStand } from '#core/life/meaning'
 import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
 import { piecesFor } from '#core/life/pieces-for'
-import { sumOf } from '#core/lists/sum-of'
 import { groupBy } from '#core/lists/group-by'
-import type { StayedJudged } from '#shared/contracts/judgement'
+import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { StepKind } from '#core/life/step'
 import type { PressInput } from '#shared/contracts/steps'
@@ -13,6 +12,7 @@ import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { scaleOf } from '../instruments/read-with'
+import { brief } from '../lots/lot-summaries'
 import { keepStayed, MOVES_STAYED } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
@@ -20,12 +20,13 @@ import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
 import { refuseDrained, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
+import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
 import { standingSteps } from './standing-steps'
 
 /** What a press reads of a lot. */
 const LOT_PRESSED = ['code', 'method', 'zone', 'saltOnly', 'meatReadabilityG', 'cureEndedAtMs', 'drainedAtMs'] as const
 /** Pieces may be held after it. */
-const mayHold = (kind: StepKind): boolean => kind === 'look' || MOVES_STAYED.has(kind) || changesStand(kind)
+const mayHold = (kind: StepKind): boolean => kind === 'look' || kind === 'flavour' || MOVES_STAYED.has(kind) || changesStand(kind)
 
 /** Lots named in a press, locked, always in the same order: two presses wait for each other. */
 async function lotsOf(ctx: WriteContext, { lots: named }: PressInput) {
@@ -52,16 +53,16 @@ async function placesOf(ctx: WriteContext, { steps }: PressInput) {
     : { ok: true as const, value: Object.fromEntries(names) }
 }
 
-/** What the scale of each weighing reads to; none for other steps, and where none was named. */
-async function scalesOf({ tables }: WriteContext, { steps }: PressInput): Promise<Answer<(number | null)[]>> {
-  const divisions: (number | null)[] = []
+/** The scale of each weighing; none for other steps, and where none was named. */
+async function scalesOf({ tables }: WriteContext, { steps }: PressInput) {
+  const scales: Awaited<ReturnType<typeof scaleOf>>[] = []
   for (const [i, step] of steps.entries()) {
-    const scaleId = step.kind === 'weigh' ? step.scaleId : null
+    const scaleId = 'scaleId' in step ? step.scaleId : null
     const scale = await scaleOf(tables, scaleId)
     if (scaleId !== null && !scale) return refuse('no_such_scale', {}, ['steps', i, 'scaleId'])
-    divisions.push(scale?.readability ?? null)
+    scales.push(scale)
   }
-  return { ok: true, value: divisions }
+  return { ok: true as const, value: scales.map(scale => scale ?? null) }
 }
 
 /** A lot of a press, its life after it, and the least that stayed where that may have changed. */
@@ -70,7 +71,13 @@ interface Lived {
   laid: Laid
   pieces: number[]
   stayed: StayedJudged | null | undefined
+  /** Where something was put on. */
+  judgement?: Judgement | undefined
 }
+const toldNitrite = ({ lot, judgement }: Lived) =>
+  judgement?.lot
+    ? [{ lot: lot.code, ppm: judgement.lot.ppm, lowPpm: judgement.lot.lowPpm, status: judgement.status, meaning: judgement.meaning }]
+    : []
 const toldStayed = ({ lot, stayed }: Lived) =>
   stayed ? [{ lot: lot.code, leastPpm: stayed.leastPpm, why: stayed.why }] : []
 
@@ -102,11 +109,13 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
   const scales = await scalesOf(ctx, input)
   if (!scales.ok) return scales
+  const puts = hasPuts(input) ? await findPuts(ctx, input, scales.value, found.value[0]!.zone) : null
+  if (puts && !puts.ok) return puts
   const [standing, rows, users, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
     ctx.tables.pieces.pick(['lotId', 'number', 'greenG', ...PIECE_STATE], { lotId }, { order: [['number', 'ASC']] }),
     ctx.tables.users.pick(['initials']),
-    moves ? ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG'], { lotId }) : [],
+    moves ? ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG', 'unweighed'], { lotId }) : [],
   ])
   const piecesOf = groupBy(rows, piece => piece.lotId)
   const partsOf = groupBy(parts, part => part.lotId)
@@ -121,11 +130,13 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     if (pieces.length < new Set(wanted).size) return refuse('no_such_piece', {}, ['lots', i, 'pieces'])
     const ids = pieces.map(piece => piece.id)
     const mix = partsOf.get(lot.id) ?? []
+    const putting = puts ? await beginPuts(ctx, lot.id, puts.value, ids) : null
     const news: NewStep[] = []
     for (const [n, step] of input.steps.entries()) {
       const laid = newStep(step, {
         syrup: mix.some(part => part.role === 'sugar'),
-        readabilityG: scales.value[n] ?? lot.meatReadabilityG,
+        readabilityG: scales.value[n]?.readability ?? (putting?.lot.mixReadabilityG ?? lot.meatReadabilityG),
+        application: putting?.applications[n],
       })
       const span = spanOf(step, when.value)
       const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs }
@@ -133,20 +144,22 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       const refused
         = same
           ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
-          ?? refuseWeighed(lot, laid, pieces, sumOf(mix, part => part.weighedG))
+          ?? refuseWeighed(lot, laid, pieces, mix)
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
       news.push({ ...laid, pieces: ids, ...span, lateReason: input.lateReason } as NewStep)
     }
     const laid = await laySteps(ctx, { ...lot, pieces: mine }, news, before)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
+    const judged = putting && (await layPuts(ctx, putting, laid.value.ids, when.value))
+    if (judged && !judged.ok) return judged
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
-    lives.push({ lot, laid: laid.value, pieces: ids, stayed })
+    lives.push({ lot, laid: laid.value, pieces: ids, stayed, judgement: judged?.value })
     const numbers = pieces.map(piece => piece.number)
     told.push(...input.steps.map(({ kind }, n) => ({ id: laid.value.ids[n]!, lot: lot.code, kind, pieces: numbers })))
   }
   recordEvent(ctx, {
     kind: 'step',
-    subjects: found.value.map(lot => lot.code),
+    subjects: [...found.value.map(lot => lot.code), ...(puts ? codesOf(puts.value) : [])],
     typed: input,
     computed: {
       happenedMs: when.value,
@@ -154,6 +167,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       steps: told,
       places: places.value,
       ...(moves ? { stayed: lives.flatMap(toldStayed) } : {}),
+      ...(puts ? { nitrite: lives.flatMap(toldNitrite), names: namesOf(puts.value) } : {}),
     },
     ...(input.lateReason === null ? {} : { reason: input.lateReason }),
     steps: told.map(step => step.id),
@@ -184,12 +198,13 @@ const holdsOf = ({ tables }: WriteContext, lotId: readonly number[]) =>
 
 /** A lot as this press leaves it. `holds`: null where it may have changed none. */
 const nowOf = (
-  { lot, laid, stayed }: Lived,
+  { lot, laid, stayed, judgement }: Lived,
   initials: ReadonlyMap<number, string>,
   holds: Awaited<ReturnType<typeof holdsOf>> | null,
 ): LotNow => ({
   ...lotNow(lot.code, laid, initials),
   ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
+  ...(judgement && { judgement: { ...brief(judgement), leastPpm: stayed?.leastPpm ?? judgement.stayed?.leastPpm ?? null } }),
   ...(holds && {
     openHolds: holds
       .filter(hold => hold.lotId === lot.id && stopsLot(hold, laid.life.pieces.length))

@@ -25,6 +25,8 @@ export async function takeBackSteps(ctx: WriteContext, eventId: number): Promise
   const ofRubbed = rubbed.size > 0 ? await steps.pick([], { lotId: [...rubbed] }) : []
   await steps.setVoid([...gone, ...ofRubbed.map(step => step.id)])
   for (const id of open) await steps.update(id, { toAtMs: null, endEventId: null })
+  const puts = await ctx.tables.lotIngredients.pick([], { stepId: [...gone] })
+  await ctx.tables.lotIngredients.setVoid(puts.map(part => part.id))
   await settleChange(ctx, stay, touched.map(step => step.kind))
   return null
 }

@@ -13,9 +13,11 @@ import { laySteps } from '../life/lay-steps'
 import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
 import { refuseVerdict } from '../rub/refuse-verdict'
-import { judgementNow, rejudge } from './rejudge'
+import { judgementNow } from './judge-facts'
+import type { Part } from './lot-facts'
+import { rejudge } from './rejudge'
 import { residualOf } from './residual'
-import { findIngredients } from '../rub/rub-parts'
+import { findIngredients, type IngredientPart } from '../rub/find-ingredients'
 import { waitingForSecond } from './second-due'
 
 const lotByCode = (ctx: WriteContext, code: string) => ctx.tables.lots.one({ code }, { lock: true })
@@ -33,14 +35,14 @@ export async function applySecond(
   if (lot.cureEndedAtMs !== null) return refuse('cure_over', { code })
   const parts = await findIngredients(ctx.tables, input, localDay(ctx.nowMs, (await theShop(ctx.tables)).zone))
   if (!parts.ok) return parts
-  const first = before.find(part => part.role === 'agent')!
-  if (parts.value.find(part => part.role === 'agent')!.lot.id !== first.ingredientLotId) {
-    const lots = await ctx.tables.ingredientLots.one({ id: first.ingredientLotId }, { withVoided: true })
-    return refuse('second_other_agent', { code: lots!.code }, ['agent', 'lotCode'])
-  }
+  const other = await refuseOther(ctx, before, parts.value)
+  if (other) return other
   const scale = await scaleOf(ctx.tables, input.mixScaleId)
   if (!scale) return refuse('no_such_scale', {}, ['mixScaleId'])
   const rest = (1 - lot.firstShare!) / lot.firstShare!
+  const figures = { application: 2, readabilityG: scale.readability }
+  const laid = await laySteps(ctx, lot, [{ kind: 'add', pieces: 'all', figures }])
+  if (!laid.ok) return laid
   await ctx.tables.lotIngredients.insertMany(
     parts.value.map(part => ({
       lotId: lot.id,
@@ -51,10 +53,11 @@ export async function applySecond(
       weighedTyped: part.weighedTyped,
       application: 2,
       appliedAtMs: ctx.nowMs,
+      stepId: laid.value.ids[0]!,
+      scaleId: scale.id,
+      readabilityG: scale.readability,
     })),
   )
-  const laid = await laySteps(ctx, lot, [{ kind: 'add', pieces: 'all', figures: { application: 2 } }])
-  if (!laid.ok) return laid
   const judgement = await judgementNow(ctx, lot.id)
   if (forbidsRubbing(judgement.status)) return refuseVerdict(judgement.status, judgement)
   await rejudge(ctx, lot.id)
@@ -66,6 +69,17 @@ export async function applySecond(
     steps: laid.value.ids,
   })
   return { ok: true, value: { code } }
+}
+
+/** The second half is of the same kind of curing salt as the first, of whatever lot; of none where the first was. */
+async function refuseOther(ctx: WriteContext, before: readonly Part[], parts: readonly IngredientPart[]): Promise<Refusal | null> {
+  const first = before.find(part => part.role === 'agent')
+  const second = parts.find(part => part.role === 'agent')
+  const lot = first && (await ctx.tables.ingredientLots.one({ id: first.ingredientLotId }, { withVoided: true }))
+  if (lot?.agentKind === second?.lot.agentKind && (lot === undefined) === (second === undefined)) return null
+  return lot
+    ? refuse('second_other_agent', { code: lot.code }, ['agent', 'lotCode'])
+    : refuse('agent_in_salt_only', {}, ['agent', 'lotCode'])
 }
 
 /** Excess cure: the mix shaken off. Pick-up: the meat out of its brine. Either changes what the ppm can be. */

@@ -33,10 +33,12 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
     tables.labResults.find({ lotId }),
     row.recipeRevisionId === null ? null : recipeOf(tables, row.recipeRevisionId),
   ])
-  const [ingredients, dispatches] = await Promise.all([
+  const [ingredients, dispatches, putSteps] = await Promise.all([
     tables.ingredientLots.find({ id: used.map(part => part.ingredientLotId) }),
     tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
+    tables.steps.pick(['fromAtMs'], { id: used.flatMap(part => part.stepId ?? []) }),
   ])
+  const putAt = new Map(putSteps.map(step => [step.id, step]))
   const places = holds.some(hold => hold.fromAtMs !== null) ? await tables.places.pick(['code', 'name']) : []
   const markAt = await loadMarks(tables, row.rubbedAtMs)
   const residual = await residualOf(tables, row)
@@ -72,22 +74,26 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
         by: users.find(user => user.id === byId)!.initials,
       })),
       allergens: [...new Set(ingredients.flatMap(lot => lot.allergens ?? []))].toSorted(),
-      ingredients: used.map(
-        ({ id, role, ingredientLotId, plannedG, weighedG, weighedTyped, application, pieceNumbers }) => {
-          const lot = ingredients.find(ingredient => ingredient.id === ingredientLotId)!
-          return {
-            id,
-            role,
-            code: lot.code,
-            name: lot.name,
-            plannedG,
-            weighedG,
-            weighedTyped,
-            application,
-            pieceNumbers,
-          }
-        },
-      ),
+      ingredients: used.map((part) => {
+        const { id, role, plannedG, weighedG, weighedTyped, application, pieceIds, pieceNumbers, face, usedFor } = part
+        const { code: lotCode, name } = ingredients.find(ingredient => ingredient.id === part.ingredientLotId)!
+        const step = part.stepId === null ? undefined : putAt.get(part.stepId)
+        return {
+          id,
+          role,
+          code: lotCode,
+          name,
+          plannedG,
+          weighedG,
+          weighedTyped,
+          application,
+          pieceNumbers: pieceIds ? summary!.pieces.filter(piece => pieceIds.includes(piece.id)).map(piece => piece.number) : pieceNumbers,
+          atMs: step?.fromAtMs ?? part.appliedAtMs,
+          face,
+          usedFor,
+          unweighed: part.unweighed ?? false,
+        }
+      }),
       holds: holdViews(holds, users, places),
       packList: packs.map(({ id, code: packCode, kind, netG, netTyped, packedOn, packedAtMs, scaleId, dispatchId }) => {
         const dispatch = dispatchId === null ? undefined : dispatchOf.get(dispatchId)

@@ -8,6 +8,7 @@ import type { RowOf } from '../../db/table-spec'
 import type { Tables } from '../../db/database'
 import type { lots } from '../../db/tables/lots'
 import { theShop } from '../office/office'
+import type { Part } from './lot-facts'
 import { agentOf } from '../store/ingredient-views'
 
 type LotRow = RowOf<typeof lots>
@@ -16,12 +17,14 @@ type LotRow = RowOf<typeof lots>
  * All nitrite that went in at its highest, grams as NaNO2; null where mass balance says nothing: nitrate, or an agent
  * nobody can name.
  */
-async function nitriteHighG(tables: Tables, lot: LotRow, greenG: Grams): Promise<number | null> {
-  const parts = await tables.lotIngredients.find({ lotId: lot.id, role: 'agent' })
+async function nitriteHighG(tables: Tables, lot: LotRow, parts: readonly Part[], greenG: Grams): Promise<number | null> {
   const agents = await tables.ingredientLots.find({ id: parts.map(part => part.ingredientLotId) }, { withVoided: true })
   if (lot.judgement.lot === null || agents.some(agent => agent.nitrateFraction > 0 || agent.certificate === null))
     return null
-  if (!isWet(lot.method)) return (lot.judgement.lot.highPpm * greenG) / PPM_PER_UNIT
+  const { lot: got, decides, pieces } = lot.judgement
+  // Where pieces differ, as if all were as the highest.
+  if (!isWet(lot.method))
+    return ((decides ? Math.max(got.highPpm, ...pieces.map(piece => piece.highPpm)) : got.highPpm) * greenG) / PPM_PER_UNIT
   // A bath can give the meat all it holds.
   return parts.reduce((sum, part) => {
     const agent = agentOf(agents.find(one => one.id === part.ingredientLotId)!)
@@ -38,13 +41,16 @@ async function nitriteHighG(tables: Tables, lot: LotRow, greenG: Grams): Promise
 export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualView | null> {
   const rows = lot.judgement.residual
   if (rows.length === 0) return null
-  const [greenG, rindG, labs, shop] = await Promise.all([
+  const [parts, greenG, rindG, labs, shop] = await Promise.all([
+    tables.lotIngredients.find({ lotId: lot.id, role: 'agent' }),
     tables.pieces.sum('greenG', { lotId: lot.id }),
     tables.offcuts.sum('massG', { lotId: lot.id, kind: 'rind' }),
     tables.labResults.count({ lotId: lot.id }),
     theShop(tables),
   ])
-  const highG = await nitriteHighG(tables, lot, greenG)
+  // More went on than anybody weighed, or after the cure: no balance says what is left of it.
+  const unbalanced = parts.filter(part => part.unweighed || part.usedFor !== null)
+  const highG = unbalanced.length > 0 ? null : await nitriteHighG(tables, lot, parts, greenG)
   const finishedLowG = lot.readyG === null ? null : lot.readyG - rindG - lot.meatReadabilityG / 2
   const maxPpm = rows.some(row => row.maxPpm === null) ? null : Math.min(...rows.map(row => asNaNO2(row, row.maxPpm!)))
   const bound = highG === null ? null : residualBound({ nitriteHighG: highG, greenG, finishedLowG, maxPpm })
@@ -62,7 +68,9 @@ export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualV
         : shop.labAlways
           ? 'lab_always'
           : highG === null
-            ? 'nitrate'
+            ? unbalanced.length > 0
+              ? 'unweighed'
+              : 'nitrate'
             : maxPpm === null
               ? 'no_figure'
               : finishedLowG === null

@@ -14,7 +14,8 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { scaleOf } from '../instruments/read-with'
 import { shopView, theShop } from '../office/office'
 import { rulesInForce } from '../rules/rule-sets'
-import { findIngredients, findMeat, type IngredientPart, type MeatByCode } from './rub-parts'
+import { findIngredients, type IngredientPart } from './find-ingredients'
+import { findMeat, type MeatByCode } from './find-meat'
 import { usableAgent } from './usable-agent'
 
 /** What a rub names, found and fit for it. */

@@ -6,12 +6,9 @@ import { judgeLot } from '#shared/judging/judge-lot'
 import { lotQuestion, toComeAfter } from '#shared/judging/lot-question'
 import { refuse, type Answer } from '../context'
 import type { Checked } from './check-rub'
+import { firstShareOf } from './first-share'
 import { refuseSalt } from './refuse-salt'
 import { refuseVerdict } from './refuse-verdict'
-
-/** How much of the plan goes on now: all of it, or the first of two applications. */
-export const firstShareOf = (input: RubInput): number =>
-  input.method === 'two_applications' ? input.firstShare! : 1
 
 /** The verdict on what was really weighed. Above a limit, or not shown to be below it, there is none: refused. */
 export function judgeRub(input: RubInput, checked: Checked, plan: Formulation): Answer<Judgement> {

@@ -4,7 +4,8 @@ import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
 import { refuse, refuseAt, type Answer } from '../context'
 import type { Checked } from './check-rub'
-import { massOf, type IngredientPart } from './rub-parts'
+import { firstShareOf, laterByLook } from './first-share'
+import { massOf, type IngredientPart } from './find-ingredients'
 
 const seasoningsOf = (input: RubInput, parts: readonly IngredientPart[]): SeasoningWanted[] =>
   parts.flatMap((part) => {
@@ -23,6 +24,19 @@ const seasoningsOf = (input: RubInput, parts: readonly IngredientPart[]): Season
   })
 
 export const greenOf = (input: RubInput): number => input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
+
+/**
+ * Salt as weighed for a cure without nitrite, what is still to come counted as planned: under its floor it is no cure.
+ * Where more goes on by the look of it, nobody can say yet.
+ */
+function refuseWeak(input: RubInput, parts: readonly IngredientPart[], plan: Formulation) {
+  if (input.agent !== null || laterByLook(input)) return null
+  const saltG = massOf(parts, 'salt') / firstShareOf(input)
+  const share = plan.saltG > 0 ? (plan.addedSaltShare * saltG) / plan.saltG : 0
+  if (share >= LEAST_SALT_ONLY_SHARE) return null
+  const leastG = share > 0 ? (massOf(parts, 'salt') * LEAST_SALT_ONLY_SHARE) / share : LEAST_SALT_ONLY_SHARE * greenOf(input)
+  return refuse('salt_only_too_weak', { leastG, leastShare: LEAST_SALT_ONLY_SHARE }, ['salt', 'weighed'])
+}
 
 /** What these pieces should get by the targets; a plan that cannot be weighed, or is no cure, is refused. */
 export function planRub(input: RubInput, { agent, mixScale, parts }: Checked): Answer<Formulation> {
@@ -43,11 +57,5 @@ export function planRub(input: RubInput, { agent, mixScale, parts }: Checked): A
   if (!plan.ok) return refuseAt(['targets', 'saltShare'], plan)
   if (plan.value.saltG > 0 && input.salt === null)
     return refuse('salt_missing', { saltG: plan.value.saltG }, ['salt', 'weighed'])
-  if (input.method === 'salt_only' && massOf(parts, 'salt') / greenG < LEAST_SALT_ONLY_SHARE)
-    return refuse(
-      'salt_only_too_weak',
-      { leastG: LEAST_SALT_ONLY_SHARE * greenG, leastShare: LEAST_SALT_ONLY_SHARE },
-      ['salt', 'weighed'],
-    )
-  return plan
+  return refuseWeak(input, parts, plan.value) ?? plan
 }

@@ -6,7 +6,7 @@ import { judgeSalt } from '#core/cure/salt-weighed'
 import type { RubInput } from '#shared/contracts/rub'
 import { saltQuestion } from '#shared/judging/lot-question'
 import { refuse, type Refusal } from '../context'
-import { massOf, type IngredientPart } from './rub-parts'
+import { massOf, type IngredientPart } from './find-ingredients'
 
 /**
  * The salt as weighed, judged beside the plan: too little or too much for any measured cure is refused, off by more

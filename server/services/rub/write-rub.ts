@@ -8,8 +8,8 @@ import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { laySteps } from '../life/lay-steps'
 import type { Checked } from './check-rub'
-import { firstShareOf } from './judge-rub'
-import type { IngredientPart } from './rub-parts'
+import { firstShareOf } from './first-share'
+import type { IngredientPart } from './find-ingredients'
 
 const plannedG = (plan: Formulation, part: IngredientPart, share: Fraction): number => {
   const whole = { agent: plan.agentG, salt: plan.saltG, sugar: plan.sugarG }
@@ -32,7 +32,7 @@ export async function writeRub(
     code,
     cut: input.cut,
     rind: input.rind,
-    saltOnly: input.method === 'salt_only',
+    saltOnly: input.agent === null,
     fridgeId: fridge.id,
     rubbedAtMs: ctx.nowMs,
     rubbedOn: today,

@@ -1,4 +1,4 @@
-import type { Grams, Ppm } from '#core/units/quantities'
+import type { Fraction, Grams, Ppm } from '#core/units/quantities'
 import {
   LEAST_SYRUP_SHARE,
   MOST_BLENDED_NITRITE_SHARE,
@@ -40,6 +40,7 @@ export const ENTRIES = {
   rhythm_order: () => 'The rhythm begins on day 0, and each change of it on a later day than the one before.',
   end_before_ready: () => 'The last day comes before the first. Change one of them.',
   look_after_end: () => 'It is to be looked at after its cure is over. Look earlier, or give it more days.',
+  adds_over: () => 'More than nine tenths of the mix is kept for later. Put more on at the rub.',
   add_after_end: () => 'Something is to go on after the cure is over. Put it on earlier, or give it more days.',
   slice_before_more: () => 'Sliced meat is only frozen after that: move slicing behind the rest.',
   rinse_not_first: () => 'A rinse comes first, right after the cure. For water later on take a soak.',
@@ -50,6 +51,18 @@ export const ENTRIES = {
   lot_twice: () => 'A lot is named twice here. Name it once, with all its pieces.',
   drained_over: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.drainedG, as)} of liquid is more than ${p.code} weighs (${said.meat(p.greenG, as)}). Check the figure and the unit.`,
+  nothing_put_on: () => 'Nothing is named that went on. Choose it, and say how much.',
+  one_lot_a_put: () => 'What goes on is told lot by lot: each has its own weights. Tell it once for each.',
+  agent_by_eye: (p: { name: string }) =>
+    `${p.name} is curing salt: it is weighed, never put on by eye. Weigh it and enter it. If it lies on the meat unweighed, hold the lot by hand and ask your owner.`,
+  agent_on_salt_only: (p: { code: string }) =>
+    `${p.code} is cured with salt only: nitrite makes another cure of it. Take plain salt; if it lies on the meat already, say so, and the lot waits for the owner.`,
+  add_over: (p: { code: string; highPpm: Ppm; maxPpm: Ppm; source: string }, as: Notation) =>
+    `With it ${p.code} may hold up to ${said.ppmBeside(p.highPpm, p.maxPpm, as)}, and the limit is ${said.ppm(p.maxPpm, as)} (${p.source}). Put on less. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
+  add_unweighed: (p: { code: string }) =>
+    `This mix holds nitrite: put on without a weight, nobody can say how much ${p.code} holds. Weigh it. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
+  add_too_salty: (p: { code: string; share: Fraction }, as: Notation) =>
+    `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. Check the unit and the point. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
   drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
   weighed_more: (p: { code: string; netG: Grams; mostG: Grams }, as: Notation) =>

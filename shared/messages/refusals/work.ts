@@ -69,6 +69,8 @@ export const WORK = {
     `Your authority wants a laboratory result for every lot: ${p.code} has none yet. Record it on the lot's page.`,
   residual_nitrate: (p: { code: string }) =>
     `${p.code} holds nitrate, or a curing salt without a certificate: only a laboratory shows what is left in the product. Record its result on the lot's page.`,
+  residual_unweighed: (p: { code: string }) =>
+    `Nitrite went onto ${p.code} that nobody weighed, or after its cure: only a laboratory shows what is left in the product. Record its result on the lot's page.`,
   residual_no_figure: (p: { jurisdiction: string; code: string }) =>
     `The rules of ${p.jurisdiction} limit what is left in the product and the set has no figure for it: ${p.code} needs a laboratory result. Record it on the lot's page.`,
   residual_not_finished: (p: { code: string }) =>

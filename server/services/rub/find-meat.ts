@@ -1,21 +1,11 @@
-import type { Grams } from '#core/units/quantities'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
-import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table-spec'
-import type { ingredientLots, meatLots } from '../../db/tables/store'
+import type { meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
-import { ingredientLeftG, meatLeftG } from '../store/stock'
+import { meatLeftG } from '../store/stock'
 
-export interface IngredientPart {
-  role: MixRole
-  lot: RowOf<typeof ingredientLots>
-  weighedG: Grams
-  weighedTyped: string
-  /** A seasoning's place in the input; null for the others. */
-  seasoning: number | null
-}
 export type MeatByCode = Map<string, RowOf<typeof meatLots>>
 
 /** The meat of each piece: it exists, is the cut that the lot says, and there is enough of it. */
@@ -73,62 +63,3 @@ async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCo
   }
   return null
 }
-
-interface Asked {
-  role: MixRole
-  lotCode: string
-  weighed: { netG: Grams; typed: string }
-  path: (string | number)[]
-  seasoning: number | null
-}
-
-const askedOf = (
-  input: Pick<RubInput, 'agent' | 'salt' | 'sugar'> & Partial<Pick<RubInput, 'seasonings'>>,
-): Asked[] => [
-  ...(['agent', 'salt', 'sugar'] as const).flatMap(role =>
-    input[role] ? [{ role, ...input[role], path: [role], seasoning: null }] : [],
-  ),
-  ...(input.seasonings ?? []).map((s, i) => ({
-    role: 'spice' as const,
-    lotCode: s.lotCode,
-    weighed: s.weighed,
-    path: ['seasonings', i],
-    seasoning: i,
-  })),
-]
-
-/**
- * What was weighed, from lots in the store: of the right kind, in date, not iodised, with enough left of each. Locked,
- * so that two benches cannot both take the last of a lot.
- */
-export async function findIngredients(
-  tables: Tables,
-  input: Parameters<typeof askedOf>[0],
-  today: string,
-): Promise<Answer<IngredientPart[]>> {
-  const parts: IngredientPart[] = []
-  const takenG = new Map<number, number>()
-  for (const { role, lotCode, weighed, path, seasoning } of askedOf(input)) {
-    const lot = await tables.ingredientLots.one({ code: lotCode }, { lock: true })
-    if (!lot) return refuse('no_such_ingredient', { code: lotCode }, [...path, 'lotCode'])
-    if (ROLE_OF_KIND[lot.kind] !== role)
-      return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
-    if (lot.iodised) return refuse('salt_iodised', { code: lot.code, name: lot.name }, [...path, 'lotCode'])
-    if (role !== 'agent' && lot.bestBefore !== null && lot.bestBefore < today)
-      return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, [
-        ...path,
-        'lotCode',
-      ])
-    const wantedG = weighed.netG + (takenG.get(lot.id) ?? 0)
-    takenG.set(lot.id, wantedG)
-    const leftG = await ingredientLeftG(tables, lot)
-    if (wantedG > leftG + lot.amountG * TWO_SCALES_SHARE) {
-      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG) }, [...path, 'weighed'])
-    }
-    parts.push({ role, lot, weighedG: weighed.netG, weighedTyped: weighed.typed, seasoning })
-  }
-  return { ok: true, value: parts }
-}
-
-export const massOf = (parts: readonly IngredientPart[], role: MixRole): number =>
-  parts.filter(part => part.role === role).reduce((sum, part) => sum + part.weighedG, 0)

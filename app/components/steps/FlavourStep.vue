@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { upperFirst } from '#core/lists/upper-first'
+import { FLAVOUR_WAYS, type FlavourWay } from '#core/life/step'
+import { MOST_LASTED_MINUTES } from '#shared/contracts/steps'
+import { FLAVOUR_WORDS } from '#shared/messages/plans'
+import { FLAVOURED } from '#shared/messages/steps'
+import NumberField from '~/components/common/NumberField.vue'
+import PickOne from './PickOne.vue'
+import PutForm from './PutForm.vue'
+import type { ToldStep } from './press'
+import { usePuts } from './use-puts'
+
+/** Flavour after the cure: a marinade that goes on, or lasted; dry spice on the pellicle; a glaze. */
+const props = defineProps<{ code: string; how: FlavourWay; saving: boolean }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, done: () => void]; close: [] }>()
+const HOW = FLAVOUR_WAYS.map(value => ({ value, words: upperFirst(FLAVOUR_WORDS[value]) }))
+const how = ref<FlavourWay | null>(props.how)
+const lasted = ref<number | null>(null)
+const puts = usePuts(props.code, 'flavour')
+const way = computed(() => how.value ?? props.how)
+function tell(): void {
+  const minutes = way.value === 'marinade' ? lasted.value : 0
+  const step: ToldStep = { kind: 'flavour', how: way.value, minutes, parts: puts.parts(), scaleId: puts.scaleId.value }
+  emit('tell', [step], `${FLAVOURED[way.value].toLowerCase()}: ${puts.words()}.`, puts.clear)
+}
+</script>
+
+<template>
+  <PutForm
+    label="Flavoured"
+    asks="What flavour went on, and how?"
+    button="It is on"
+    :puts="puts"
+    :saving="saving"
+    @tell="tell"
+    @close="emit('close')"
+  >
+    <PickOne v-model="how" label="How" :choices="HOW" />
+    <NumberField
+      v-if="way === 'marinade'"
+      v-model="lasted"
+      label="Lay in it, minutes; empty: it goes in now"
+      optional
+      :min="1"
+      :max="MOST_LASTED_MINUTES"
+    />
+    <p class="small soft">Its allergens come onto the label.</p>
+  </PutForm>
+</template>

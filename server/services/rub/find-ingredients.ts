@@ -1,0 +1,95 @@
+import type { Grams } from '#core/units/quantities'
+import { TWO_SCALES_SHARE } from '#core/rules/house'
+import type { RubInput } from '#shared/contracts/rub'
+import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
+import type { RowOf } from '../../db/table-spec'
+import type { ingredientLots } from '../../db/tables/store'
+import type { Tables } from '../../db/database'
+import { refuse, type Answer, type FieldPath, type Refusal } from '../context'
+import { ingredientLeftG } from '../store/stock'
+
+export interface IngredientPart {
+  role: MixRole
+  lot: RowOf<typeof ingredientLots>
+  weighedG: Grams
+  weighedTyped: string
+  /** A seasoning's place in the input; null for the others. */
+  seasoning: number | null
+}
+/** Something that goes on, as it was asked for. */
+export interface Asked {
+  /** What it must be; null: anything that goes into a cure. */
+  role: MixRole | null
+  lotCode: string
+  /** Null: it went on without being weighed. */
+  weighed: { netG: Grams; typed: string } | null
+  path: (string | number)[]
+  seasoning: number | null
+}
+
+const askedOf = (
+  input: Pick<RubInput, 'agent' | 'salt' | 'sugar'> & Partial<Pick<RubInput, 'seasonings'>>,
+): Asked[] => [
+  ...(['agent', 'salt', 'sugar'] as const).flatMap(role =>
+    input[role] ? [{ role, ...input[role], path: [role], seasoning: null }] : [],
+  ),
+  ...(input.seasonings ?? []).map((s, i) => ({
+    role: 'spice' as const,
+    lotCode: s.lotCode,
+    weighed: s.weighed,
+    path: ['seasonings', i],
+    seasoning: i,
+  })),
+]
+
+/** What of the store was asked for: see `findAsked`. */
+export const findIngredients = (
+  tables: Tables,
+  input: Parameters<typeof askedOf>[0],
+  today: string,
+): Promise<Answer<IngredientPart[]>> => findAsked(tables, askedOf(input), today)
+
+/** What speaks against a lot of the store: said before it goes on. */
+function refuseKind(lot: RowOf<typeof ingredientLots>, role: MixRole, today: string, path: FieldPath): Refusal | null {
+  const { code, name, bestBefore } = lot
+  if (lot.iodised) return refuse('salt_iodised', { code, name }, path)
+  return role !== 'agent' && bestBefore !== null && bestBefore < today
+    ? refuse('ingredient_expired', { code, name, bestBefore }, path)
+    : null
+}
+
+/**
+ * What was weighed, from lots in the store: of the right kind, in date, not iodised, with enough left of each. Locked,
+ * so that two benches cannot both take the last of a lot. `done`: it lies on the meat already, and is told as it was.
+ */
+export async function findAsked(
+  tables: Tables,
+  asked: readonly Asked[],
+  today: string,
+  { done = false } = {},
+): Promise<Answer<IngredientPart[]>> {
+  const parts: IngredientPart[] = []
+  const takenG = new Map<number, number>()
+  for (const { role: wanted, lotCode, weighed, path, seasoning } of asked) {
+    const at = [...path, 'lotCode']
+    const lot = await tables.ingredientLots.one({ code: lotCode }, { lock: true })
+    if (!lot) return refuse('no_such_ingredient', { code: lotCode }, at)
+    const role = ROLE_OF_KIND[lot.kind]
+    if (wanted !== null && role !== wanted)
+      return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, at)
+    const refused = done ? null : refuseKind(lot, role, today, at)
+    if (refused) return refused
+    const massG = weighed?.netG ?? 0
+    const wantedG = massG + (takenG.get(lot.id) ?? 0)
+    takenG.set(lot.id, wantedG)
+    const leftG = await ingredientLeftG(tables, lot)
+    if (wantedG > leftG + lot.amountG * TWO_SCALES_SHARE) {
+      return refuse('ingredient_used_up', { code: lot.code, leftG: Math.max(0, leftG) }, [...path, 'weighed'])
+    }
+    parts.push({ role, lot, weighedG: massG, weighedTyped: weighed?.typed ?? '', seasoning })
+  }
+  return { ok: true, value: parts }
+}
+
+export const massOf = (parts: readonly IngredientPart[], role: MixRole): number =>
+  parts.filter(part => part.role === role).reduce((sum, part) => sum + part.weighedG, 0)
