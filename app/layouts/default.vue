@@ -6,6 +6,7 @@ import ClockAsk from '~/components/shell/ClockAsk.vue'
 import PasswordAsk from '~/components/shell/PasswordAsk.vue'
 import KeyList from '~/components/shell/KeyList.vue'
 import NoticeLine from '~/components/shell/NoticeLine.vue'
+import ReminderLine from '~/components/shell/ReminderLine.vue'
 import RoomStrip from '~/components/shell/RoomStrip.vue'
 import SignPad from '~/components/shell/SignPad.vue'
 import ShellHead from '~/components/shell/ShellHead.vue'
@@ -39,6 +40,7 @@ watch(
     <a class="skip" href="#room">Go to the room</a>
     <ShellHead v-if="inside" v-model:night="night" @keys="showKeys = true" />
     <RoomStrip v-if="inside" />
+    <ReminderLine v-if="inside" />
     <main id="room" tabindex="-1">
       <slot />
     </main>

@@ -1,9 +1,10 @@
 import type { Stage } from '#core/life/meaning'
 import type { DryWay, RestWay } from '#core/life/step'
-import type { Due, DueKind, DueWhy } from '#core/plan/due-thing'
+import type { Due, DueWhy } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
 import type { LotSummary } from '#shared/contracts/lots'
-import { hoursWords, itemWords } from '#shared/messages/plans'
+import { dueWords } from '#shared/messages/due'
+import { hoursWords } from '#shared/messages/plans'
 import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 import { FEEL_WORDS } from './step-words'
 
@@ -25,19 +26,8 @@ export function goingWords({ did }: Pick<LotSummary, 'did'>, ids: readonly numbe
   return stage ? STAGE_WORDS[stage] : 'here'
 }
 
-const ASKS: Partial<Record<DueKind, string>> = {
-  turn: 'turn',
-  drain: 'pour off',
-  look: 'look at it',
-  add: 'put more on',
-  out: 'take it out',
-  touch: 'feel whether the surface is tacky',
-  fry_test: 'fry a slice and taste it',
-}
 /** What comes next, in the plan's own words. */
-export function nextWords({ kind, item }: Pick<Due, 'kind' | 'item'>, as: Notation): string {
-  return `next: ${ASKS[kind] ?? (item ? itemWords(item, as) : kind)}`
-}
+export const nextWords = (due: Pick<Due, 'kind' | 'item'>, as: Notation): string => `next: ${dueWords(due, as)}`
 
 /** Why something is due: "day 8 of 7 to 14", "felt stiff throughout". */
 export function whyWords(because: DueWhy, as: Notation): string {

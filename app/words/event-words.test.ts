@@ -28,6 +28,8 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   ],
   shop_exported: [{}, {}, 'The whole shop was taken along as a file.'],
   own_device_ended: [{ station: 'old phone' }, {}, 'Signed out from elsewhere: old phone.'],
+  calendar_linked: [{ person: 'Tam' }, {}, 'Tam made an address for their calendar.'],
+  calendar_ended: [{ person: 'Tam' }, {}, 'Tam ended the address of their calendar.'],
   step: [
     { steps: [{ kind: 'turn', how: 'massaged', face: null }] },
     { happenedMs: 0, lateMs: 0, places: {}, steps: [{ id: 1, lot: 'L-0007', kind: 'turn', pieces: [2] }] },

@@ -74,6 +74,8 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     `Too many wrong passwords for ${t.signIn} from ${c.address}: closed there for ${c.minutes} minutes.`,
   shop_exported: () => 'The whole shop was taken along as a file.',
   own_device_ended: t => `Signed out from elsewhere: ${t.station}.`,
+  calendar_linked: t => `${t.person} made an address for their calendar.`,
+  calendar_ended: t => `${t.person} ended the address of their calendar.`,
   device_ended: t => `Signed out by the owner: ${t.station}.`,
   rules_confirmed: t =>
     `Rule set confirmed by ${t.confirmedBy} on ${t.confirmedOn} (${t.reference}).`,

@@ -32,11 +32,11 @@ export const MOST_BLENDED_NITRITE_SHARE: Fraction = 0.1
 
 // Salt, sugar and what they come in, shares of green weight.
 
-/** Without nitrite, less salt than this is no cure. */
-/** Of what a plan keeps for later, less than this is not waited for. House. */
+/** Of what a plan keeps for later, less than this is not waited for. */
 export const STILL_TO_COME_SHARE: Fraction = 0.05
-/** Of a lot's mix that a plan keeps for later. House. */
+/** Of a lot's mix that a plan may keep for later. */
 export const MOST_LATER_SHARE: Fraction = 0.9
+/** Without nitrite, less salt than this is no cure. */
 export const LEAST_SALT_ONLY_SHARE: Fraction = 0.018
 /** A measured nitrite cure outside these is a slip of the key or of the scale, not a cure. */
 export const LEAST_MEASURED_SALT_SHARE: Fraction = 0.01
@@ -167,6 +167,8 @@ export const UNKNOWN_READABILITY_G: Grams = 1
 
 /** Curing salt is counted monthly. */
 export const COUNT_EVERY_MS: Milliseconds = 31 * MS_PER_DAY
+/** What has just become due is said on the page for so long. */
+export const REMINDED_FOR_MS: Milliseconds = 30 * MS_PER_MINUTE
 /** Two turns of a lot so near are the same one. */
 export const SAME_TURN_MS: Milliseconds = 10 * MS_PER_MINUTE
 /** No rhythm of turning or pouring off is slower than so many days. */

@@ -19,6 +19,7 @@ import * as recipeLots from './migrations/2026-12-01-recipe-lots'
 import * as plans from './migrations/2026-12-02-plans'
 import * as partyNames from './migrations/2026-12-03-party-names'
 import * as adds from './migrations/2026-12-04-adds'
+import * as calendarLinks from './migrations/2026-12-05-calendar-links'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -46,6 +47,7 @@ const MIGRATIONS: readonly Migration[] = [
   plans,
   partyNames,
   adds,
+  calendarLinks,
 ]
 
 /**

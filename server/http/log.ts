@@ -45,7 +45,8 @@ export function logFailure(error: unknown, event?: H3Event): void {
     ? {
         request: requestId(event),
         method: event.method,
-        path: event.path.split('?')[0],
+        // The address of a calendar is a secret.
+        path: event.path.split('?')[0]!.replace(/^(\/api\/calendar\/).*/, '$1…'),
         user: event.context.userId as number | undefined,
       }
     : {}

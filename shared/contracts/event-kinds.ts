@@ -56,6 +56,8 @@ export const EVENT_KINDS = [
   'name_closed',
   'shop_exported',
   'own_device_ended',
+  'calendar_linked',
+  'calendar_ended',
   'step',
   'place_added',
   'place_changed',

@@ -57,6 +57,8 @@ export type RecordOf = OfEveryKind<{
   shop_exported: { typed: object; computed: None }
   device_ended: { typed: Station; computed: None }
   own_device_ended: { typed: Station; computed: None }
+  calendar_linked: { typed: Person; computed: None }
+  calendar_ended: { typed: Person; computed: None }
   rules_confirmed: {
     typed: { confirmedBy: string; confirmedOn: string; reference: string }
     computed: None

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import type { ComingDay } from '#core/today/tasks'
+import { dueWords } from '#shared/messages/due'
 import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
 
 defineProps<{ week: ComingDay[] }>()
-const { date } = useNotation()
+const { as, date } = useNotation()
+/** "turn 5 lots", "pour off L-0007". */
+const workWords = (kind: ComingDay['work'][number]['kind'], codes: string[]) =>
+  codes.length > 2 ? `${dueWords({ kind }, as.value)}: ${codes.length} lots` : `${dueWords({ kind }, as.value)}: ${codes.join(', ')}`
 const weekday = (iso: string) =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(Date.parse(`${iso}T12:00Z`))
 </script>
@@ -18,7 +22,8 @@ const weekday = (iso: string) =>
         <span class="what">
           <span v-for="code in day.ready" :key="code"><LotCode :code="code" /> ready</span>
           <span v-for="code in day.bestBy" :key="code"><LotCode :code="code" /> best by</span>
-          <span v-if="!day.ready.length && !day.bestBy.length" class="soft">–</span>
+          <span v-for="{ kind, codes } in day.work" :key="kind" class="small">{{ workWords(kind, codes) }}</span>
+          <span v-if="!day.ready.length && !day.bestBy.length && !day.work.length" class="soft">–</span>
         </span>
       </li>
     </ol>

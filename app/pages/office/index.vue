@@ -7,6 +7,7 @@ import DeviceList from '~/components/office/DeviceList.vue'
 import DoorList from '~/components/office/DoorList.vue'
 import SecondFactor from '~/components/office/SecondFactor.vue'
 import MyAccount from '~/components/office/MyAccount.vue'
+import MyCalendar from '~/components/office/MyCalendar.vue'
 import ConfirmRules from '~/components/office/ConfirmRules.vue'
 import MyNotation from '~/components/office/MyNotation.vue'
 import PeopleList from '~/components/office/PeopleList.vue'
@@ -33,6 +34,7 @@ const { view, problem, load } = useLoaded<OfficeView>('/api/office')
     <div v-else class="office">
       <MyNotation v-if="!shared" />
       <MyAccount v-if="!shared" :has-pin="mine?.hasPin ?? false" @saved="load" />
+      <MyCalendar v-if="!shared && session.mayWrite" />
       <ConfirmRules :shop="view.shop" :jurisdiction="view.jurisdiction" />
       <PeopleList :people="view.people" @saved="load" />
       <SecondFactor v-if="session.isOwner && !shared" :set="mine?.hasSecondFactor ?? false" @saved="load" />

@@ -11,7 +11,7 @@ export interface PortableTable {
 }
 
 /** What belongs to a running server and not to the shop: sign-ins, tries, answers to repeated requests, what is worked out anew. */
-const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers', 'knownDevices', 'heatJudgements'])
+const NOT_THE_SHOP = new Set(['sessions', 'signInAttempts', 'answers', 'knownDevices', 'calendarLinks', 'heatJudgements'])
 
 function portable(spec: TableSpec<Columns>): PortableTable {
   const columns = new Map<string, Column<unknown>>([

@@ -98,3 +98,18 @@ export const signInAttempts = outsideBook(
 export const knownDevices = outsideBook(
   tableSpec('known_devices', { tokenHash: text(64), userId: int(), atMs: instant() }),
 )
+
+/** Secret addresses of calendars, by their hash. */
+export const calendarLinks = outsideBook(
+  tableSpec(
+    'calendar_links',
+    {
+      tokenHash: text(64),
+      userId: int(),
+      atMs: instant(),
+      endedAtMs: nullable(instant()),
+      seenAtMs: nullable(instant()),
+    },
+    ['endedAtMs', 'seenAtMs'],
+  ),
+)

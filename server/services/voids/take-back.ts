@@ -162,7 +162,7 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     undo: free((ctx, event) => ctx.tables.labResults.setVoid([event.computed.labResultId])),
   },
   mix_made: {
-    builtOn: ['lot_rubbed', 'ingredient_opened', 'stock_moved', 'stock_counted'],
+    builtOn: ['lot_rubbed', 'step', 'ingredient_opened', 'stock_moved', 'stock_counted'],
     undo: free(async (ctx, event) => {
       const mixLotId = event.computed.mixLotId
       await ctx.tables.mixParts.setVoid(ids(await ctx.tables.mixParts.find({ mixLotId })))
@@ -232,7 +232,7 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     undo: free((ctx, event) => ctx.tables.meatLots.setVoid([event.computed.meatLotId])),
   },
   ingredient_received: {
-    builtOn: ['lot_rubbed', 'mix_made', 'second_applied', 'ingredient_opened', 'stock_moved', 'stock_counted'],
+    builtOn: ['lot_rubbed', 'step', 'mix_made', 'second_applied', 'ingredient_opened', 'stock_moved', 'stock_counted'],
     undo: free((ctx, event) => ctx.tables.ingredientLots.setVoid([event.computed.ingredientLotId])),
   },
 }

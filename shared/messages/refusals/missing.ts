@@ -10,6 +10,7 @@ export const MISSING = {
   no_such_hygrometer: () => 'This hygrometer is not known. Choose one from the list.',
   no_such_instrument: () => 'This instrument is not known. Load the page again.',
   no_such_fridge: () => 'This fridge is not known. Choose one from the list.',
+  no_calendar_link: () => 'No calendar has this address, or it was ended. Make a new one in the Office.',
   no_such_file: () => 'This file is not kept here. Add it again.',
   no_such_address: () => 'There is nothing at this address. Load the page again.',
   no_such_table: (p: { name: string }) => `There is no table ${p.name}. Choose one in the Office.`,

@@ -5,6 +5,7 @@
 export const UNIQUE_KEYS: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
   answers: { client_key: ['clientKey'] },
   bench_cards: { code: ['code'] },
+  calendar_links: { token_hash: ['tokenHash'] },
   code_counters: { kind: ['kind'] },
   deliveries: { code: ['code'] },
   events: { voids: ['voidsId'] },
