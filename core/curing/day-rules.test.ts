@@ -19,3 +19,8 @@ describe('days in the cure', () => {
     expect(suggestedSpan(60).readyFromDay).toBe(Math.ceil(daysToCentre(60)))
   })
 })
+
+it('suggests no more than a week for a salt box, however thick', () => {
+  expect(suggestedSpan(90, 'excess')).toEqual({ readyFromDay: 6, bestByDay: 7 })
+  expect(suggestedSpan(90).bestByDay).toBeGreaterThan(7)
+})

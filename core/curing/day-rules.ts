@@ -1,4 +1,5 @@
 import { MILLIMETRES_PER_INCH, type Days, type Grams, type Millimetres } from '../units/quantities'
+import type { CureMethod } from '../cure/cure-method'
 import { daysToCentre } from '../diffusion/days-to-centre'
 
 /** Ways makers count the days of a cure, each by name. */
@@ -28,8 +29,12 @@ export const daysByRule = (thicknessMm: Millimetres, weightG: Grams): Record<Day
   model: daysToCentre(thicknessMm),
 })
 
-/** A plain suggestion for a measured cure: not before a week, nor before the model, and a week of grace. */
-export function suggestedSpan(thicknessMm: Millimetres): { readyFromDay: number; bestByDay: number } {
+/**
+ * A plain suggestion for a measured cure: not before a week, nor before the model, and a week of grace. A salt box only
+ * gets saltier: out after a week at the latest (house).
+ */
+export function suggestedSpan(thicknessMm: Millimetres, method: CureMethod = 'dry'): { readyFromDay: number; bestByDay: number } {
+  if (method === 'excess') return { readyFromDay: WEEK - 1, bestByDay: WEEK }
   const readyFromDay = Math.max(WEEK, Math.ceil(daysToCentre(thicknessMm)))
   return { readyFromDay, bestByDay: readyFromDay + WEEK }
 }

@@ -37,6 +37,25 @@ describe('along a plan', () => {
     expect(again).toMatchObject({ next: 'soak', sinceMs: null, fryTestFromMs: null })
     expect(at(BOX, OUT, did('soak', 1, 2), did('rest', 3, null)).fryTestFromMs).toBeNull()
   })
+  it('tasted while it lies in the water it stays there longer, or is done with', () => {
+    const taste = (verdict: 'again' | 'done') => did('fry_test', 2, 2, { verdict })
+    const soaking = [OUT, did('soak', 1, null)]
+    expect(at(BOX, ...soaking, taste('again'))).toMatchObject({ next: 'soak', sinceMs: hour(2) })
+    expect(at(BOX, ...soaking, taste('done'))).toMatchObject({ next: 'rest', sinceMs: null, freeFromMs: hour(2), passedOver: [] })
+    // Good before any water: none is needed.
+    expect(at(BOX, OUT, taste('done')).next).toBe('rest')
+    expect(at(BOX, ...soaking, taste('done'), did('rest', 3, null))).toMatchObject({ next: 'rest', sinceMs: hour(3) })
+  })
+  it('flavour is an item like any other, done at once or as long as it lies in it', () => {
+    const then: PlanItem[] = [
+      { kind: 'flavour', how: 'marinade', hours: { from: 4, to: 12 } },
+      { kind: 'flavour', how: 'dry_spice', hours: null },
+      { kind: 'slice' },
+    ]
+    expect(at(then, did('flavour', 1, null, { how: 'marinade' }))).toMatchObject({ at: 0, sinceMs: hour(1) })
+    expect(at(then, did('flavour', 1, 6, { how: 'marinade' })).at).toBe(1)
+    expect(at(then, did('flavour', 1, 1, { how: 'dry_spice' }))).toMatchObject({ next: 'slice', passedOver: [0] })
+  })
   it('a rinse is part of the end; not rinsed then, it is passed over', () => {
     const dry = did('out', 0, 0, { rinses: 0 })
     expect(at(COLD, dry)).toMatchObject({ next: 'dry', passedOver: [0] })

@@ -95,9 +95,16 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
   return p
 }
 
-/** Too salty still: into the water once more. */
+/**
+ * Too salty still: into the water once more, or longer where it lies there yet. Good: the soak is over, or was not needed.
+ */
 function tasted(p: Progress, then: readonly PlanItem[], { verdict, fromMs }: DoneStep): void {
   p.fryTestFromMs = null
+  if (then[p.at]?.kind === 'soak') {
+    if (verdict === 'done') Object.assign(p, { at: nextTold(then, p.at + 1), sinceMs: null, sessions: 0, freeFromMs: fromMs })
+    else if (p.sinceMs !== null) p.sinceMs = fromMs
+    return
+  }
   const soak = then.findLastIndex((item, i) => i < p.at && item.kind === 'soak')
   if (verdict === 'again' && soak >= 0) Object.assign(p, { at: soak, sinceMs: null, sessions: 0, freeFromMs: fromMs })
 }

@@ -51,8 +51,6 @@ describe.each(DEVICES)('plans, on a %s', (_device, width, height) => {
     await rowSays(page, 'L-0011', 'next: feel whether the surface is tacky')
     await tap(page, 'L-0011', 'Surface…')
     await tap(page, 'L-0011', 'Tacky')
-    // Within ten minutes the first is taken for the same.
-    await tap(page, 'L-0011', 'It was done again')
     await rowSays(page, 'L-0011', 'next: hot smoke')
     const steps = await shop.sql<{ kind: string }>(
       'SELECT s.kind FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = \'L-0011\' AND s.voided = 0 AND s.kind <> \'turn\' ORDER BY s.from_at, s.id',

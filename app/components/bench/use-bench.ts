@@ -29,7 +29,7 @@ export function useBench(
     })
     return parsed.ok ? parsed.value : null
   })
-  const span = computed(() => suggestedSpan(thicknessMm.value ?? USUAL_THICKNESS_MM))
+  const span = computed(() => suggestedSpan(thicknessMm.value ?? USUAL_THICKNESS_MM, draft.value.method))
   /** What is intended: chosen here or by the recipe, else as the shop usually does; its days are the lot's. */
   const lotPlan = computed((): Plan => {
     const readyFromDay = draft.value.readyFromDay ?? span.value.readyFromDay

@@ -15,7 +15,7 @@ import VerbButton from '~/components/steps/VerbButton.vue'
 import LotTwines from '~/components/twine/LotTwines.vue'
 import { FEEL_WORDS } from '~/words/step-words'
 import { planOf } from '~/logic/plan-of'
-import { outPress } from '~/logic/plan-press'
+import { outPress, turnPress } from '~/logic/plan-press'
 import { lotDay, lotTwines, toTurn } from '~/logic/lot-twine'
 import { saltAgo } from '~/words/salt-ago'
 import { useNotation } from '~/composables/use-notation'
@@ -43,8 +43,9 @@ const row = useRow(() => ({
   code: props.lot.code,
   pieces: chosen.value.length ? chosen.value : isWhole.value ? null : ids.value,
   all: ids.value,
-}), { out: () => leaving.value })
+}), { out: () => leaving.value, turn: () => turning.value })
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
+const turning = computed(() => turnPress(planOf(props.lot, ids.value)))
 const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
 /** Of the plans that pieces here follow. */
 const twines = computed(() =>
@@ -76,7 +77,7 @@ const which = computed(() => {
 </script>
 
 <template>
-  <article :id="lot.code" class="cure-grid cure-row" data-lot :aria-label="`Lot ${lot.code}`">
+  <article :id="lot.code" class="cure-grid cure-row" :class="{ asked: asking }" data-lot :aria-label="`Lot ${lot.code}`">
     <div class="who">
       <span class="day" :aria-label="`cure day ${day}`">{{ day }}<small>day</small></span>
       <div>
@@ -134,7 +135,7 @@ const which = computed(() => {
         @now="say(turnsAndAdds ? 'turn_add' : 'turn')"
         @late="sayLate(turnsAndAdds ? 'turn_add' : 'turn')"
       >
-        {{ turnsAndAdds ? `Turned, and more on: ${which}…` : `Turned, ${which}` }}
+        {{ turnsAndAdds ? `${turning.label}, and more on: ${which}…` : `${turning.label}, ${which}` }}
       </VerbButton>
       <VerbButton :main="pours" :disabled="saving" @now="say('drain')" @late="sayLate('drain')">Drained</VerbButton>
       <VerbButton :disabled="saving" @now="say('look')" @late="sayLate('look')">Looked at</VerbButton>
@@ -159,6 +160,9 @@ const which = computed(() => {
   /* Of forty rows those in sight are drawn. */
   content-visibility: auto;
   contain-intrinsic-size: auto 12rem;
+}
+.cure-row.asked {
+  align-items: start;
 }
 .cure-row:target {
   background: var(--heather-wash);

@@ -4,7 +4,9 @@ import { computed } from 'vue'
 import type { LotSummary } from '#shared/contracts/lots'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { usePress } from '~/components/steps/use-press'
-import { lotTwines, toTurn, turnsAsOne } from '~/logic/lot-twine'
+import { addWithTurn } from '#core/plan/adds-due'
+import { turnPress } from '~/logic/plan-press'
+import { lotDay, lotTwines, toTurn, turnsAsOne } from '~/logic/lot-twine'
 import { useFloor } from '~/stores/floor'
 
 /** All turns that are due, told with one tap. The lots are named; those of which only some pieces wait are left out. */
@@ -14,7 +16,9 @@ const { press, insist, insistWords, saving, message } = usePress()
 const due = computed(() =>
   props.lots.flatMap((lot) => {
     const twines = lotTwines(lot, props.nowMs)
-    return turnsAsOne(twines) ? [{ code: lot.code, pieces: toTurn(twines), all: lot.pieces.map(piece => piece.id) }] : []
+    // What is massaged or stirred is told in its own row, and where more goes on with the turn.
+    const isPlain = twines.every(({ plan }) => turnPress(plan).label === 'Turned' && !addWithTurn({ plan }, lotDay(lot, props.nowMs)))
+    return isPlain && turnsAsOne(twines) ? [{ code: lot.code, pieces: toTurn(twines), all: lot.pieces.map(piece => piece.id) }] : []
   }),
 )
 async function turn(): Promise<void> {

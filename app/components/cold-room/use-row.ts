@@ -8,7 +8,8 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What a row asks before it records. */
-export type Asking = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour' | 'more' | 'when'
+type Form = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour'
+export type Asking = Form | 'more' | 'when'
 type Verb = Exclude<Asking, 'when'> | 'turn' | 'out' | 'next'
 
 /** Under a finger nothing moves: a row that goes elsewhere stays this long. */
@@ -16,7 +17,7 @@ const FINGER_OFF_MS = 3000
 const NOW: ToldWhen = { when: { told: 'now' } }
 
 /** The taps of one row: what is asked, when it was, and what was just done. */
-export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; next?: () => (PlanPress & { pieces: number[] }) | null }) {
+export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; turn?: () => PlanPress; next?: () => (PlanPress & { pieces: number[] }) | null }) {
   const floor = useFloor()
   const session = useSession()
   const { press, insist, insistWords, forget, saving, message } = usePress()
@@ -64,7 +65,10 @@ export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; nex
     took(await press([{ ...lot(), pieces }], steps, said, when.value?.at ?? NOW), steps, said)
   }
   const DIRECT: Partial<Record<Verb, () => Promise<void>>> = {
-    turn: () => tell([{ kind: 'turn', how: 'turned', face: null }], 'turned.'),
+    turn: async () => {
+      const turn = planned.turn?.()
+      if (turn) await tell(turn.steps, turn.words)
+    },
     out: () => tell(planned.out().steps, planned.out().words),
     next: async () => {
       const next = planned.next?.()

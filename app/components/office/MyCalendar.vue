@@ -59,6 +59,7 @@ async function stop(): Promise<void> {
 
 <style scoped>
 .address {
+  white-space: normal;
   overflow-wrap: anywhere;
   user-select: all;
 }

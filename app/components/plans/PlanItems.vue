@@ -36,7 +36,7 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
     <ol aria-label="After the cure">
       <li v-for="(item, i) in items" :key="`${i} ${item.kind}`">
         <span class="what">{{ ITEM_TITLES[item.kind] }}</span>
-        <div class="figures">
+        <div class="figures" role="group" :aria-label="`${i + 1}, ${ITEM_TITLES[item.kind]}`">
           <VSelect
             v-if="WAYS[item.kind]"
             :model-value="wayOf(item)"
@@ -136,7 +136,7 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
     <VSelect
       :model-value="null"
       :items="kinds"
-      label="Add"
+      label="Add to the plan"
       hide-details
       class="add"
       @update:model-value="$event && add($event)"

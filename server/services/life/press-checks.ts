@@ -16,17 +16,26 @@ export function whenOf(ctx: WriteContext, { when, lateReason }: PressInput): Ans
   return { ok: true, value: atMs }
 }
 
+/** What is seen or tasted is another thing where another answer is given. */
+const OBSERVED: ReadonlySet<Step['kind']> = new Set<Step['kind']>(['look', 'fry_test'])
+const sameFigures = (a: unknown, b: unknown): boolean => {
+  const told = (figures: unknown) =>
+    JSON.stringify(Object.entries(figures as object).filter(([, value]) => value !== null && value !== undefined).toSorted())
+  return told(a) === told(b)
+}
+
 /** Two tablets, one deed: the same kind told of the same pieces a moment ago. Null when nobody did. */
 export async function toldAlready(
   ctx: WriteContext,
   lot: { code: string },
   standing: readonly (Step & { byId: number })[],
-  wanted: { kind: Step['kind']; pieces: readonly number[]; atMs: Milliseconds },
+  wanted: { kind: Step['kind']; pieces: readonly number[]; atMs: Milliseconds; figures: unknown },
 ): Promise<Refusal | null> {
   const pieces = new Set(wanted.pieces)
   const same = standing.findLast(
     step =>
       step.kind === wanted.kind
+      && (!OBSERVED.has(step.kind) || sameFigures(step.figures, wanted.figures))
       && Math.abs(step.fromMs - wanted.atMs) < SAME_TURN_MS
       && step.pieces.some(id => pieces.has(id)),
   )

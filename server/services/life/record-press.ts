@@ -139,7 +139,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
         application: putting?.applications[n],
       })
       const span = spanOf(step, when.value)
-      const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs }
+      const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs, figures: laid.figures }
       const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
         = same
