@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { Notation } from '../../core/units/format'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../../core/units/quantities'
+import type { ComputedOf } from '../../shared/contracts/records'
 import type { StepInput } from '../../shared/contracts/steps'
 import { pressWords } from './step-words'
 
 const AS = { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' } as Notation
-const told = (steps: StepInput[], lateMs = 0, pieces = [1, 2]) =>
+const told = (steps: StepInput[], lateMs = 0, pieces = [1, 2], more: Partial<ComputedOf<'step'>> = {}) =>
   pressWords(
     { steps },
     {
@@ -13,6 +14,7 @@ const told = (steps: StepInput[], lateMs = 0, pieces = [1, 2]) =>
       lateMs,
       places: { 4: 'Garage' },
       steps: steps.map(({ kind }, i) => ({ id: i, lot: 'L-0042', kind, pieces })),
+      ...more,
     },
     AS,
   )
@@ -56,6 +58,20 @@ describe('a press in the book', () => {
     expect(told([look({ feel: 'raw', colour: 'patchy', smell: 'off', spots: 'grey', photoId: 3, note: 'left end' })])).toContain(
       'Looked at: as raw, colour patchy, smells OFF, grey spots, with a photo, “left end”.',
     )
+  })
+  it('says what was put on, weighed or not, and what the lot comes to', () => {
+    const parts = [
+      { lotCode: 'N-0003', weighed: { netG: 12, typed: '12 g' } },
+      { lotCode: 'N-0009', weighed: null },
+    ] as never
+    const names = { 'N-0003': 'Sea salt', 'N-0009': 'House mix' }
+    const add: StepInput = { kind: 'add', face: 'up', parts, scaleId: null, sure: true }
+    const nitrite = [{ lot: 'L-0042', ppm: 151, lowPpm: 142, status: 'limit_not_shown', meaning: 'open' }] as const
+    expect(told([add], 0, [2], { names, nitrite })).toBe(
+      'More on the face that lies up: N-0003 Sea salt “12 g”, N-0009 House mix not weighed. L-0042: piece 2. L-0042: at least 142 ppm, may be above the limit.',
+    )
+    const glaze: StepInput = { kind: 'flavour', how: 'marinade', minutes: 90, parts, scaleId: null, sure: false }
+    expect(told([glaze], 0, [1], { names })).toContain('In a marinade for 1 h 30 min: N-0003 Sea salt')
   })
   it('counts hours and days', () => {
     const late = (hours: number) => told([look({ feel: 'stiff' })], hours * MS_PER_HOUR)

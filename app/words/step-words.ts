@@ -108,7 +108,7 @@ function stepWords(step: StepInput, { places, names = {} }: Named, as: Notation)
     case 'rest':
       return `Resting ${REST_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
     case 'add':
-      return `Put on ${ON_FACE[step.face]}: ${putWords(step, names)}`
+      return `More ${ON_FACE[step.face]}: ${putWords(step, names)}`
     case 'flavour':
       return `${FLAVOURED[step.how]}${step.how === 'marinade' ? lastedWords(step.minutes) : ''}: ${putWords(step, names)}`
     case 'out':

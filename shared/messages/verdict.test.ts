@@ -25,6 +25,27 @@ const judge = (more: Partial<JudgeQuestion> = {}) =>
   })!
 const words = (more: Partial<JudgeQuestion> = {}, as = DEFAULT_NOTATION) => verdictWords(judge(more), as, 0.1)
 
+describe('where more went on some pieces alone', () => {
+  const two = { pieces: [{ massG: 1840, readings: 1 as const }, { massG: 2000, readings: 1 as const }], agentG: 9.2, mixG: 140 }
+  const put = { agent: CURING_SALT_NO_1, agentG: 2, agentReadings: 1, mixG: 2, readabilityG: 0.1, pieces: [1] }
+  it('those that decide are named, with their own figure, and nothing is to be taken off again', () => {
+    const judged = judge({ ...two, adds: [put] })
+    expect(judged).toMatchObject({ status: 'above_limit', decides: [2] })
+    expect(judged.lot!.ppm).toBeCloseTo((1e6 * 0.0625 * ((9.2 * 2000) / 3840 + 2)) / 2000, 9)
+    expect(words({ ...two, adds: [put] })).toMatch(/^Piece 2: 212 ppm, limit 200 ppm for rind-off belly, dry cure\.$/)
+  })
+  it('a lot alike all over names none', () => {
+    expect(judge({ ...two, adds: [{ ...put, agentG: 0.2, pieces: null }] })).not.toHaveProperty('decides')
+  })
+  it('what nobody weighed is said as the least, of those pieces', () => {
+    expect(judge({ ...two, unweighed: [0] })).toMatchObject({ status: 'limit_not_shown', meaning: 'open', decides: [1] })
+    expect(words({ ...two, unweighed: [0] })).toMatch(/^Piece 1: at least 14\d ppm, and more went on that nobody weighed: the limit of 200 ppm .* is not shown\./)
+    // A salt box has no least.
+    expect(words({ ...two, method: 'excess', unweighed: [0, 1] })).toContain('How much is not known')
+    expect(doubtWords(judge({ ...two, unweighed: [0] }), DEFAULT_NOTATION)).toBe('')
+  })
+})
+
 describe('the verdict in words: the number, the rule, what to do', () => {
   it.each<[string, Partial<JudgeQuestion>, RegExp]>([
     ['inside', {}, /^149 ppm, inside 120 ppm to 200 ppm for rind-off belly, dry cure\.$/],

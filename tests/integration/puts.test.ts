@@ -101,6 +101,13 @@ describe('more of the cure', () => {
     expect((await lotOf(code)).judgement.lot.ppm).toBeCloseTo((1e6 * 14.2 * 0.0625) / 3840, 6)
     // What follows it is told all the same.
     await must(tell(code, [{ kind: 'turn', how: 'turned', face: null }]))
+    expect((await lotOf(code)).holds).toMatchObject([{ reason: 'above_limit', changedBy: null }])
+    // Taken back, the hold stays for the owner, and says by which record it follows no more.
+    await must(maker.post(`/api/events/${done.eventId}/undo`, {}))
+    const lot = await lotOf(code)
+    expect(lot.judgement.status).toBe('inside')
+    expect(lot.holds).toMatchObject([{ reason: 'above_limit', disposition: null }])
+    expect(lot.holds[0].changedBy).toBeGreaterThan(done.eventId)
   })
   it('on one piece, that piece decides for the lot', async () => {
     const code = await rubbed()

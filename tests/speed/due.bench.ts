@@ -1,4 +1,5 @@
 import { bench, describe } from 'vitest'
+import { comingOf } from '#core/plan/coming'
 import { dueOf } from '#core/plan/due'
 import type { DueLot } from '#core/plan/due-lot'
 import { PLAN_STARTERS, STARTER_PLANS } from '#core/plan/starters'
@@ -37,5 +38,8 @@ const lots = Array.from({ length: LOTS }, (_, i): DueLot => {
 describe('what is due', () => {
   bench('due list of 40 lots', () => {
     if (lots.flatMap(lot => dueOf(lot, NOW)).length === 0) throw new Error('nothing is due')
+  })
+  bench('a week ahead of 40 lots', () => {
+    if (lots.flatMap(lot => comingOf(lot, NOW, 7)).length === 0) throw new Error('nothing comes')
   })
 })

@@ -16,8 +16,14 @@ type Verb = Exclude<Asking, 'when'> | 'turn' | 'out' | 'next'
 const FINGER_OFF_MS = 3000
 const NOW: ToldWhen = { when: { told: 'now' } }
 
+/** What its plan makes of a verb. */
+interface Planned {
+  out: () => PlanPress
+  turn?: () => PlanPress
+  next?: () => (PlanPress & { pieces: number[] }) | null
+}
 /** The taps of one row: what is asked, when it was, and what was just done. */
-export function useRow(lot: () => PressLot, planned: { out: () => PlanPress; turn?: () => PlanPress; next?: () => (PlanPress & { pieces: number[] }) | null }) {
+export function useRow(lot: () => PressLot, planned: Planned) {
   const floor = useFloor()
   const session = useSession()
   const { press, insist, insistWords, forget, saving, message } = usePress()

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { TURN_RHYTHMS, TURN_WAYS } from '#core/life/rhythm'
 import { rhythmFrom } from '#core/plan/alters-past'
-import { steadyRhythm, type CurePlan, type EndWay, type Plan } from '#core/plan/plan'
+import type { CurePlan, EndWay, Plan } from '#core/plan/plan'
 import { planDoubt } from '#core/plan/plan-fault'
 import { PLAN_STARTERS, STARTER_PLANS, type PlanStarter } from '#core/plan/starters'
-import { everyWords, planLines } from '#shared/messages/plans'
+import { planLines } from '#shared/messages/plans'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import NumberField from '~/components/common/NumberField.vue'
 import { useNotation } from '~/composables/use-notation'
 import { STARTER_WORDS } from '~/words/plan-starters'
 import PlanAdds from './PlanAdds.vue'
 import PlanItems from './PlanItems.vue'
+import PlanRhythm from './PlanRhythm.vue'
 
 /**
  * A plan, changed in place. `lot`: it goes on already, on turning day `today`: its rhythm changes from tomorrow on.
@@ -25,10 +25,6 @@ const props = defineProps<{
 const plan = defineModel<Plan>({ required: true })
 const { as } = useNotation()
 const STARTERS = PLAN_STARTERS.map(value => ({ value, title: STARTER_WORDS[value] }))
-const RHYTHMS = [...TURN_RHYTHMS, null].map(every => ({
-  value: every === null ? 'never' : String(every),
-  title: everyWords(steadyRhythm(every)[0]!),
-}))
 const FACES = [
   { value: null, title: 'as it falls' },
   { value: 'flesh', title: 'flesh up first' },
@@ -44,16 +40,12 @@ const ENDS: { value: EndWay; title: string }[] = [
   { value: 'feel', title: 'when it feels stiff' },
   { value: 'hard', title: 'by the last day and no longer' },
 ]
+const FROM: { value: Plan['end']['from']; title: string }[] = [
+  { value: 'first_salt', title: 'from the rub' },
+  { value: 'last_salt', title: 'from the last salt' },
+]
 const cure = (change: Partial<CurePlan>) => (plan.value = { ...plan.value, cure: { ...plan.value.cure, ...change } })
 const end = (change: Partial<Plan['end']>) => (plan.value = { ...plan.value, end: { ...plan.value.end, ...change } })
-const last = computed(() => plan.value.cure.rhythm.at(-1)!)
-const turned = (change: { every?: string; how?: CurePlan['rhythm'][number]['how'] }) => {
-  const every = change.every ?? (last.value.everyDays === null ? 'never' : String(last.value.everyDays))
-  const [segment] = steadyRhythm(every === 'never' ? null : Number(every))
-  const wanted = { ...segment!, how: change.how ?? last.value.how }
-  const { lot } = props
-  cure({ rhythm: lot ? rhythmFrom(lot.before.cure.rhythm, wanted, lot.today) : [wanted] })
-}
 /** Where a lot goes on already, what was is kept: its days and the rhythm up to today. */
 function begin(starter: PlanStarter): void {
   const fresh = structuredClone(STARTER_PLANS[starter]) as Plan
@@ -80,20 +72,11 @@ const doubt = computed(() => planDoubt(plan.value))
       @update:model-value="$event && begin($event)"
     />
     <div class="fields">
-      <VSelect
-        :model-value="last.everyDays === null ? 'never' : String(last.everyDays)"
-        :items="RHYTHMS"
-        :label="lot ? 'From tomorrow' : 'Turned'"
+      <PlanRhythm
+        :model-value="plan.cure.rhythm"
+        :lot="lot && { today: lot.today, before: lot.before.cure.rhythm }"
         :hint="plan.cure.rhythm.length > 1 ? rhythm : ''"
-        persistent-hint
-        @update:model-value="turned({ every: $event })"
-      />
-      <VSelect
-        :model-value="last.how"
-        :items="[...TURN_WAYS]"
-        label="How"
-        hide-details
-        @update:model-value="turned({ how: $event })"
+        @update:model-value="cure({ rhythm: $event })"
       />
       <VSelect
         :model-value="plan.cure.firstFace"
@@ -135,6 +118,14 @@ const doubt = computed(() => planDoubt(plan.value))
         label="Out"
         hide-details
         @update:model-value="end({ by: $event })"
+      />
+      <VSelect
+        v-if="plan.end.by === 'hard' && plan.cure.adds.length > 0"
+        :model-value="plan.end.from"
+        :items="FROM"
+        label="Its days count"
+        hide-details
+        @update:model-value="end({ from: $event })"
       />
       <template v-if="days">
         <NumberField

@@ -18,7 +18,7 @@ function tell(): void {
   const on = face.value ?? 'all'
   const add: ToldStep = { kind: 'add', face: on, parts: puts.parts(), scaleId: puts.scaleId.value }
   const turn: ToldStep[] = props.withTurn ? [{ kind: 'turn', how: 'turned', face: null }] : []
-  emit('tell', [...turn, add], `${props.withTurn ? 'turned, and ' : ''}put on ${ON_FACE[on]}: ${puts.words()}.`, puts.clear)
+  emit('tell', [...turn, add], `${props.withTurn ? 'turned, and ' : ''}more ${ON_FACE[on]}: ${puts.words()}.`, puts.clear)
 }
 </script>
 

@@ -7,6 +7,7 @@ import { sumOf } from '#core/lists/sum-of'
 import { nitriteShare } from '#core/cure/agent'
 import { meaningOf } from '#core/cure/cure-method'
 import { worstCaseG } from '#core/cure/ppm-interval'
+import type { HoldReason } from '#shared/contracts/holds'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
@@ -31,8 +32,20 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
     })
   }
   await holdForSalt(ctx, facts)
+  await markFollowing(ctx, lotId, [judgement.status, ...(saltNow(facts)?.status === 'slip' ? (['salt_outside'] as const) : [])])
   await judgeHeated(ctx, lotId)
   return judgement
+}
+
+/** Holds that rest on what went on. */
+const ON_WEIGHTS: HoldReason[] = ['above_limit', 'limit_not_shown', 'below_floor', 'floor_not_shown', 'outside_house', 'salt_outside']
+/** Says of open holds whose reason follows no more by which record that came about: nothing but the owner lifts one. */
+async function markFollowing(ctx: WriteContext, lotId: number, follows: readonly string[]): Promise<void> {
+  const open = await ctx.tables.holds.find({ lotId, reason: ON_WEIGHTS, disposition: null })
+  const back = open.filter(hold => follows.includes(hold.reason) && hold.changedEventId !== null).map(hold => hold.id)
+  const gone = open.filter(hold => !follows.includes(hold.reason) && hold.changedEventId === null).map(hold => hold.id)
+  if (back.length) await ctx.tables.holds.update(back, { changedEventId: null })
+  if (gone.length) ctx.changedHolds = [...(ctx.changedHolds ?? []), ...gone]
 }
 
 /** Kinds of step by which less of the cure may have stayed, or more is shown to have; what begins ends a soak. */
