@@ -41,7 +41,7 @@ onMounted(floor.load)
         No lot yet. The makers begin in the Store and on the Bench.
       </p>
       <div v-if="floor.view.first.lot" class="today">
-        <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" />
+        <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" :places="floor.view.places" />
         <div class="stack">
           <NotRight
             :free-bytes="floor.view.freeBytes"

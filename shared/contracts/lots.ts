@@ -202,6 +202,9 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     face: AddFace | null
     usedFor: 'flavour' | null
     unweighed: boolean
+    /** What of it is salt, and sugar. */
+    saltFraction: Fraction
+    sugarFraction: Fraction
   }[]
   holds: HoldView[]
   packList: {

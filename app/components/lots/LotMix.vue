@@ -4,6 +4,7 @@ import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
+import { wentOnWords } from './went-on-words'
 import { partName, partWords, scaleWords, targetWords } from './lot-words'
 
 /** What went on the pieces, planned and weighed. */
@@ -59,7 +60,7 @@ const { as, grams, moment } = useNotation()
       </tbody>
     </table>
     <p class="soft small mt-2">
-      {{ targetWords(lot, as) }} {{ scaleWords(lot.mixScale) }} <InstrumentNote :mark="lot.mixScale" />
+      {{ wentOnWords(lot, as) }} {{ targetWords(lot, as) }} {{ scaleWords(lot.mixScale) }} <InstrumentNote :mark="lot.mixScale" />
     </p>
   </section>
 </template>

@@ -2,22 +2,31 @@
 import { computed } from 'vue'
 import type { Task } from '#core/today/task'
 import type { RunSummary } from '#shared/contracts/cold-room'
+import { wordList } from '#core/lists/word-list'
 import type { LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
 import { taskPress } from '~/logic/task-press'
 import { useNotation } from '~/composables/use-notation'
 import { WHERE } from '~/words/task-words'
 import AskPlan from './AskPlan.vue'
 import TaskRow from './TaskRow.vue'
 
-const props = defineProps<{ tasks: Task[]; lots: LotSummary[]; runs: RunSummary[] }>()
+const props = defineProps<{ tasks: Task[]; lots: LotSummary[]; runs: RunSummary[]; places: PlaceView[] }>()
 const { meat } = useNotation()
 
+/** Where pieces lie, by name; nowhere for what is in a heat. */
+const whereOf = (lot: LotSummary, pieces: Task['pieces']) => {
+  const ids = new Set(lot.pieces.flatMap(piece => (!pieces || pieces.includes(piece.id) ? (piece.placeId ?? []) : [])))
+  return wordList(props.places.flatMap(place => (ids.has(place.id) ? place.name : [])))
+}
 const lotOf = (task: Task) => props.lots.find(lot => lot.code === task.subject)
 const detail = ({ subject, pieces }: Task): string => {
   const lot = props.lots.find(l => l.code === subject)
   const numbers = lot?.pieces.filter(piece => pieces?.includes(piece.id)).map(piece => piece.number) ?? []
-  if (lot && numbers.length > 0) return `${lot.cut}, ${numbers.length === 1 ? 'piece' : 'pieces'} ${numbers.join(', ')}`
-  if (lot) return `${lot.cut}, ${lot.pieces.length} pieces, ${meat(lot.greenG)}`
+  if (lot) {
+    const what = numbers.length > 0 ? `${numbers.length === 1 ? 'piece' : 'pieces'} ${numbers.join(', ')}` : `${lot.pieces.length} pieces, ${meat(lot.greenG)}`
+    return [lot.cut, what, whereOf(lot, pieces)].filter(Boolean).join(', ')
+  }
   const run = props.runs.find(r => r.code === subject)
   return run ? `${run.smoker}, ${run.lots.join(' and ')}` : ''
 }

@@ -76,7 +76,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
       allergens: [...new Set(ingredients.flatMap(lot => lot.allergens ?? []))].toSorted(),
       ingredients: used.map((part) => {
         const { id, role, plannedG, weighedG, weighedTyped, application, pieceIds, pieceNumbers, face, usedFor } = part
-        const { code: lotCode, name } = ingredients.find(ingredient => ingredient.id === part.ingredientLotId)!
+        const { code: lotCode, name, saltFraction, sugarFraction } = ingredients.find(ingredient => ingredient.id === part.ingredientLotId)!
         const step = part.stepId === null ? undefined : putAt.get(part.stepId)
         return {
           id,
@@ -92,6 +92,8 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
           face,
           usedFor,
           unweighed: part.unweighed ?? false,
+          saltFraction,
+          sugarFraction,
         }
       }),
       holds: holdViews(holds, users, places),
