@@ -172,6 +172,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     ...(input.lateReason === null ? {} : { reason: input.lateReason }),
     steps: told.map(step => step.id),
   })
+  // The deed stands before the holds that follow from it: by its number a press is undone.
+  if (puts) ctx.entries.unshift(ctx.entries.pop()!)
   for (const { lot, pieces } of lives) await holdForLook(ctx, lot, input, pieces)
   // Told late, it may say that what was smoked since did not keep what it cooled by.
   if (moves) for (const { lot } of lives) await judgeHeated(ctx, lot.id)
