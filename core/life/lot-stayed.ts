@@ -22,6 +22,8 @@ export interface LotPut {
   pieces: readonly number[] | null
   /** It went on without being weighed. */
   unweighed?: boolean
+  /** Of the scale its shares were weighed on; left out: the lot's mixing scale. */
+  readabilityG?: Grams
 }
 export interface LotStayedQuestion {
   method: CureMethod
@@ -64,7 +66,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
           ? {
               atMs: put.atMs,
               // Its share was weighed once more, on the mixing scale.
-              saltLowG: Math.max(0, shares[k]![i]! - q.mixReadabilityG) * put.saltShare,
+              saltLowG: Math.max(0, shares[k]![i]! - (put.readabilityG ?? q.mixReadabilityG)) * put.saltShare,
               nitriteLowG: allG > 0 ? ((piece.lowPpm * piece.greenG) / PPM_PER_UNIT) * (nitriteG[k]! / allG) : 0,
             }
           : [],
@@ -75,7 +77,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
     pieceId: piece.pieceId,
     greenHighG: piece.greenG + piece.greenOffG,
     puts: q.puts.flatMap((put, k) =>
-      isOn(put, piece.pieceId) ? { atMs: put.atMs, highG: shares[k]![i]! + q.mixReadabilityG } : [],
+      isOn(put, piece.pieceId) ? { atMs: put.atMs, highG: shares[k]![i]! + (put.readabilityG ?? q.mixReadabilityG) } : [],
     ),
   }))
   const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q), loads)

@@ -185,6 +185,18 @@ describe('two halves', () => {
     expect(lot.judgement.status).toBe('inside')
     expect(lot.ingredients.filter((part: { application: number }) => part.application === 2)).toHaveLength(2)
   })
+  it('that never comes counts no more once the cure is over: what went in decides, and holds', async () => {
+    const code = await rubbed(first())
+    expect((await lotOf(code)).judgement.status).toBe('inside')
+    const { eventId } = await must(tell(code, [OUT]))
+    const lot = await lotOf(code)
+    expect(lot.judgement).toMatchObject({ status: 'below_floor' })
+    expect(lot.judgement.lot.ppm).toBeCloseTo((1e6 * 4.6 * 0.0625) / 3840, 6)
+    expect(lot.openHolds).toContain('below_floor')
+    // The press is undone by its own number, although it held.
+    await must(maker.post(`/api/events/${eventId}/undo`, {}))
+    expect((await lotOf(code)).judgement.status).toBe('inside')
+  })
   it('a pinch of plain salt before is no second half', async () => {
     const code = await rubbed(first())
     await must(tell(code, [add(s.salt, '3')]))
@@ -241,6 +253,15 @@ describe('flavour after the cure', () => {
     expect(lot.ingredients.at(-1)).toMatchObject({ usedFor: 'flavour', weighedG: 12 })
     expect(lot.did.at(-1)).toMatchObject({ kind: 'flavour', how: 'marinade', toMs: null })
     await must(tell(code, [flavour('dry_spice', 0, pepper, null)], { again: true }))
+  })
+  it('after a brine flavour changes nothing of what went in', async () => {
+    const brine = { method: 'wet_equilibrium', water: '2 kg', agent: { lotCode: s.agent, weighed: '10.6' }, salt: { lotCode: s.salt, weighed: '140' } }
+    const code = await rubbed({ ...brine, sugar: { lotCode: s.sugar, weighed: '58' } })
+    await must(tell(code, [OUT]))
+    const before = (await lotOf(code)).judgement.lot.ppm
+    const done = await must(tell(code, [flavour('glaze', 0, s.sugar, '400')]))
+    await must(owner.post('/api/corrections', { what: 'step_hour', id: done.eventId, value: Date.now(), reason: 'a minute later' }))
+    expect((await lotOf(code)).judgement.lot.ppm).toBeCloseTo(before, 9)
   })
   it('past its date is said first; told that it is on, it holds', async () => {
     const old = (await must(maker.post('/api/ingredients', ingredient('sugar', { name: 'Old glaze', bestBefore: '2026-11-01' })))).code

@@ -122,6 +122,7 @@ const which = computed(() => {
       curing
       :lot="lot"
       :add="add"
+      :turn="turning"
       :now-ms="nowMs"
     />
     <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>

@@ -4,6 +4,7 @@ import { isWet } from '#core/cure/cure-method'
 import { DRAIN_SETTLED_MS } from '#core/rules/house'
 import type { FlavourWay } from '#core/life/step'
 import type { PlannedAdd } from '#core/plan/plan'
+import type { PlanPress } from '~/logic/plan-press'
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
@@ -30,6 +31,8 @@ const props = defineProps<{
   nowMs: Milliseconds
   /** What its plan wants put on, and where. */
   add?: PlannedAdd | undefined
+  /** A turn as its plan has it. */
+  turn?: PlanPress | undefined
   flavour?: FlavourWay | undefined
 }>()
 const VERBS = {
@@ -86,7 +89,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       :key="asking"
       :code="lot.code"
       :face="add?.face ?? (asking === 'turn_add' ? 'up' : 'all')"
-      :with-turn="asking === 'turn_add'"
+      :turn="asking === 'turn_add' ? (turn ?? null) : null"
       :saving="saving"
       @tell="tellThen"
       @close="close"

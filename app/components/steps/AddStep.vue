@@ -4,11 +4,12 @@ import { ADD_FACES, type AddFace } from '#core/life/step'
 import { ON_FACE } from '#shared/messages/steps'
 import PickOne from './PickOne.vue'
 import PutForm from './PutForm.vue'
+import type { PlanPress } from '~/logic/plan-press'
 import type { ToldStep } from './press'
 import { usePuts } from './use-puts'
 
 /** More of the cure on what lies here: by itself, or on the face that a turn brings up. */
-const props = defineProps<{ code: string; face: AddFace; withTurn: boolean; saving: boolean }>()
+const props = defineProps<{ code: string; face: AddFace; turn: PlanPress | null; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, done: () => void]; close: [] }>()
 const SHORT: Record<AddFace, string> = { flesh: 'Flesh', fat: 'Fat', up: 'Face up', all: 'All over' }
 const FACES = ADD_FACES.map(value => ({ value, words: SHORT[value] }))
@@ -17,16 +18,16 @@ const puts = usePuts(props.code, 'add')
 function tell(): void {
   const on = face.value ?? 'all'
   const add: ToldStep = { kind: 'add', face: on, parts: puts.parts(), scaleId: puts.scaleId.value }
-  const turn: ToldStep[] = props.withTurn ? [{ kind: 'turn', how: 'turned', face: null }] : []
-  emit('tell', [...turn, add], `${props.withTurn ? 'turned, and ' : ''}more ${ON_FACE[on]}: ${puts.words()}.`, puts.clear)
+  const { steps = [], label = '' } = props.turn ?? {}
+  emit('tell', [...steps, add], `${label ? `${label.toLowerCase()}, and ` : ''}more ${ON_FACE[on]}: ${puts.words()}.`, puts.clear)
 }
 </script>
 
 <template>
   <PutForm
-    :label="withTurn ? 'Turned, and more put on' : 'More put on'"
-    :asks="withTurn ? 'Turned: what went on the face that came up?' : 'What went on?'"
-    :button="withTurn ? 'Turned, and it is on' : 'It is on'"
+    :label="turn ? `${turn.label}, and more put on` : 'More put on'"
+    :asks="turn ? `${turn.label}: what went on?` : 'What went on?'"
+    :button="turn ? `${turn.label}, and it is on` : 'It is on'"
     :puts="puts"
     :saving="saving"
     @tell="tell"

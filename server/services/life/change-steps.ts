@@ -12,6 +12,8 @@ import { keepState } from './keep-state'
 import { contradicted } from './lay-steps'
 import { standingSteps, type Standing } from './standing-steps'
 
+const PUTS_ON: ReadonlySet<StepKind> = new Set<StepKind>(['add', 'flavour'])
+
 type Lot = RowOf<typeof lotsTable>
 
 /** Lots of some steps, locked, always in the same order. */
@@ -43,13 +45,13 @@ export async function refuseChange(
 export async function settleChange(ctx: WriteContext, lots: readonly Lot[], kinds: readonly StepKind[]): Promise<void> {
   for (const lot of lots) await keepState(ctx.tables, lot.id)
   if (kinds.some(changesStand)) await judgePlaces(ctx, lots)
-  // What went on is judged as at the rub, with all that follows from it.
-  if (kinds.some(kind => kind === 'add' || kind === 'flavour')) {
-    for (const lot of lots) await rejudge(ctx, lot.id)
-    return
-  }
-  if (!kinds.some(kind => MOVES_STAYED.has(kind))) return
   for (const lot of lots) {
+    // What went on, or is still to, is judged as at the rub, with all that follows from it.
+    if (kinds.some(kind => PUTS_ON.has(kind) || (kind === 'out' && lot.firstShare !== null))) {
+      await rejudge(ctx, lot.id)
+      continue
+    }
+    if (!kinds.some(kind => MOVES_STAYED.has(kind))) continue
     await keepStayed(ctx, lot.id)
     await judgeHeated(ctx, lot.id)
   }

@@ -6,6 +6,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { StepKind } from '#core/life/step'
+import type { Fraction, Milliseconds } from '#core/units/quantities'
 import type { PressInput } from '#shared/contracts/steps'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
@@ -13,7 +14,7 @@ import { refuse, type Answer, type Refusal, type WriteContext } from '../context
 import { holdLot } from '../holds/holds'
 import { scaleOf } from '../instruments/read-with'
 import { brief } from '../lots/lot-summaries'
-import { keepStayed, MOVES_STAYED } from '../lots/rejudge'
+import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
@@ -24,7 +25,9 @@ import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-o
 import { standingSteps } from './standing-steps'
 
 /** What a press reads of a lot. */
-const LOT_PRESSED = ['code', 'method', 'zone', 'saltOnly', 'meatReadabilityG', 'cureEndedAtMs', 'drainedAtMs'] as const
+const LOT_PRESSED = [
+  'code', 'method', 'zone', 'saltOnly', 'meatReadabilityG', 'cureEndedAtMs', 'drainedAtMs', 'firstShare',
+] as const
 /** Pieces may be held after it. */
 const mayHold = (kind: StepKind): boolean => kind === 'look' || kind === 'flavour' || MOVES_STAYED.has(kind) || changesStand(kind)
 
@@ -67,7 +70,7 @@ async function scalesOf({ tables }: WriteContext, { steps }: PressInput) {
 
 /** A lot of a press, its life after it, and the least that stayed where that may have changed. */
 interface Lived {
-  lot: { id: number; code: string }
+  lot: { id: number; code: string; firstShare: Fraction | null; cureEndedAtMs: Milliseconds | null }
   laid: Laid
   pieces: number[]
   stayed: StayedJudged | null | undefined
@@ -172,9 +175,10 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     ...(input.lateReason === null ? {} : { reason: input.lateReason }),
     steps: told.map(step => step.id),
   })
-  // The deed stands before the holds that follow from it: by its number a press is undone.
-  if (puts) ctx.entries.unshift(ctx.entries.pop()!)
   for (const { lot, pieces } of lives) await holdForLook(ctx, lot, input, pieces)
+  // What was still to go on counted as planned; now it does not go on any more.
+  for (const { lot, laid } of lives)
+    if (lot.firstShare !== null && lot.cureEndedAtMs === null && laid.life.cureEndedAtMs !== null) await rejudge(ctx, lot.id)
   // Told late, it may say that what was smoked since did not keep what it cooled by.
   if (moves) for (const { lot } of lives) await judgeHeated(ctx, lot.id)
   // What lay where, and in which stage, is not as it was.

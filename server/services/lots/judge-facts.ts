@@ -1,4 +1,5 @@
 import type { CuringAgent } from '#core/cure/agent'
+import { isWet } from '#core/cure/cure-method'
 import type { PutWeighed } from '#core/cure/cure-weighed'
 import { groupBy } from '#core/lists/group-by'
 import { sumOf } from '#core/lists/sum-of'
@@ -19,7 +20,7 @@ function placesOf({ pieces }: LotFacts, { pieceIds }: Part): number[] | null {
 
 /** What went on after the rub, put by put: each curing salt with all that was shared out with it. */
 function addsOf(facts: LotFacts): PutWeighed[] {
-  const later = facts.parts.filter(part => !isRubbed(part))
+  const later = facts.parts.filter(part => !isRubbed(part) && !(part.usedFor !== null && isWet(facts.lot.method)))
   return [...groupBy(later, part => part.stepId ?? -part.application).values()].flatMap((put) => {
     const agents = put.filter(part => part.role === 'agent' && !part.unweighed)
     const mixG = sumOf(put, part => part.weighedG)
@@ -28,16 +29,18 @@ function addsOf(facts: LotFacts): PutWeighed[] {
     const known = named.flatMap(({ part, agent }) => (agent ? [{ part, agent }] : []))
     if (known.length > 0)
       return known.map(({ part, agent }) => ({ ...common, agent, agentG: part.weighedG, agentReadings: 1 }))
-    // Without nitrite it only counts among what was mixed and shaken off.
-    return facts.agent ? [{ ...common, agent: facts.agent, agentG: 0, agentReadings: 0 }] : []
+    // Without nitrite it only counts among what was mixed and shaken off, or lay in the brine; flavour came after both.
+    return facts.agent && put[0]!.usedFor === null ? [{ ...common, agent: facts.agent, agentG: 0, agentReadings: 0 }] : []
   })
 }
 
-/** Places of pieces on which nitrite went that nobody weighed. */
+/**
+ * Places of pieces on which nitrite went that nobody weighed; after a brine nobody can say what of it the meat had.
+ */
 const unweighedOf = (facts: LotFacts): number[] => [
   ...new Set(
     facts.parts
-      .filter(part => part.unweighed && part.role === 'agent')
+      .filter(part => part.role === 'agent' && (part.unweighed || (part.usedFor !== null && isWet(facts.lot.method))))
       .flatMap(part => placesOf(facts, part) ?? facts.pieces.map((_, i) => i)),
   ),
 ]

@@ -111,6 +111,7 @@ async function stayedOf(ctx: WriteContext, facts: LotFacts, known?: readonly Ste
           nitriteShare: agent ? nitriteShare(agent) : 0,
           pieces: putOn(facts, part),
           unweighed: part.unweighed ?? false,
+          ...(part.readabilityG === null ? {} : { readabilityG: part.readabilityG }),
         }
       }),
   })

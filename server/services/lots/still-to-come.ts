@@ -12,13 +12,12 @@ type Lot = Pick<RowOf<typeof lots>, 'method' | 'firstShare' | 'cureEndedAtMs'>
 
 /** What of the plan's mix is still to go on, counted as planned; null: nothing, or the cure is over. */
 export function stillToCome(lot: Lot, parts: readonly Part[]): ToCome | null {
-  if (lot.firstShare === null) return null
+  if (lot.firstShare === null || lot.cureEndedAtMs !== null) return null
   const planned = (role: MixRole): Grams =>
     sumOf(parts.filter(part => part.role === role && isRubbed(part)), part => part.plannedG) / lot.firstShare!
   const rest = toComeAfter({ agentG: planned('agent'), saltG: planned('salt'), sugarG: planned('sugar') }, lot.firstShare)
   if (!rest) return null
   if (lot.method === 'two_applications') return waitingForSecond(lot, parts) ? rest : null
-  if (lot.cureEndedAtMs !== null) return null
   const added = (role: MixRole): Grams =>
     sumOf(parts.filter(part => part.role === role && !isRubbed(part) && part.usedFor === null), part => part.weighedG)
   const left = (role: MixRole, wholeG: Grams): Grams => Math.max(0, wholeG - added(role))
