@@ -1,3 +1,4 @@
+import { isPastDate } from '../store/past-date'
 import type { Ppm } from '../units/quantities'
 import { fail, ok, type Result } from '../result'
 import type { CuringAgent } from '../cure/agent'
@@ -39,8 +40,7 @@ export interface AgentQuestion {
 export function agentFault(q: AgentQuestion): Result<null, AgentCode> {
   const said = { name: q.name }
   if (q.certificate === null) return fail('agent_no_certificate', said)
-  if (q.bestBefore !== null && q.bestBefore < q.today)
-    return fail('agent_expired', { ...said, bestBefore: q.bestBefore })
+  if (isPastDate(q, q.today)) return fail('agent_expired', { ...said, bestBefore: q.bestBefore! })
   if (q.spicedOn !== null && q.spicedOn !== q.today) return fail('mix_spiced_stored', { ...said, spicedOn: q.spicedOn })
   if (agentType(q.kind).use === 'long_dried' && q.purpose !== 'dried') return fail('agent_long_dried_only', said)
   if (q.agent.nitrateFraction > 0 && q.nitrateMaxPpm === 0) return fail('nitrate_refused', { ...said, jurisdiction: q.jurisdiction })

@@ -1,10 +1,7 @@
-import { legalMethod } from '#core/cure/cure-method'
-import { limitsFor } from '#core/rules/limits'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
-import { ruleSetById, rulesInForce } from '../rules/rule-sets'
-import { usableAgent } from '../rub/usable-agent'
+import { agentFits } from '../rub/agent-fits'
 import type { Changed } from './changed'
 import { rejudge } from '../lots/rejudge'
 
@@ -43,18 +40,8 @@ export async function correctAgent(
     return done(UNKNOWN)
   }
   await tables.lotIngredients.update(part.id, { ingredientLotId: used.id })
-  const rules = (await ruleSetById(tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(tables))
-  const nitrateMaxPpm
-    = limitsFor({ rules, cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })
-      ?.nitrateMaxPpm ?? 0
   // The same question as at the rub, as of the day of the rub.
-  const fit = await usableAgent(tables, used, {
-    nitrateMaxPpm,
-    purpose: lot.purpose,
-    today: lot.rubbedOn,
-    jurisdiction: rules.jurisdiction,
-    zone: lot.zone,
-  })
+  const fit = await agentFits(tables, lot, used, lot.rubbedOn)
   if (!fit.ok || fit.value === null)
     await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: used.code } })
   await rejudge(ctx, lot.id)

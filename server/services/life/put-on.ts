@@ -1,7 +1,6 @@
 import { localDay } from '#core/calendar/local-day'
-import { legalMethod } from '#core/cure/cure-method'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
-import { limitsFor } from '#core/rules/limits'
+import { isPastDate } from '#core/store/past-date'
 import type { Milliseconds } from '#core/units/quantities'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { PressInput, StepInput } from '#shared/contracts/steps'
@@ -14,9 +13,8 @@ import { judgeFacts } from '../lots/judge-facts'
 import { lotFacts, type Part } from '../lots/lot-facts'
 import { holdForSalt, rejudge, saltNow } from '../lots/rejudge'
 import { waitingForSecond } from '../lots/second-due'
-import { ruleSetById, rulesInForce } from '../rules/rule-sets'
 import { findAsked, type IngredientPart } from '../rub/find-ingredients'
-import { usableAgent } from '../rub/usable-agent'
+import { agentFits } from '../rub/agent-fits'
 
 type Lot = RowOf<typeof lots>
 type PutInput = Extract<StepInput, { kind: 'add' | 'flavour' }>
@@ -37,12 +35,13 @@ function refuseByEye({ parts }: Pick<Put, 'parts'>, { parts: asked }: PutInput, 
 
 /**
  * What a press puts on, step by step; null where it puts nothing on. Locked: two hands cannot take the last of a lot.
+ * `today`: the day on which it went on.
  */
 export async function findPuts(
   ctx: WriteContext,
   { steps }: PressInput,
   scales: readonly ({ id: number; readability: number } | null)[],
-  zone: string,
+  today: string,
 ): Promise<Answer<(Put | null)[]>> {
   const puts: (Put | null)[] = []
   for (const [i, step] of steps.entries()) {
@@ -52,7 +51,7 @@ export async function findPuts(
     }
     const path = ['steps', i]
     const asked = step.parts.map((part, n) => ({ ...part, role: null, path: [...path, 'parts', n], seasoning: null }))
-    const parts = await findAsked(ctx.tables, asked, localDay(ctx.nowMs, zone), { done: step.sure })
+    const parts = await findAsked(ctx.tables, asked, today, { done: step.sure })
     if (!parts.ok) return parts
     const byEye = refuseByEye({ parts: parts.value }, step, path)
     if (byEye) return byEye
@@ -131,24 +130,21 @@ export async function layPuts(
     })),
   )
   await ctx.tables.lotIngredients.insertMany(rows)
-  return await settlePuts(ctx, lot, puts.filter(put => put !== null))
+  return await settlePuts(ctx, lot, puts.filter(put => put !== null), atMs)
 }
 
 /** Curing salts that may not go on this meat: said first, and held where they lie on it already. */
-async function refuseAgents(ctx: WriteContext, lot: Lot, puts: readonly Put[]): Promise<{ refusal: Refusal | null; wrong: string[] }> {
+async function refuseAgents(
+  { tables }: WriteContext,
+  lot: Lot,
+  puts: readonly Put[],
+  today: string,
+): Promise<{ refusal: Refusal | null; wrong: string[] }> {
   const wrong: string[] = []
   for (const { input, parts } of puts) {
-    const rules = (await ruleSetById(ctx.tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(ctx.tables))
-    const limits = limitsFor({ rules, cut: lot.cut, method: legalMethod(lot.method), rind: lot.rind, choiceId: lot.choiceId })
     for (const { lot: used, role } of parts) {
       if (role !== 'agent') continue
-      const fit = await usableAgent(ctx.tables, used, {
-        nitrateMaxPpm: limits?.nitrateMaxPpm ?? 0,
-        purpose: lot.purpose,
-        today: localDay(ctx.nowMs, lot.zone),
-        jurisdiction: rules.jurisdiction,
-        zone: lot.zone,
-      })
+      const fit = await agentFits(tables, lot, used, today)
       if (fit.ok && fit.value !== null && !lot.saltOnly) continue
       wrong.push(used.code)
       if (!input.sure) return { refusal: fit.ok ? refuse('agent_on_salt_only', { code: lot.code }) : fit, wrong }
@@ -177,15 +173,16 @@ function refuseJudged(
  * Judges a lot afresh by what was put on it, after it was written. What the law does not allow is refused until it is
  * said that it lies on the meat already; then it is recorded, and holds.
  */
-async function settlePuts(ctx: WriteContext, lot: Lot, puts: readonly Put[]): Promise<Answer<Judgement>> {
-  const agents = await refuseAgents(ctx, lot, puts)
+async function settlePuts(ctx: WriteContext, lot: Lot, puts: readonly Put[], atMs: Milliseconds): Promise<Answer<Judgement>> {
+  const today = localDay(atMs, lot.zone)
+  const agents = await refuseAgents(ctx, lot, puts, today)
   if (agents.refusal) return agents.refusal
   const facts = await lotFacts(ctx.tables, lot.id)
   const refused = refuseJudged(lot, puts, await judgeFacts(ctx, facts), saltNow(facts))
   if (refused) return refused
   for (const code of agents.wrong)
     await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: code } })
-  const past = puts.flatMap(put => put.parts).filter(part => isPast(part, localDay(ctx.nowMs, lot.zone)))
+  const past = puts.flatMap(put => put.parts).filter(part => part.role !== 'agent' && isPastDate(part.lot, today))
   if (past.length > 0)
     await holdLot(ctx, lot, { reason: 'past_date', again: true, figures: { used: past.map(part => part.lot.code).join(' ') } })
   if (puts.some(put => put.parts.some(part => part.role === 'agent')))
@@ -193,6 +190,3 @@ async function settlePuts(ctx: WriteContext, lot: Lot, puts: readonly Put[]): Pr
   await holdForSalt(ctx, facts)
   return { ok: true, value: facts.lot.judgement }
 }
-
-const isPast = ({ lot, role }: IngredientPart, today: string): boolean =>
-  role !== 'agent' && lot.bestBefore !== null && lot.bestBefore < today

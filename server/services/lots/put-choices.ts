@@ -1,4 +1,5 @@
 import { localDay } from '#core/calendar/local-day'
+import { isPastDate } from '#core/store/past-date'
 import type { Milliseconds } from '#core/units/quantities'
 import type { PutChoices } from '#shared/contracts/puts'
 import { ROLE_OF_KIND } from '#shared/contracts/store'
@@ -28,7 +29,7 @@ export async function putChoices(tables: Tables, code: string, nowMs: Millisecon
           role: ROLE_OF_KIND[one.kind],
           mayBeByEye: one.kind !== 'curing_salt',
           leftG: one.leftG,
-          isPast: one.bestBefore !== null && one.bestBefore < today,
+          isPast: isPastDate(one, today),
           allergens: one.allergens,
           isOwn: own.includes(one.code),
         }))

@@ -1,4 +1,5 @@
 import type { Grams } from '#core/units/quantities'
+import { isPastDate } from '#core/store/past-date'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
@@ -51,10 +52,10 @@ export const findIngredients = (
 
 /** What speaks against a lot of the store: said before it goes on. */
 function refuseKind(lot: RowOf<typeof ingredientLots>, role: MixRole, today: string, path: FieldPath): Refusal | null {
-  const { code, name, bestBefore } = lot
+  const { code, name } = lot
   if (lot.iodised) return refuse('salt_iodised', { code, name }, path)
-  return role !== 'agent' && bestBefore !== null && bestBefore < today
-    ? refuse('ingredient_expired', { code, name, bestBefore }, path)
+  return role !== 'agent' && isPastDate(lot, today)
+    ? refuse('ingredient_expired', { code, name, bestBefore: lot.bestBefore! }, path)
     : null
 }
 

@@ -3,6 +3,7 @@ import type { z } from 'zod'
 import { bulkAgent, type BulkPart } from '#core/cure/bulk-mix'
 import { ingoingNitritePpm } from '#core/cure/ingoing-nitrite'
 import { localDay } from '#core/calendar/local-day'
+import { isPastDate } from '#core/store/past-date'
 import { type Grams, GRAMS_PER_KILOGRAM } from '#core/units/quantities'
 import type { bulkMixInput } from '#shared/contracts/rub'
 import { ROLE_OF_KIND, type MixRole } from '#shared/contracts/store'
@@ -37,8 +38,8 @@ export async function makeMix(
     if (!lot) return refuse('no_such_ingredient', { code: part.lotCode }, path)
     if (lot.kind === 'mix') return refuse('mix_of_mix', { code: lot.code }, path)
     if (lot.iodised) return refuse('salt_iodised', { code: lot.code, name: lot.name }, path)
-    if (lot.bestBefore !== null && lot.bestBefore < today)
-      return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore }, path)
+    if (isPastDate(lot, today))
+      return refuse('ingredient_expired', { code: lot.code, name: lot.name, bestBefore: lot.bestBefore! }, path)
     if (found.some(one => one.lot.id === lot.id)) return refuse('mix_lot_twice', { code: lot.code }, path)
     const leftG = await ingredientLeftG(tables, lot)
     if (part.weighed.netG > leftG)
