@@ -103,6 +103,8 @@ const stepInput = z.discriminatedUnion('kind', [
     kind: z.literal('fry_test'),
     salt: z.literal([1, 2, 3, 4, 5]),
     verdict: z.enum(FRY_VERDICTS),
+    /** Nobody told of a soak: asked about, and tasted all the same. */
+    sure: sure(),
   }),
   z.strictObject({ kind: z.literal('dry'), minutes: lasted(), how: z.enum(DRY_WAYS), placeId: placeId() }),
   z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId() }),

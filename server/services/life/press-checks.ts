@@ -4,7 +4,7 @@ import { happenedMs } from '#core/life/happened'
 import type { FiguresOfStep, Step } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
-import type { PressInput } from '#shared/contracts/steps'
+import type { PressInput, StepInput } from '#shared/contracts/steps'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import type { NewStep } from './lay-steps'
 
@@ -24,12 +24,23 @@ const sameFigures = (a: unknown, b: unknown): boolean => {
   return told(a) === told(b)
 }
 
+/** What went on with a step, by lots of the store. */
+interface PutParts {
+  parts: readonly { lot: { id: number } }[]
+}
+/** Something else put on is another deed. */
+async function isSamePut({ tables }: WriteContext, stepId: number, { parts }: PutParts): Promise<boolean> {
+  const told = await tables.lotIngredients.pick(['ingredientLotId'], { stepId })
+  const ids = new Set(told.map(row => row.ingredientLotId))
+  return parts.some(part => ids.has(part.lot.id))
+}
+
 /** Two tablets, one deed: the same kind told of the same pieces a moment ago. Null when nobody did. */
 export async function toldAlready(
   ctx: WriteContext,
   lot: { code: string },
   standing: readonly (Step & { byId: number })[],
-  wanted: { kind: Step['kind']; pieces: readonly number[]; atMs: Milliseconds; figures: unknown },
+  wanted: { kind: Step['kind']; pieces: readonly number[]; atMs: Milliseconds; figures: unknown; put?: PutParts | null | undefined },
 ): Promise<Refusal | null> {
   const pieces = new Set(wanted.pieces)
   const same = standing.findLast(
@@ -39,7 +50,7 @@ export async function toldAlready(
       && Math.abs(step.fromMs - wanted.atMs) < SAME_TURN_MS
       && step.pieces.some(id => pieces.has(id)),
   )
-  if (!same) return null
+  if (!same || (wanted.put && !(await isSamePut(ctx, same.id, wanted.put)))) return null
   const by = (await ctx.tables.users.one({ id: same.byId }))!
   return refuse('told_already', {
     code: lot.code,
@@ -47,6 +58,20 @@ export async function toldAlready(
     who: by.name,
     minutes: Math.round(Math.abs(ctx.nowMs - same.fromMs) / MS_PER_MINUTE),
   })
+}
+
+/** Tasted for salt without having been in the water: asked about, and taken where it was so. */
+export function refuseFry(
+  lot: { code: string },
+  step: StepInput,
+  before: readonly { kind: Step['kind']; pieces: NewStep['pieces'] }[],
+  pieceIds: readonly number[],
+): Refusal | null {
+  if (step.kind !== 'fry_test' || step.sure) return null
+  const wasSoaked = before.some(
+    ({ kind, pieces }) => kind === 'soak' && (pieces === 'all' || pieces.some(id => pieceIds.includes(id))),
+  )
+  return wasSoaked ? null : refuse('fry_without_soak', { code: lot.code })
 }
 
 /** More liquid than the meat weighs is a slip; over a share of it is asked about. */

@@ -1,3 +1,4 @@
+import { localDay } from '#core/calendar/local-day'
 import { changesStand } from '#core/life/meaning'
 import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
@@ -19,7 +20,7 @@ import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
-import { refuseDrained, refuseWeighed, toldAlready, whenOf } from './press-checks'
+import { refuseDrained, refuseFry, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
 import { standingSteps } from './standing-steps'
@@ -112,7 +113,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
   const scales = await scalesOf(ctx, input)
   if (!scales.ok) return scales
-  const puts = hasPuts(input) ? await findPuts(ctx, input, scales.value, found.value[0]!.zone) : null
+  const puts = hasPuts(input) ? await findPuts(ctx, input, scales.value, localDay(when.value, found.value[0]!.zone)) : null
   if (puts && !puts.ok) return puts
   const [standing, rows, users, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
@@ -142,10 +143,11 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
         application: putting?.applications[n],
       })
       const span = spanOf(step, when.value)
-      const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs, figures: laid.figures }
+      const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
       const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
         = same
+          ?? refuseFry(lot, step, [...before.filter(one => one.fromMs <= span.fromMs), ...news], ids)
           ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
           ?? refuseWeighed(lot, laid, pieces, mix)
       if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
