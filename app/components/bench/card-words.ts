@@ -1,6 +1,6 @@
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { formatLimit, type Notation } from '#core/units/format'
-import { METHOD_WORDS } from '#shared/messages/verdict'
+import { methodWords } from '#shared/messages/verdict'
 import { isSaltOnly, type BenchDraft } from './bench-draft'
 
 /** The cautions that apply to what a card asks for. */
@@ -23,6 +23,6 @@ export function cardLine({ cut, rind, pieces, method, recipe, saltOnly }: BenchD
   const revision = recipe ? `; ${recipe.code} revision ${recipe.number}` : ''
   return {
     before: `${cut}, rind ${rind}, ${pieces.length} pieces,`,
-    after: ` green weight; ${METHOD_WORDS[method].name.toLowerCase()}${saltOnly ? ', salt only' : ''}${revision}`,
+    after: ` green weight; ${methodWords(method, saltOnly === true)}${revision}`,
   }
 }

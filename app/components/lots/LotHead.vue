@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Milliseconds } from '#core/units/quantities'
 import { computed } from 'vue'
+import { upperFirst } from '#core/lists/upper-first'
 import type { LotView } from '#shared/contracts/lots'
-import { METHOD_WORDS } from '#shared/messages/verdict'
+import { methodWords } from '#shared/messages/verdict'
 import StateMark from '~/components/common/StateMark.vue'
 import CodeBars from '~/components/common/CodeBars.vue'
 import { lotDay } from '~/logic/lot-twine'
@@ -27,7 +28,7 @@ const day = computed(() => lotDay(props.lot, props.nowMs))
         Rubbed {{ moment(lot.rubbedAtMs) }} by {{ lot.rubbedBy }}; {{ lot.zone.replace('_', ' ') }} clock
       </p>
       <p>
-        {{ METHOD_WORDS[lot.method].name }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">
+        {{ upperFirst(methodWords(lot.method, lot.saltOnly)) }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">
           ; {{ lot.recipe.name }}, <span class="code">{{ lot.recipe.code }}</span> revision
           {{ lot.recipe.number }}
         </template>

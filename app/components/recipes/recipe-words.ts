@@ -4,7 +4,7 @@ import type { Plan } from '#core/plan/plan'
 import type { Recipe, RecipeSeasoning, RecipeView } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import { planWords } from '#shared/messages/plans'
-import { METHOD_WORDS } from '#shared/messages/verdict'
+import { METHOD_WORDS, methodWords } from '#shared/messages/verdict'
 import type { RecipeChange } from '#shared/recipes/diff-recipes'
 
 const PER_WORDS = { percent: '%', g_per_kg: 'g per kg', g_per_piece: 'g per piece' }
@@ -71,11 +71,11 @@ export function valueWords(field: RecipeChange['field'], value: unknown, as: Not
 
 /** Under a recipe's name in the list: its code, the meat, the method, and how often it was changed. */
 export function nameLine({ code, revisions, retired }: RecipeView): string {
-  const { cut, method } = revisions[0]!.recipe
+  const { cut, method, agent } = revisions[0]!.recipe
   return [
     code,
     cut,
-    METHOD_WORDS[method].name.toLowerCase(),
+    methodWords(method, agent === null),
     ...(revisions.length > 1 ? [`${revisions.length} revisions`] : []),
     ...(retired ? ['put away'] : []),
   ].join(', ')
@@ -86,7 +86,7 @@ export function recipeLine(recipe: Recipe, as: Notation): string {
   const told = (field: 'nitritePpm' | 'saltShare' | 'sugarShare' | 'waterShare') => valueWords(field, recipe[field], as)
   const { cut, method, agent, saltBasis, waterShare, days, purpose } = recipe
   return [
-    `${cut}, ${METHOD_WORDS[method].name.toLowerCase()}, ${valueWords('purpose', purpose, as)}.`,
+    `${cut}, ${methodWords(method, agent === null)}, ${valueWords('purpose', purpose, as)}.`,
     ...(agent ? [`${AGENT_WORDS[agent].name} for ${told('nitritePpm')}.`] : []),
     `Salt ${told('saltShare')} ${saltBasis === 'total' ? 'in all' : 'added'}, sugar ${told('sugarShare')}${waterShare === null ? '' : `, water ${told('waterShare')} of the meat`}.`,
     `Ready from day ${days.readyFrom}, best by ${days.bestBy}.`,
