@@ -1,4 +1,5 @@
 import type { DueKind } from '#core/plan/due-thing'
+import { segmentOn } from '#core/life/rhythm'
 import { upperFirst } from '#core/lists/upper-first'
 import type { Plan, PlanItem } from '#core/plan/plan'
 import type { ToldStep } from '~/components/steps/press'
@@ -55,15 +56,15 @@ export function outPress({ then }: Plan): PlanPress & { short: string } {
   }
 }
 
-/** A turn as the plan has it from here on: turned, massaged or stirred. */
-export function turnPress({ cure }: Plan): PlanPress {
-  const { how } = cure.rhythm.at(-1)!
+/** A turn as the plan has it on a day: turned, massaged or stirred. */
+export function turnPress({ cure }: Plan, day: number): PlanPress {
+  const { how } = segmentOn(cure.rhythm, day) ?? cure.rhythm.at(-1)!
   return { steps: [{ kind: 'turn', how, face: null }], label: upperFirst(how), words: `${how}.` }
 }
 
 /** What one tap records of something due; null where the tap has to say more. */
-export function pressOf({ kind, item }: { kind: DueKind; item?: PlanItem | undefined }, plan: Plan): PlanPress | null {
-  if (kind === 'turn') return turnPress(plan)
+export function pressOf({ kind, item }: { kind: DueKind; item?: PlanItem | undefined }, plan: Plan, day: number): PlanPress | null {
+  if (kind === 'turn') return turnPress(plan, day)
   if (kind === 'out') return outPress(plan)
   return beginOf(item)
 }

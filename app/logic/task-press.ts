@@ -1,6 +1,8 @@
 import type { Task, TaskKind } from '#core/today/task'
 import type { DueKind } from '#core/plan/due-thing'
 import type { LotSummary } from '#shared/contracts/lots'
+import type { Milliseconds } from '#core/units/quantities'
+import { lotDay } from './lot-twine'
 import { planOf } from './plan-of'
 import { pressOf, type PlanPress } from './plan-press'
 
@@ -8,7 +10,8 @@ import { pressOf, type PlanPress } from './plan-press'
 const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'out', soak: 'soak', dry: 'dry', rest: 'rest' }
 
 /** The finished step of a task, where one tap is enough; null where something has to be said. */
-export function taskPress({ kind, pieces, item, add }: Task, lot: LotSummary | undefined): PlanPress | null {
+export function taskPress({ kind, pieces, item, add }: Task, lot: LotSummary | undefined, nowMs: Milliseconds): PlanPress | null {
   const due = ONE_TAP[kind]
-  return due && lot && !add ? pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id))) : null
+  if (!due || !lot || add) return null
+  return pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id)), lotDay(lot, nowMs))
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { localDay } from '#core/calendar/local-day'
-import { comingDays, tasksNow } from '#core/today/tasks'
+import { comingDays } from '#core/today/coming-days'
+import { tasksNow } from '#core/today/tasks'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import ComingWeek from '~/components/today/ComingWeek.vue'
@@ -41,7 +42,7 @@ onMounted(floor.load)
         No lot yet. The makers begin in the Store and on the Bench.
       </p>
       <div v-if="floor.view.first.lot" class="today">
-        <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" :places="floor.view.places" />
+        <TaskList :tasks="tasks" :lots="floor.lots" :runs="floor.view.runs" :places="floor.view.places" :now-ms="nowMs" />
         <div class="stack">
           <NotRight
             :free-bytes="floor.view.freeBytes"
@@ -51,7 +52,7 @@ onMounted(floor.load)
             :places="floor.view.places"
             :now-ms="nowMs"
           />
-          <ComingWeek :week="week" />
+          <ComingWeek :week="week" :lots="floor.lots" :places="floor.view.places" />
         </div>
       </div>
       <p v-if="floor.view.freeBytes !== null && session.isOwner" class="small soft">

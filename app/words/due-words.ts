@@ -4,7 +4,7 @@ import type { Due, DueWhy } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
 import type { LotSummary } from '#shared/contracts/lots'
 import { dueWords } from '#shared/messages/due'
-import { hoursWords } from '#shared/messages/plans'
+import { everyWords, hoursWords } from '#shared/messages/plans'
 import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 import { FEEL_WORDS } from './step-words'
 
@@ -33,7 +33,7 @@ export const nextWords = (due: Pick<Due, 'kind' | 'item'>, as: Notation): string
 export function whyWords(because: DueWhy, as: Notation): string {
   switch (because.why) {
     case 'rhythm':
-      return ''
+      return everyWords(because.rhythm)
     case 'planned_day':
       return `planned for day ${because.day}`
     case 'by_feel':

@@ -15,6 +15,7 @@ import type { Judgement } from '#shared/contracts/judgement'
 import type { CuttingKind } from '#shared/contracts/store'
 import { holdWords } from '#shared/messages/holds'
 import { PLACE_WORDS } from '#shared/messages/places'
+import { piecesWords } from '#shared/messages/pieces'
 import { pressWords } from './step-words'
 
 type Teller<K extends EventKind> = (typed: TypedOf<K>, computed: ComputedOf<K>, as: Notation) => string
@@ -94,7 +95,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     return `${c.instrument} checked: off by ${off}, ${c.passed ? 'passed' : 'NOT passed, not to be used'}${c.offsetC === 0 ? '' : '; from now on the offset is taken off'}.`
   },
   plan_changed: (t, c, as) => {
-    const whose = c.pieces === null ? '' : ` for ${c.pieces.length === 1 ? 'piece' : 'pieces'} ${c.pieces.join(', ')}`
+    const whose = c.pieces === null ? '' : ` for ${piecesWords(c.pieces)}`
     const changes = c.assumed ? planWords(t.plan, as) : changesWords(c.before, t.plan, as)
     return `Plan${whose}: ${changes || 'as before'}.`
   },

@@ -43,7 +43,7 @@ const look = (more: Partial<Extract<StepInput, { kind: 'look' }>>): StepInput =>
 
 describe('a press in the book', () => {
   it('says what was done and to which pieces', () =>
-    expect(told([{ kind: 'turn', how: 'turned', face: null }])).toBe('Turned. L-0042: pieces 1, 2.'))
+    expect(told([{ kind: 'turn', how: 'turned', face: null }])).toBe('Turned. L-0042: pieces 1 and 2.'))
   it('says how much was drained as it was told', () => {
     expect(told([drain({ told: 'rough', rough: 'cup' })])).toContain('Drained: about a cup.')
     expect(told([drain({ told: 'ml', ml: 250 })])).toContain('250 mL')
@@ -75,7 +75,7 @@ describe('a press in the book', () => {
   })
   it('counts hours and days', () => {
     const late = (hours: number) => told([look({ feel: 'stiff' })], hours * MS_PER_HOUR)
-    expect(late(3)).toContain('Looked at: stiff throughout. L-0042: pieces 1, 2. Told 3 h later.')
+    expect(late(3)).toContain('Looked at: stiff throughout. L-0042: pieces 1 and 2. Told 3 h later.')
     expect(late(49)).toContain('2 days')
   })
 })

@@ -8,6 +8,7 @@ import { STATUS_WORDS } from '#shared/messages/verdict'
 import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { StepInput } from '#shared/contracts/steps'
+import { piecesWords } from '#shared/messages/pieces'
 
 const TURN: Record<TurnWay, string> = { turned: 'Turned', massaged: 'Massaged', stirred: 'Stirred' }
 export const FEEL_WORDS: Record<Feel, string> = {
@@ -127,7 +128,7 @@ function laterWords(ms: Milliseconds): string {
 /** "L-0042: pieces 1 and 3" where not all lots and pieces share one list. */
 function whichWords(steps: ComputedOf<'step'>['steps']): string {
   const lots = [...new Map(steps.map(step => [step.lot, step.pieces])).entries()]
-  return lots.map(([lot, pieces]) => `${lot}: ${pieces.length === 1 ? 'piece' : 'pieces'} ${pieces.join(', ')}`).join('; ')
+  return lots.map(([lot, pieces]) => `${lot}: ${piecesWords(pieces)}`).join('; ')
 }
 
 /** "at least 142 ppm", "up to 180 ppm", "151 ppm". */

@@ -1,4 +1,7 @@
-import type { TaskKind } from '#core/today/task'
+import { upperFirst } from '#core/lists/upper-first'
+import type { Task, TaskKind } from '#core/today/task'
+import type { Notation } from '#core/units/format'
+import { dueWords } from '#shared/messages/due'
 
 interface Where {
   room: string
@@ -30,4 +33,10 @@ export const WHERE: Record<TaskKind, Where> = {
   go_on: { room: 'Smokehouse', to: () => '/smokehouse', words: 'Smoke again, or slice' },
   slice: { room: 'Slicing table', to: code => `/slicing-table?lot=${code}`, words: 'Slice and pack' },
   send: { room: 'Slicing table', to: () => '/slicing-table#send', words: 'Packs to send' },
+}
+
+/** What is to be done, as its plan has it: "Massage all pieces", "Turn the rest". */
+export function taskWords({ kind, because, pieces }: Pick<Task, 'kind' | 'because' | 'pieces'>, as: Notation): string {
+  if (kind !== 'turn' || because?.why !== 'rhythm') return WHERE[kind].words
+  return `${upperFirst(dueWords({ kind, because }, as))} ${pieces ? 'the rest' : 'all pieces'}`
 }

@@ -18,6 +18,10 @@ export interface RhythmSegment {
   how: TurnWay
 }
 
+/** The stretch of a rhythm that holds on a turning day; null before the first. */
+export const segmentOn = (segments: readonly RhythmSegment[], day: number): RhythmSegment | null =>
+  segments.findLast(segment => segment.fromDay <= day) ?? null
+
 /** Rhythms that a lot is given at its rub, in days between turns; the last is "every 3 to 4". */
 export const TURN_RHYTHMS = [0.5, 1, 2, 3, 4] as const
 
@@ -57,12 +61,11 @@ type Half = 'morning' | 'evening'
 export function slotsOf(question: RhythmQuestion): Slot[] {
   const { segments, lastDay } = question
   const at = clockOf(question)
-  const inForce = (day: number) => segments.findLast(segment => segment.fromDay <= day) ?? null
   const nextChange = (day: number) => segments.find(segment => segment.fromDay > day)?.fromDay ?? Infinity
   const slots: Slot[] = []
   let [day, half]: [number, Half] = [0, 'morning']
   while (day <= lastDay) {
-    const segment = inForce(day)
+    const segment = segmentOn(segments, day)
     if (!segment || segment.everyDays === null) {
       day = Math.max(day + 1, nextChange(day))
       half = 'morning'

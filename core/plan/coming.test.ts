@@ -1,29 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addDays, instantOf, localDay } from '../calendar/local-day'
-import { RUBBED_AT_MS } from '../fixtures/life-samples'
-import { ZONE } from '../fixtures/twine-samples'
+import { on, plannedLot as lot } from '../fixtures/planned-lot'
 import { MS_PER_DAY } from '../units/quantities'
 import { comingOf } from './coming'
 import { dueOf } from './due'
 import type { DueLot } from './due-lot'
-import { PLAN_STARTERS, STARTER_PLANS, type PlanStarter } from './starters'
+import { PLAN_STARTERS, STARTER_PLANS } from './starters'
 
-const RUBBED_ON = localDay(RUBBED_AT_MS, ZONE)
-const on = (day: number, time = '12:00') => instantOf(addDays(RUBBED_ON, day), time, ZONE)
-const lot = (starter: PlanStarter, more: Partial<DueLot> = {}): DueLot => ({
-  rubbedAtMs: RUBBED_AT_MS,
-  rubbedOn: RUBBED_ON,
-  zone: ZONE,
-  turnBy: '18:00',
-  plan: STARTER_PLANS[starter],
-  piecePlans: [],
-  pieces: [1, 2, 3].map(id => ({ id, outAtMs: null })),
-  turns: [],
-  did: [],
-  lastFeel: null,
-  ...more,
-})
 const count = (kind: string, of: DueLot, nowMs: number, days = 14) =>
   comingOf(of, nowMs, days).filter(one => one.kind === kind).length
 

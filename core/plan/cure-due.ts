@@ -1,13 +1,14 @@
 import { addDays, instantOf } from '../calendar/local-day'
 import { cureDay } from '../curing/cure-day'
-import { knotsOf, openLifeKnot, type InCure, type Turned } from '../life/knots'
-import { slotsOf, type RhythmSegment } from '../life/rhythm'
+import { knotsOf, openLifeKnot, type InCure, type LifeKnot, type Turned } from '../life/knots'
+import { segmentOn, slotsOf, type RhythmSegment } from '../life/rhythm'
 import { SLOWEST_RHYTHM_DAYS } from '../rules/house'
 import type { Milliseconds } from '../units/quantities'
 import { addsDue, addWithTurn } from './adds-due'
 import { isOf, type DueLot, type Group } from './due-lot'
+import { endDays } from './end-days'
 import { due, type Due } from './due-thing'
-import type { Plan } from './plan'
+import { pourRhythm, type Plan } from './plan'
 import type { DoneStep } from './progress'
 
 /** What is due of pieces that cure by one plan. `pieces` null stands for all of these. */
@@ -35,23 +36,22 @@ export function cureDue(lot: DueLot, { plan, ids }: Group, nowMs: Milliseconds):
   const all = lot.pieces.map(piece => piece.id)
   const turn = knot(cure.rhythm, lot.turns.map(({ atMs, pieces }) => ({ atMs, pieces: pieces ?? all })))
   const drained = lot.did.filter(step => step.kind === 'drain').map(step => ({ atMs: step.fromMs, pieces: step.pieces ?? all }))
-  const pour
-    = cure.pourOffEveryDays === null
-      ? null
-      : knot([{ fromDay: 0, everyDays: cure.pourOffEveryDays, how: 'turned' }], drained)
+  const pour = knot(pourRhythm(cure), drained)
   const withTurn = addWithTurn({ plan }, day)
-  return [
-    ...(turn
+  const asked = (kind: 'turn' | 'drain', open: LifeKnot | null, segments: readonly RhythmSegment[]): Due[] =>
+    open
       ? [
-          due('turn', { why: 'rhythm' }, {
-            pieces: turn.missing,
-            byMs: turn.dueMs,
-            late: nowMs >= turn.dueMs,
-            ...(withTurn && { add: withTurn }),
+          due(kind, { why: 'rhythm', rhythm: segmentOn(segments, open.day)! }, {
+            pieces: open.missing,
+            byMs: open.dueMs,
+            late: nowMs >= open.dueMs,
+            ...(kind === 'turn' && withTurn && { add: withTurn }),
           }),
         ]
-      : []),
-    ...(pour ? [due('drain', { why: 'rhythm' }, { pieces: pour.missing, byMs: pour.dueMs, late: nowMs >= pour.dueMs })] : []),
+      : []
+  return [
+    ...asked('turn', turn, cure.rhythm),
+    ...asked('drain', pour, pourRhythm(cure)),
     ...(turn && withTurn ? [] : addsDue(lot, { plan, ids }, { day, nowMs })),
     ...lookDue(lot, plan, looked, { day, nowMs }),
     ...endDue(lot, plan, day, nowMs),
@@ -74,11 +74,9 @@ function lookDue(lot: DueLot, { cure, end }: Plan, looked: readonly DoneStep[], 
 /** The end of the cure: a measured one is never late for lying longer, one that gets saltier is, and hard. */
 function endDue(lot: DueLot, { end }: Plan, day: number, nowMs: Milliseconds): Due[] {
   if (end.by === 'hard') {
-    const lastPut = lot.did.findLast(step => step.kind === 'add')
-    const shift = end.from === 'last_salt' && lastPut ? cureDay(lot.rubbedOn, lastPut.fromMs, lot.zone) : 0
-    const toDay = end.toDay + shift
+    const { fromDay, toDay } = endDays(lot, end)
     const byMs = instantOf(addDays(lot.rubbedOn, toDay), lot.turnBy, lot.zone)
-    return day >= end.fromDay + shift ? [due('out', { why: 'hard_end', toDay }, { byMs, late: nowMs >= byMs })] : []
+    return day >= fromDay ? [due('out', { why: 'hard_end', toDay }, { byMs, late: nowMs >= byMs })] : []
   }
   if (end.by === 'feel') {
     if (lot.lastFeel?.feel === 'stiff') return [due('out', { why: 'felt', ...lot.lastFeel })]

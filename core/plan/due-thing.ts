@@ -1,3 +1,4 @@
+import type { RhythmSegment } from '../life/rhythm'
 import type { Feel } from '../life/step'
 import type { Milliseconds } from '../units/quantities'
 import type { HourSpan, PlanItem, PlanItemKind, PlannedAdd } from './plan'
@@ -10,7 +11,7 @@ export const DUE_IN_CURE: ReadonlySet<DueKind> = new Set<DueKind>(['turn', 'drai
 
 /** Why something is due, for the line that says so. */
 export type DueWhy
-  = | { why: 'rhythm' }
+  = | { why: 'rhythm'; rhythm: RhythmSegment }
     | { why: 'planned_day'; day: number }
     | { why: 'by_feel'; day: number }
     | { why: 'cure_day'; day: number; fromDay: number; toDay: number }

@@ -1,29 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { addDays, instantOf, localDay } from '../calendar/local-day'
-import { RUBBED_AT_MS } from '../fixtures/life-samples'
-import { ZONE } from '../fixtures/twine-samples'
+import { on, plannedLot as lot } from '../fixtures/planned-lot'
 import { MS_PER_HOUR } from '../units/quantities'
 import { dueOf } from './due'
 import type { DueLot } from './due-lot'
 import type { DoneStep } from './progress'
-import { STARTER_PLANS, type PlanStarter } from './starters'
+import { STARTER_PLANS } from './starters'
 
-const RUBBED_ON = localDay(RUBBED_AT_MS, ZONE)
-/** By the shop's clock, so many days after the rub. */
-const on = (day: number, time = '12:00') => instantOf(addDays(RUBBED_ON, day), time, ZONE)
-const lot = (starter: PlanStarter, more: Partial<DueLot> = {}): DueLot => ({
-  rubbedAtMs: RUBBED_AT_MS,
-  rubbedOn: RUBBED_ON,
-  zone: ZONE,
-  turnBy: '18:00',
-  plan: STARTER_PLANS[starter],
-  piecePlans: [],
-  pieces: [1, 2, 3].map(id => ({ id, outAtMs: null })),
-  turns: [],
-  did: [],
-  lastFeel: null,
-  ...more,
-})
 const asked = (of: DueLot, nowMs: number) => dueOf(of, nowMs).map(due => `${due.kind}${due.late ? ' late' : ''}`)
 const did = (kind: DoneStep['kind'], fromMs: number, more: Partial<DoneStep> = {}): DoneStep => ({
   kind,

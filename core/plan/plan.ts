@@ -98,6 +98,10 @@ export const steadyRhythm = (everyDays: number | null): RhythmSegment[] => [
   { fromDay: 0, everyDays, how: 'turned', ...(everyDays === LOOSE.every ? { earliest: LOOSE.from } : {}) },
 ]
 
+/** The liquid poured off every so many days, as a rhythm; empty where it stays. */
+export const pourRhythm = ({ pourOffEveryDays }: CurePlan): RhythmSegment[] =>
+  pourOffEveryDays === null ? [] : [{ fromDay: 0, everyDays: pourOffEveryDays, how: 'turned' }]
+
 /** The same plan, its cure over from one cure day to another. */
 export const withDays = (plan: Plan, fromDay: number, toDay: number): Plan => ({
   ...plan,

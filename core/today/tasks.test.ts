@@ -1,40 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { instantOf } from '../calendar/local-day'
 import { USUAL_USES, type PlaceKind } from '../places/place-kind'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../units/quantities'
-import { assumedPlan } from '../plan/assumed-plan'
 import type { DoneStep } from '../plan/progress'
 import { STARTER_PLANS } from '../plan/starters'
+import { floorLot as lot, LYING, NOW, PLAN } from '../fixtures/floor-lot'
 import type { LotFacts } from './lot-tasks'
-import { comingDays, tasksNow } from './tasks'
+import { tasksNow } from './tasks'
 
-const ZONE = 'America/Chicago'
-const NOW = instantOf('2026-11-23', '10:00', ZONE)
-const PLAN = assumedPlan({ turnEveryDays: 1, readyFromDay: 7, bestByDay: 14, method: 'dry' })
-const LYING = { id: 1, placeId: 1, stage: 'cure', outAtMs: null } as const
-const lot = (more: Partial<LotFacts>): LotFacts => ({
-  code: 'L-0001',
-  rubbedOn: '2026-11-20',
-  rubbedAtMs: instantOf('2026-11-20', '09:00', ZONE),
-  zone: ZONE,
-  readyFromDay: 7,
-  bestByDay: 14,
-  plan: { plan: PLAN, assumed: false },
-  piecePlans: [],
-  did: [],
-  lastFeel: null,
-  turnBy: '18:00',
-  cureEndedAtMs: null,
-  turns: [],
-  openHolds: [],
-  runs: [],
-  pieces: [LYING, { ...LYING, id: 2 }],
-  packs: 0,
-  unsent: 0,
-  readyG: 5000,
-  leftG: 5000,
-  ...more,
-})
 /** Out of the cure since three hours before. */
 const OUT_MS = NOW - 3 * MS_PER_HOUR
 const did = (kind: DoneStep['kind'], fromMs: number, toMs: number | null = fromMs, more: Partial<DoneStep> = {}): DoneStep => ({
@@ -154,11 +126,4 @@ describe('what is to be done now', () => {
     expect(asked('smoker', 13, [{ ...LYING, stage: 'dry' }])).toHaveLength(1)
     expect(asked('oven', 13, [{ ...LYING, stage: 'rest' }])).toEqual([])
   })
-})
-
-it('the week shows when lots are ready and when their best days end', () => {
-  const week = comingDays([lot({}), lot({ code: 'L-0002', rubbedOn: '2026-11-16' })], NOW, ZONE, 8)
-  expect(week.map(day => day.date)[0]).toBe('2026-11-23')
-  expect(week.find(day => day.ready.includes('L-0001'))?.date).toBe('2026-11-27')
-  expect(week.find(day => day.bestBy.includes('L-0002'))?.date).toBe('2026-11-30')
 })

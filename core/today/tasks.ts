@@ -1,12 +1,8 @@
 import { COOLING_EVERY_MS, FRIDGE_EVERY_MS, NEAR_KILL, SMOKE_EVERY_MS } from '../rules/house'
-import { addDays, localDay, type IsoDate } from '../calendar/local-day'
 import { isReadDaily, lyingIn } from '../places/daily'
 import type { PlaceKind, PlaceUse } from '../places/place-kind'
 import { MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
-import { groupBy } from '../lists/group-by'
-import { comingOf } from '../plan/coming'
-import type { DueKind } from '../plan/due-thing'
-import { dueLot, lotTasks, type LotFacts } from './lot-tasks'
+import { lotTasks, type LotFacts } from './lot-tasks'
 import type { Task } from './task'
 
 export interface RunFacts {
@@ -63,39 +59,4 @@ export function tasksNow(
   return [...floor.lots.flatMap(lot => lotTasks(lot, nowMs)), ...readings].toSorted(
     (a, b) => Number(b.late) - Number(a.late) || (a.byMs ?? Infinity) - (b.byMs ?? Infinity),
   )
-}
-
-export interface ComingDay {
-  date: IsoDate
-  ready: string[]
-  bestBy: string[]
-  /** What else the plans have on it, by what is to be done. */
-  work: { kind: DueKind; codes: string[] }[]
-}
-
-/**
- * Lots in the cure that become ready, or reach their best-by day, on each of the next `days` calendar days from today,
- * and what else their plans have on it.
- */
-export function comingDays(lots: readonly LotFacts[], nowMs: Milliseconds, zone: string, days: number): ComingDay[] {
-  const today = localDay(nowMs, zone)
-  const curing = lots.filter(lot => lot.cureEndedAtMs === null)
-  const coming = lots.flatMap(lot =>
-    comingOf(dueLot(lot), nowMs, days)
-      // The end of the cure is said by its days.
-      .filter(one => one.kind !== 'out')
-      .map(one => ({ kind: one.kind, code: lot.code, date: localDay(Math.max(one.atMs, nowMs), zone) })),
-  )
-  return Array.from({ length: days }, (_, i) => {
-    const date = addDays(today, i)
-    const on = (dayOf: (lot: LotFacts) => number) =>
-      curing.filter(lot => addDays(lot.rubbedOn, dayOf(lot)) === date).map(lot => lot.code)
-    const work = groupBy(coming.filter(one => one.date === date), one => one.kind)
-    return {
-      date,
-      ready: on(lot => lot.readyFromDay),
-      bestBy: on(lot => lot.bestByDay),
-      work: [...work].map(([kind, some]) => ({ kind, codes: [...new Set(some.map(one => one.code))] })),
-    }
-  })
 }

@@ -1,3 +1,4 @@
+import type { TurnWay } from '#core/life/rhythm'
 import type { Due, DueKind } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
 import { itemWords } from './plans'
@@ -11,6 +12,10 @@ const ASKS: Partial<Record<DueKind, string>> = {
   touch: 'feel whether the surface is tacky',
   fry_test: 'fry a slice and taste it',
 }
+const TURNS: Record<TurnWay, string> = { turned: 'turn', massaged: 'massage', stirred: 'stir' }
+
 /** What is asked for, in the plan's own words. */
-export const dueWords = ({ kind, item }: Pick<Due, 'kind' | 'item'>, as: Notation): string =>
-  ASKS[kind] ?? (item ? itemWords(item, as) : kind)
+export const dueWords = ({ kind, item, because }: Pick<Due, 'kind' | 'item'> & Partial<Pick<Due, 'because'>>, as: Notation): string =>
+  kind === 'turn' && because?.why === 'rhythm'
+    ? TURNS[because.rhythm.how]
+    : ASKS[kind] ?? (item ? itemWords(item, as) : kind)

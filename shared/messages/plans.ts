@@ -68,9 +68,14 @@ export const itemWords = (item: PlanItem, as: Notation): string =>
 
 function addWords({ when, face, share }: PlannedAdd, as: Notation): string {
   const at
-    = when.on === 'day' ? `on day ${when.day}` : when.on === 'each_turn' ? `with each turn to day ${when.toDay}` : 'after the first draining'
-  return `more ${ON_FACE[face]} ${at}${share === null ? '' : `, ${number(100 * share, as)} % of it`}`
+    = when.on === 'day'
+      ? `on day ${when.day}`
+      : when.on === 'each_turn' ? `with each turn to day ${when.toDay}` : 'after the first draining'
+  return `more ${ON_FACE[face]} ${at}${shareWords(share, as)}`
 }
+const shareWords = (share: PlannedAdd['share'], as: Notation) => (share === null ? '' : `, ${number(100 * share, as)} % of it`)
+/** "more on the flesh, 25 % of it". */
+export const moreWords = ({ face, share }: PlannedAdd, as: Notation): string => `more ${ON_FACE[face]}${shareWords(share, as)}`
 
 function endWords({ by, fromDay, toDay, from }: Plan['end']): string {
   const days = fromDay === toDay ? `day ${toDay}` : `day ${fromDay} to ${toDay}`
@@ -78,11 +83,14 @@ function endWords({ by, fromDay, toDay, from }: Plan['end']): string {
   return by === 'feel' ? `out when it is stiff, ${days}` : `out on ${days}`
 }
 
+/** "turned daily, from day 4 every 2 days": how a plan turns, from first to last. */
+export const rhythmWords = (rhythm: readonly RhythmSegment[]): string => rhythm.map(segmentWords).join(', ')
+
 /** A plan line by line, in the order in which it is carried out. */
 export function planLines({ cure, end, then }: Plan, as: Notation): PlanLine[] {
   const { rhythm, firstFace, stacked, pourOffEveryDays: pour, looks, adds } = cure
   return [
-    { about: 'rhythm', words: rhythm.map(segmentWords).join(', ') },
+    { about: 'rhythm', words: rhythmWords(rhythm) },
     ...(firstFace ? [{ about: 'face' as const, words: `${firstFace} up first` }] : []),
     ...(stacked ? [{ about: 'stacked' as const, words: 'in a stack' }] : []),
     { about: 'liquid', words: pour === null ? 'liquid kept' : `liquid poured off ${everyWords({ everyDays: pour })}` },

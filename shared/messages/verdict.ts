@@ -1,5 +1,4 @@
 import { upperFirst } from '#core/lists/upper-first'
-import { wordList } from '#core/lists/word-list'
 import type { Grams, Ppm } from '#core/units/quantities'
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { isWet, type CureMethod } from '#core/cure/cure-method'
@@ -13,6 +12,7 @@ import {
   type Notation,
 } from '#core/units/format'
 import { formatDateInYear } from '#core/units/format-date'
+import { piecesWords } from './pieces'
 import type { Judgement } from '../contracts/judgement'
 
 const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
@@ -74,7 +74,7 @@ export function verdictWords(j: Judgement, as: Notation, readabilityG: Grams): s
 
 /** "pieces 3 and 4: ", where something went on them alone and their figure decides. */
 const whichWords = ({ decides }: Judgement): string =>
-  decides ? `${decides.length === 1 ? 'piece' : 'pieces'} ${wordList(decides)}: ` : ''
+  decides ? `${piecesWords(decides)}: ` : ''
 
 /** Nobody weighed all of it: nothing but the least can be said. */
 const openWords = (j: Judgement, as: Notation): string => {
@@ -133,6 +133,10 @@ export const MEANING_WORDS: Record<Judgement['meaning'], string> = {
   open: 'the least that went in: more went on without weighing',
   none: 'no nitrite',
 }
+
+/** How a lot or a recipe is cured: "measured dry", "measured dry, salt only". */
+export const methodWords = (method: CureMethod, saltOnly: boolean): string =>
+  `${METHOD_WORDS[method].name.toLowerCase()}${saltOnly && method !== 'salt_only' ? ', salt only' : ''}`
 
 export const METHOD_WORDS: Record<CureMethod, { name: string; means: string }> = {
   dry: {

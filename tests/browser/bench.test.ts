@@ -112,7 +112,7 @@ describe('the Bench, part by part', () => {
     await press(page(), 'In bags')
     await type(page(), 'Bag of piece 1', '1')
     await type(page(), 'Bag of piece 3', '1')
-    await says(page(), 'Bag 1: pieces 1, 3')
+    await says(page(), 'Bag 1: pieces 1 and 3')
     await press(page(), 'One by one, large')
     for (const weight of ['10.3', '97.8', '43']) {
       await until(page(), () => document.activeElement?.closest('.through') !== null)

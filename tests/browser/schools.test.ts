@@ -3,7 +3,7 @@ import type { PlanStarter } from '#core/plan/starters'
 import { STARTER_WORDS } from '../../app/words/plan-starters'
 import { axeByDayAndNight } from '../support/axe'
 import { choose, openBrowser, press, says, type, until, type Visit } from '../support/browser'
-import { stock } from '../support/goods'
+import { ingredient, stock } from '../support/goods'
 import { rowSays, tap } from '../support/rows'
 import { MAKER, openTestShop, type TestShop } from '../support/shop'
 
@@ -15,6 +15,8 @@ beforeAll(async () => {
   shop = await openTestShop()
   const maker = await shop.signedIn(MAKER)
   await stock(maker, { weight: '200 kg' })
+  const composition = { saltPercent: '5', sugarPercent: '0', waterPercent: '8', allergens: ['mustard'] }
+  await maker.post('/api/ingredients', ingredient('spice', { name: 'Mustard rub', composition }))
   visit = await openBrowser(820, 1180)
   await go('/bench')
   await type(visit.page, 'Name', MAKER.signIn)
@@ -138,6 +140,9 @@ it('on one face, never turned: looked at on day 2, and more put on where it is b
   await go('/')
   await says(page, 'Look at it')
   await says(page, 'planned for day 2')
+  await page.locator('#week ~ ol button').click()
+  await until(page, (lot: string) => document.querySelector('#week ~ ol li ul')?.textContent?.includes(`Look at it ${lot}, all pieces`), code)
+  expect(await axeByDayAndNight(page)).toEqual([])
   await go('/cold-room')
   await tap(page, code, 'Looked at')
   await tap(page, code, 'Edges firm')
@@ -262,6 +267,21 @@ it('no smoke, sealed to even out, then part-frozen, with an alarm on the open pa
   })
   await pass(7 * DAY)
   await outAndTacky(code)
+  // Nobody soaked it: asked about, and taken.
+  await tap(page, code, 'Else…')
+  await tap(page, code, 'Fried a slice…')
+  await tap(page, code, '3: salt right')
+  await tap(page, code, 'Done, no more water')
+  await rowSays(page, code, 'was in the water')
+  await tap(page, code, 'Tasted without a soak')
+  await says(page, `${code}: fried a slice, salt right.`)
+  await tap(page, code, 'Else…')
+  await tap(page, code, 'Flavour…')
+  await tap(page, code, 'Glaze')
+  await type(page, 'Weight, for all', '40')
+  await rowSays(page, code, 'Allergens for the label: mustard')
+  await tap(page, code, 'It is on')
+  await says(page, `${code}: glazed: Mustard rub 40.`)
   await pass(12)
   await tap(page, code, 'Resting, part-frozen')
   await rowSays(page, code, 'resting part-frozen since')
@@ -269,6 +289,7 @@ it('no smoke, sealed to even out, then part-frozen, with an alarm on the open pa
   await until(page, (lot: string) => document.querySelector('[aria-label="Just now"]')?.textContent?.includes(`${lot}: Slice and pack`), code)
   expect(await axeByDayAndNight(page)).toEqual([])
   await press(page, `Seen: ${code}`)
+  expect(await kinds(code)).toEqual(['rub', 'out', 'dry', 'look', 'fry_test', 'flavour', 'rest'])
   await until(page, (lot: string) => !document.querySelector('[aria-label="Just now"]')?.textContent?.includes(lot), code)
 })
 

@@ -123,6 +123,22 @@ describe('after the cure', () => {
     expect(lot.pieces[0]).toMatchObject({ stage: 'dry' })
     expect((await must(maker.get('/api/floor'))).lots.find((one: { code: string }) => one.code === code).did).toHaveLength(7)
   })
+  it('a taste without a soak is asked about, and taken where it was so; a soak of other pieces is none', async () => {
+    const code = await rubbed(BOX)
+    await must(tell(code, { kind: 'out', rinses: 3 }))
+    const fry = { kind: 'fry_test', salt: 3, verdict: 'done' }
+    expect(await tell(code, fry)).toMatchObject({ status: 422, body: { code: 'fry_without_soak' } })
+    const { pieces } = await lotOf(code)
+    const ofOne = (i: number) => ({ lots: [{ code, pieces: [pieces[i].id] }] })
+    await must(press(code, [{ ...SOAK, minutes: null }], ofOne(0)))
+    expect(await press(code, [fry], ofOne(1))).toMatchObject({ body: { code: 'fry_without_soak' } })
+    await must(press(code, [fry], ofOne(0)))
+    await must(press(code, [{ ...fry, sure: true }], ofOne(1)))
+    // Told in one press with its soak there is nothing to ask.
+    const other = await rubbed(BOX)
+    await must(tell(other, { kind: 'out', rinses: 3 }))
+    await must(tell(other, { ...SOAK, minutes: null }, fry))
+  })
   it('a soak over an hour hides what stayed; a short one takes a twentieth, and a void gives it back', async () => {
     const code = await rubbed(BOX)
     await must(tell(code, { kind: 'out', rinses: 0 }))

@@ -123,10 +123,8 @@ describe('more of the cure', () => {
     const code = await rubbed()
     await must(tell(code, [add(s.salt, null)]))
     expect((await lotOf(code)).openHolds).toEqual([])
-    // The same kind a moment ago may be the same deed.
-    expect(await tell(code, [add(mix, null)])).toMatchObject({ status: 409, body: { code: 'told_already' } })
     const again = { again: true }
-    expect(await tell(code, [add(mix, null)], again)).toMatchObject({ status: 422, body: { code: 'add_unweighed' } })
+    expect(await tell(code, [add(mix, null)])).toMatchObject({ status: 422, body: { code: 'add_unweighed' } })
     await must(tell(code, [add(mix, null, { sure: true })], again))
     const lot = await lotOf(code)
     expect(lot.judgement).toMatchObject({ status: 'limit_not_shown', meaning: 'open' })
@@ -140,6 +138,14 @@ describe('more of the cure', () => {
     const code = await rubbed()
     for (const sure of [false, true])
       expect(await tell(code, [add(s.agent, null, { sure })])).toMatchObject({ status: 422, body: { code: 'agent_by_eye' } })
+  })
+  it('the same again within ten minutes is asked about, something else is not', async () => {
+    const code = await rubbed()
+    await must(tell(code, [add(s.salt, '4')]))
+    expect(await tell(code, [add(s.salt, '4')])).toMatchObject({ body: { code: 'told_already' } })
+    await must(tell(code, [add(s.sugar, '6')]))
+    await must(tell(code, [add(s.salt, '4')], { again: true }))
+    expect((await lotOf(code)).ingredients).toHaveLength(6)
   })
   it('far too much salt is asked about, and holds when it lies there', async () => {
     const code = await rubbed()

@@ -1,5 +1,6 @@
 import { formatIngredient, formatPercent, formatPpm, type Notation } from '#core/units/format'
 import type { Fraction, Ppm } from '#core/units/quantities'
+import { piecesWords } from '#shared/messages/pieces'
 import type { Bench } from './use-bench'
 
 type Share = Bench['shares']['value'][number]
@@ -35,4 +36,4 @@ export function saltSpanWords({ low, high, planned }: SaltSpan, as: Notation): s
   return ` (${share(low)} to ${share(high)} salt, where the plan is ${share(planned)})`
 }
 export const bagWords = (pieces: readonly number[]): string =>
-  `${pieces.length === 1 ? 'piece' : 'pieces'} ${pieces.join(', ')}`
+  `${piecesWords(pieces)}`

@@ -45,7 +45,7 @@ const row = useRow(() => ({
   all: ids.value,
 }), { out: () => leaving.value, turn: () => turning.value })
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
-const turning = computed(() => turnPress(planOf(props.lot, ids.value)))
+const turning = computed(() => turnPress(planOf(props.lot, ids.value), day.value))
 const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
 /** Of the plans that pieces here follow. */
 const twines = computed(() =>

@@ -8,6 +8,7 @@ import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
+import { lotDay } from '~/logic/lot-twine'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -38,7 +39,7 @@ const waiting = computed(() => {
   const { pieces = null } = next.value ?? {}
   return pieces === null ? ids.value : ids.value.filter(id => pieces.includes(id))
 })
-const begins = computed(() => (next.value ? pressOf(next.value, plan.value) : null))
+const begins = computed(() => (next.value ? pressOf(next.value, plan.value, lotDay(props.lot, props.nowMs)) : null))
 const row = useRow(
   () => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }),
   { out: () => outPress(plan.value), next: () => begins.value && { ...begins.value, pieces: waiting.value } },

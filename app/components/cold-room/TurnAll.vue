@@ -17,7 +17,8 @@ const due = computed(() =>
   props.lots.flatMap((lot) => {
     const twines = lotTwines(lot, props.nowMs)
     // What is massaged or stirred is told in its own row, and where more goes on with the turn.
-    const isPlain = twines.every(({ plan }) => turnPress(plan).label === 'Turned' && !addWithTurn({ plan }, lotDay(lot, props.nowMs)))
+    const day = lotDay(lot, props.nowMs)
+    const isPlain = twines.every(({ plan }) => turnPress(plan, day).label === 'Turned' && !addWithTurn({ plan }, day))
     return isPlain && turnsAsOne(twines) ? [{ code: lot.code, pieces: toTurn(twines), all: lot.pieces.map(piece => piece.id) }] : []
   }),
 )

@@ -2,6 +2,7 @@
 import { reactive, ref } from 'vue'
 import { dispositionInput, DISPOSITIONS, type HoldView } from '#shared/contracts/holds'
 import { holdWords } from '#shared/messages/holds'
+import { piecesWords } from '#shared/messages/pieces'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -27,7 +28,7 @@ function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string
   const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.number)
   const some = numbers.length > 0 && numbers.length < props.pieces.length
   return [
-    some && `${numbers.length === 1 ? 'piece' : 'pieces'} ${numbers.join(', ')}`,
+    some && `${piecesWords(numbers)}`,
     place && `in ${place}`,
     fromMs !== null && toMs !== null && `${moment(fromMs)} to ${moment(toMs)}`,
     worstC !== null && `up to ${temperature(worstC)}`,

@@ -1,9 +1,9 @@
-import { wordList } from '#core/lists/word-list'
 import type { Milliseconds } from '#core/units/quantities'
 import { ON_FACE } from '#shared/messages/steps'
 import { formatPercent, type Notation } from '#core/units/format'
 import type { LotView } from '#shared/contracts/lots'
 import type { MixRole } from '#shared/contracts/store'
+import { piecesWords } from '#shared/messages/pieces'
 
 export const ROLE_WORDS: Record<MixRole, string> = {
   agent: 'Curing salt',
@@ -34,7 +34,7 @@ export function partWords(part: Part, moment: (atMs: Milliseconds) => string): s
   return [
     ...(application === 2 ? ['second application'] : usedFor ? ['flavour'] : application > 1 ? ['put on later'] : []),
     ...(face && face !== 'all' ? [ON_FACE[face]] : []),
-    ...(pieceNumbers ? [`${pieceNumbers.length === 1 ? 'piece' : 'pieces'} ${wordList(pieceNumbers)}`] : []),
+    ...(pieceNumbers ? [`${piecesWords(pieceNumbers)}`] : []),
     ...(application > 1 && atMs !== null ? [moment(atMs)] : []),
   ].join(', ')
 }

@@ -1,9 +1,9 @@
-import { wordList } from '#core/lists/word-list'
 import { groupBy } from '#core/lists/group-by'
 import { wentOn } from '#core/cure/went-on'
 import { isWet } from '#core/cure/cure-method'
 import { formatPercent, type Notation } from '#core/units/format'
 import type { LotView } from '#shared/contracts/lots'
+import { piecesWords } from '#shared/messages/pieces'
 
 /**
  * Salt and sugar as they went on, as shares of green weight, by pieces where these differ; of a brine nothing is said
@@ -16,6 +16,6 @@ export function wentOnWords({ pieces, ingredients, method }: Pick<LotView, 'piec
     `${open ? 'at least ' : ''}${formatPercent(saltShare, as, 2)} salt, ${formatPercent(sugarShare, as, 2)} sugar`
   const alike = [...groupBy(wentOn(pieces, puts), said)]
   if (alike.length === 1) return `Went on in all: ${alike[0]![0]} of green weight.`
-  const each = alike.map(([words, some]) => `${some.length === 1 ? 'piece' : 'pieces'} ${wordList(some.map(one => one.number))} ${words}`)
+  const each = alike.map(([words, some]) => `${piecesWords(some.map(one => one.number))} ${words}`)
   return `Went on in all, of green weight: ${each.join('; ')}.`
 }

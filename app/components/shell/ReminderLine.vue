@@ -4,7 +4,7 @@ import { NuxtLink } from '#components'
 import { useNotation } from '~/composables/use-notation'
 import { useReminders } from '~/composables/use-reminders'
 import { whyWords } from '~/words/due-words'
-import { WHERE } from '~/words/task-words'
+import { taskWords, WHERE } from '~/words/task-words'
 
 /** What has just become due, said over whatever room is open, until somebody has seen it. */
 const { reminders, quiet, see, hush } = useReminders()
@@ -16,7 +16,7 @@ const { as, clock } = useNotation()
     <ul>
       <li v-for="one in reminders" :key="one.key">
         <NuxtLink :to="WHERE[one.task.kind].to(one.task.subject)" @click="see(one)">
-          <strong>{{ one.task.subject }}: {{ WHERE[one.task.kind].words }}</strong>
+          <strong>{{ one.task.subject }}: {{ taskWords(one.task, as) }}</strong>
           <span class="small">{{ clock(one.atMs) }}{{ one.task.because ? `, ${whyWords(one.task.because, as)}` : '' }}</span>
         </NuxtLink>
         <VBtn variant="text" :prepend-icon="mdiCheck" :aria-label="`Seen: ${one.task.subject}`" @click="see(one)">Seen</VBtn>

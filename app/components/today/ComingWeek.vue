@@ -1,30 +1,52 @@
 <script setup lang="ts">
-import type { ComingDay } from '#core/today/tasks'
-import { dueWords } from '#shared/messages/due'
-import LotCode from '~/components/common/LotCode.vue'
+import { computed, ref } from 'vue'
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
+import type { ComingDay } from '#core/today/coming-days'
+import type { LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
 import { useNotation } from '~/composables/use-notation'
+import { inShort } from './in-short'
+import WeekWork from './WeekWork.vue'
 
-defineProps<{ week: ComingDay[] }>()
+/** The days to come at a glance; a tap on a day says of each thing which pieces, where, by when and why. */
+const props = defineProps<{ week: ComingDay[]; lots: LotSummary[]; places: PlaceView[] }>()
 const { as, date } = useNotation()
-/** "turn 5 lots", "pour off L-0007". */
-const workWords = (kind: ComingDay['work'][number]['kind'], codes: string[]) =>
-  codes.length > 2 ? `${dueWords({ kind }, as.value)}: ${codes.length} lots` : `${dueWords({ kind }, as.value)}: ${codes.join(', ')}`
+const open = ref<string[]>([])
 const weekday = (iso: string) =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(Date.parse(`${iso}T12:00Z`))
+const days = computed(() =>
+  props.week.map((day, i) => ({
+    ...day,
+    name: i === 0 ? 'Today' : weekday(day.date),
+    short: inShort(day, as.value),
+    isOpen: open.value.includes(day.date),
+  })),
+)
+function toggle(iso: string): void {
+  open.value = open.value.includes(iso) ? open.value.filter(one => one !== iso) : [...open.value, iso]
+}
 </script>
 
 <template>
   <section aria-labelledby="week">
     <h2 id="week">This week</h2>
     <ol>
-      <li v-for="(day, i) in week" :key="day.date">
-        <span class="day"><strong>{{ i === 0 ? 'Today' : weekday(day.date) }}</strong>{{ ' ' }}<span class="soft small">{{ date(day.date) }}</span></span>
-        <span class="what">
-          <span v-for="code in day.ready" :key="code"><LotCode :code="code" /> ready</span>
-          <span v-for="code in day.bestBy" :key="code"><LotCode :code="code" /> best by</span>
-          <span v-for="{ kind, codes } in day.work" :key="kind" class="small">{{ workWords(kind, codes) }}</span>
-          <span v-if="!day.ready.length && !day.bestBy.length && !day.work.length" class="soft">–</span>
-        </span>
+      <li v-for="day in days" :key="day.date">
+        <button
+          type="button"
+          :disabled="day.work.length === 0"
+          :aria-expanded="day.isOpen"
+          :aria-controls="`day-${day.date}`"
+          @click="toggle(day.date)"
+        >
+          <span class="day"><strong>{{ day.name }}</strong>{{ ' ' }}<span class="soft small">{{ date(day.date) }}</span></span>
+          <span class="what">
+            <span v-for="words in day.short" :key="words" class="small">{{ words }}</span>
+            <span v-if="!day.short.length" class="soft">–</span>
+          </span>
+          <VIcon v-if="day.work.length" :icon="day.isOpen ? mdiChevronUp : mdiChevronDown" size="20" aria-hidden="true" />
+        </button>
+        <WeekWork v-if="day.isOpen" :id="`day-${day.date}`" :work="day.work" :lots="lots" :places="places" />
       </li>
     </ol>
   </section>
@@ -37,14 +59,35 @@ ol {
   padding: 0;
 }
 li {
-  display: grid;
-  grid-template-columns: 8rem 1fr;
-  padding: 0.34rem 0;
   border-bottom: 1px solid var(--hair);
+}
+button {
+  display: grid;
+  grid-template-columns: 7.4rem minmax(0, 1fr) 1.4rem;
+  align-items: center;
+  width: 100%;
+  min-height: 40px;
+  padding: 0.2rem 0;
+  text-align: left;
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+}
+button:not(:disabled) {
+  cursor: pointer;
+}
+button:not(:disabled):hover {
+  background: var(--sheet);
 }
 .what {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.2rem 1.1rem;
+  gap: 0.1rem 1rem;
+}
+@media (--tablet) {
+  button {
+    min-height: 56px;
+  }
 }
 </style>

@@ -11,7 +11,7 @@ import type { PlanPress } from '~/logic/plan-press'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 import { whyWords } from '~/words/due-words'
-import { WHERE } from '~/words/task-words'
+import { taskWords, WHERE } from '~/words/task-words'
 
 /** One thing to do: where, which pieces, by when and why; where one tap is enough, the tap. */
 const props = defineProps<{ task: Task; detail: string; lot: LotSummary | undefined; press: PlanPress | null }>()
@@ -36,7 +36,7 @@ const goOn = async () => floor.apply((await insist()) ?? [])
 <template>
   <div class="task">
     <NuxtLink :to="WHERE[task.kind].to(task.subject)">
-      <span class="what">{{ WHERE[task.kind].words }}</span>
+      <span class="what">{{ taskWords(task, as) }}</span>
       <span class="who"><span :class="{ code: /^[A-Z]-/.test(task.subject) }">{{ task.subject }}</span>{{ ' ' }}<span class="soft small">{{ detail }}{{ why ? `: ${why}` : '' }}</span></span>
       <span class="when">
         <StateMark v-if="task.late" tone="act">{{ late }}</StateMark>

@@ -10,9 +10,12 @@ import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import { holdWords } from '#shared/messages/holds'
 import { STATE_WORDS } from '#shared/messages/instruments'
+import { piecesWords } from '#shared/messages/pieces'
 import { lotTwines } from '~/logic/lot-twine'
+import { numbersOf } from '~/logic/where-of'
 import { momentWords } from '~/words/date-words'
 import { freeWords } from '~/words/free-words'
+import { missedWords } from './missed-words'
 
 export interface Concern {
   tone: 'held' | 'act' | 'watch' | 'cold'
@@ -94,13 +97,17 @@ const warmPlaces = ({ places, lots }: ShopAsSeen, as: Notation, zone: string): C
     ]
   })
 
+/** Twine by twine: pieces with a plan of their own miss turns of their own. */
 const missedTurns = (lots: readonly LotSummary[], nowMs: Milliseconds): Concern[] =>
   lots
     .filter(lot => lot.cureEndedAtMs === null)
     .flatMap((lot): Concern[] => {
-      const missed = lotTwines(lot, nowMs).flatMap(twine => twine.knots).filter(knot => knot.state === 'missed' || knot.state === 'made_up').length
-      const turns = missed === 1 ? 'one turn' : `${missed} turns`
-      return missed === 0 ? [] : [{ tone: 'watch', mark: 'missed', code: lot.code, words: `${turns} in the cure so far` }]
+      const said = lotTwines(lot, nowMs).flatMap(({ knots, pieces }) => {
+        const words = missedWords(knots, lot, nowMs)
+        if (!words) return []
+        return pieces.length < lot.pieces.length ? `${piecesWords(numbersOf(lot, pieces))}: ${words}` : words
+      })
+      return said.length > 0 ? [{ tone: 'watch', mark: 'missed', code: lot.code, words: said.join('; ') }] : []
     })
 
 const unchecked = (instruments: readonly InstrumentBrief[]): Concern[] =>

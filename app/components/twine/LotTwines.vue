@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { wordList } from '#core/lists/word-list'
 import type { LotPiece } from '#shared/contracts/lots'
-import { everyWords } from '#shared/messages/plans'
+import { rhythmWords } from '#shared/messages/plans'
+import { piecesWords } from '#shared/messages/pieces'
 import type { LotTwine } from '~/logic/lot-twine'
 import CureTwine from './CureTwine.vue'
 
@@ -16,7 +16,7 @@ const props = defineProps<{
 }>()
 const which = ({ pieces, plan }: LotTwine) => {
   const numbers = props.pieces.filter(piece => pieces.includes(piece.id)).map(piece => piece.number)
-  return `${numbers.length === 1 ? 'piece' : 'pieces'} ${wordList(numbers)}, turned ${everyWords(plan.cure.rhythm.at(-1)!)}`
+  return `${piecesWords(numbers)}, ${rhythmWords(plan.cure.rhythm)}`
 }
 </script>
 

@@ -1,11 +1,13 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator'
 import { groupBy } from '#core/lists/group-by'
 import { wordList } from '#core/lists/word-list'
-import { comingOf, type Coming } from '#core/plan/coming'
+import { comingOf } from '#core/plan/coming'
+import type { Coming } from '#core/plan/coming-thing'
 import type { DueLot } from '#core/plan/due-lot'
 import type { Notation } from '#core/units/format'
 import { MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND, type Milliseconds } from '#core/units/quantities'
 import { dueWords } from '#shared/messages/due'
+import { piecesWords } from '#shared/messages/pieces'
 import type { Tables } from '../../db/database'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
@@ -83,7 +85,7 @@ export async function calendarFeed(tables: Tables, notation: Notation, nowMs: Mi
     ttl: AGAIN_MS / MS_PER_SECOND,
   })
   for (const { code, key, atMs, numbers, place, ...due } of entries) {
-    const pieces = numbers.length > 0 ? `, ${numbers.length === 1 ? 'piece' : 'pieces'} ${wordList(numbers)}` : ''
+    const pieces = numbers.length > 0 ? `, ${piecesWords(numbers)}` : ''
     calendar.createEvent({
       id: `${code}-${key}@${host}`,
       start: new Date(atMs - ENTRY_MS),

@@ -65,6 +65,8 @@ export const ENTRIES = {
     `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. Check the unit and the point. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
   drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
+  fry_without_soak: (p: { code: string }) =>
+    `Nobody has told that ${p.code} was in the water; nothing is recorded yet. Was it, tell the soak first, with its hour. Tasted without one, say so.`,
   weighed_more: (p: { code: string; netG: Grams; mostG: Grams }, as: Notation) =>
     `${said.meat(p.netG, as)} is more than the meat and all its cure weighed (${p.code}: ${said.meat(p.mostG, as)}). Take off the tray or the bag, choose the pieces that lay on the scale, and weigh again.`,
   stands_with_others: () =>
