@@ -1,8 +1,8 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { remindersOf, type Reminder } from '#core/today/reminders'
-import { tasksNow } from '#core/today/tasks'
 import { MS_PER_MINUTE } from '#core/units/quantities'
 import { useClock } from '~/composables/use-clock'
+import { useTasks } from '~/composables/use-tasks'
 import { useFloor } from '~/stores/floor'
 
 /** Another device may have told something meanwhile. */
@@ -29,9 +29,8 @@ export function useReminders() {
   const nowMs = useClock()
   const seen = ref<string[]>(JSON.parse(sessionStorage.getItem(SEEN) ?? '[]') as string[])
   const quiet = ref(localStorage.getItem(QUIET) === '1')
-  const reminders = computed(() =>
-    floor.view ? remindersOf(tasksNow(floor.view, nowMs.value), nowMs.value).filter(one => !seen.value.includes(one.key)) : [],
-  )
+  const tasks = useTasks()
+  const reminders = computed(() => remindersOf(tasks.value, nowMs.value).filter(one => !seen.value.includes(one.key)))
   const keys = computed(() => reminders.value.map(one => one.key))
   watch(keys, (now, before) => {
     if (!quiet.value && now.some(key => !before.includes(key))) ring()

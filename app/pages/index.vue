@@ -2,7 +2,6 @@
 import { computed, onMounted } from 'vue'
 import { localDay } from '#core/calendar/local-day'
 import { comingDays } from '#core/today/coming-days'
-import { tasksNow } from '#core/today/tasks'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import ComingWeek from '~/components/today/ComingWeek.vue'
@@ -11,6 +10,7 @@ import NotRight from '~/components/today/NotRight.vue'
 import TaskList from '~/components/today/TaskList.vue'
 import { freeWords } from '~/words/free-words'
 import { useClock } from '~/composables/use-clock'
+import { useTasks } from '~/composables/use-tasks'
 import { useNotation } from '~/composables/use-notation'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
@@ -20,7 +20,7 @@ const floor = useFloor()
 const session = useSession()
 const nowMs = useClock()
 const { date, clock } = useNotation()
-const tasks = computed(() => (floor.view ? tasksNow(floor.view, nowMs.value) : []))
+const tasks = useTasks()
 const week = computed(() => comingDays(floor.lots, nowMs.value, session.zone, DAYS_SHOWN))
 const heading = computed(() =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: session.zone }).format(nowMs.value),

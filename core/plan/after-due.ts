@@ -10,7 +10,8 @@ export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly Do
   const fry = p.fryTestFromMs !== null && p.fryTestFromMs <= nowMs ? [due('fry_test', { why: 'soaked' })] : []
   if (!item) return fry
   if (p.sinceMs === null) {
-    const because: DueWhy = item.kind === 'heat' && item.sessions > 1 ? { why: 'session', number: p.sessions + 1, of: item.sessions } : { why: 'next' }
+    const of = item.kind === 'heat' ? item.sessions : 1
+    const because: DueWhy = of > 1 ? { why: 'session', number: p.sessions + 1, of } : { why: 'next' }
     return [...fry, ...(fry.length > 0 ? [] : [due(item.kind, because, { item })])]
   }
   const hours = hoursOf(item)

@@ -32,8 +32,11 @@ describe('what a plan has coming', () => {
       { kind: 'out' as const, fromMs: on(7), toMs: on(7), pieces: null, rinses: 1 },
       { kind: 'rest' as const, fromMs: on(7), toMs: null, pieces: null, how: 'wrapped' },
     ] }
-    const plan = { ...STARTER_PLANS.bags, then: [{ kind: 'rest' as const, how: 'wrapped' as const, hours: { from: 8, to: 24 } }, { kind: 'slice' as const }] }
-    expect(comingOf(lot('bags', { ...out, plan }), on(7, '13:00'), 2)).toMatchObject([{ kind: 'slice', key: 'all-slice-1', atMs: on(7, '20:00') }])
+    const rest = { kind: 'rest' as const, how: 'wrapped' as const, hours: { from: 8, to: 24 } }
+    const plan = { ...STARTER_PLANS.bags, then: [rest, { kind: 'slice' as const }] }
+    expect(comingOf(lot('bags', { ...out, plan }), on(7, '13:00'), 2)).toMatchObject([
+      { kind: 'slice', key: 'all-slice-1', atMs: on(7, '20:00'), notBeforeMs: on(7, '20:00') },
+    ])
   })
   it('keys are unique in a lot and stay as time goes by', () => {
     fc.assert(

@@ -65,8 +65,10 @@ const startOf = ({ rubbedOn, zone }: DueLot, day: number): Milliseconds => insta
 function lookDue(lot: DueLot, { cure, end }: Plan, looked: readonly DoneStep[], at: { day: number; nowMs: Milliseconds }): Due[] {
   const since = (day: number) => looked.some(step => step.fromMs >= startOf(lot, day))
   const planned = cure.looks.filter(day => day <= at.day).toSorted((a, b) => b - a)[0]
-  if (planned !== undefined && !since(planned))
-    return [due('look', { why: 'planned_day', day: planned }, { byMs: instantOf(addDays(lot.rubbedOn, planned), lot.turnBy, lot.zone), late: at.day > planned })]
+  if (planned !== undefined && !since(planned)) {
+    const byMs = instantOf(addDays(lot.rubbedOn, planned), lot.turnBy, lot.zone)
+    return [due('look', { why: 'planned_day', day: planned }, { byMs, late: at.day > planned })]
+  }
   if (end.by !== 'feel' || at.day < end.fromDay || since(at.day)) return []
   return [due('look', { why: 'by_feel', day: at.day })]
 }

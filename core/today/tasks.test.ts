@@ -48,7 +48,8 @@ describe('what is to be done now', () => {
     expect(kinds([out()])).toEqual(['dry'])
     expect(kinds([out({ did: [WAS_OUT, rack] })])).toEqual(['touch'])
     expect(kinds([out({ did: [WAS_OUT, rack, tacky] })])).toEqual(['smoke'])
-    expect(kinds([out({ did: [WAS_OUT, rack, tacky, did('heat', NOW - 50_000, null)], runs: [{ ...run, pulledAtMs: null, cooled: false }] })])).toEqual([])
+    const heated = [WAS_OUT, rack, tacky, did('heat', NOW - 50_000, null)]
+    expect(kinds([out({ did: heated, runs: [{ ...run, pulledAtMs: null, cooled: false }] })])).toEqual([])
     expect(kinds([out({ ...smoked, runs: [{ ...run, cooled: false }] })])).toEqual([])
     expect(kinds([out(smoked)])).toEqual(['slice'])
     expect(kinds([out({ ...smoked, packs: 3, unsent: 2, leftG: 60 })])).toEqual(['send'])

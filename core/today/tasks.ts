@@ -48,15 +48,17 @@ function placeTasks({ places, lots }: { places: readonly PlaceFacts[]; lots: rea
 
 /**
  * What is to be done now, soonest first, late ones on top. Readings are asked for when they are due within the hour.
+ * `tasksOf`: what is asked of one lot, for a page that remembers it.
  */
 export function tasksNow(
   floor: { lots: readonly LotFacts[]; runs: readonly RunFacts[]; places: readonly PlaceFacts[] },
   nowMs: Milliseconds,
+  tasksOf = lotTasks,
 ): Task[] {
   const readings = [...floor.runs.flatMap(runTask), ...placeTasks(floor, nowMs)]
     .filter(task => task.byMs === null || task.byMs <= nowMs + MS_PER_HOUR)
     .map(task => ({ ...task, late: task.byMs !== null && task.byMs < nowMs }))
-  return [...floor.lots.flatMap(lot => lotTasks(lot, nowMs)), ...readings].toSorted(
+  return [...floor.lots.flatMap(lot => tasksOf(lot, nowMs)), ...readings].toSorted(
     (a, b) => Number(b.late) - Number(a.late) || (a.byMs ?? Infinity) - (b.byMs ?? Infinity),
   )
 }

@@ -17,9 +17,11 @@ export const FLAVOUR_WORDS: Record<FlavourWay, string> = { marinade: 'marinade',
 export const CUT_WORDS: Record<CutWay, string> = { rind_off: 'rind off', trim: 'trim', divide: 'divide' }
 
 const number = (value: number, as: Notation) => formatNumber(value, Number.isInteger(value) ? 0 : 1, as.decimal)
+const unitOf = ({ from, to }: HourSpan): [string, number] =>
+  to <= 2 && !Number.isInteger(from) ? ['min', 1 / 60] : from >= 48 ? ['days', 24] : ['h', 1]
 /** "12 to 24 h", "30 to 60 min", "2 to 5 days". */
 export function hoursWords({ from, to }: HourSpan, as: Notation): string {
-  const [unit, by] = to <= 2 && !Number.isInteger(from) ? (['min', 1 / 60] as const) : from >= 48 ? (['days', 24] as const) : (['h', 1] as const)
+  const [unit, by] = unitOf({ from, to })
   const [a, b] = [number(from / by, as), number(to / by, as)]
   return a === b ? `${a} ${unit}` : `${a} to ${b} ${unit}`
 }
@@ -51,8 +53,10 @@ const ITEM: { [K in PlanItemKind]: (item: PlanItemOf<K>, as: Notation) => string
   rest: (item, as) => `rest ${REST_WORDS[item.how]} ${hoursWords(item.hours, as)}`,
   dry: (item, as) => `dry ${DRY_WORDS[item.how]} ${hoursWords(item.hours, as)}${item.untilTacky ? ', till tacky' : ''}`,
   flavour: (item, as) => `${FLAVOUR_WORDS[item.how]}${item.hours ? ` ${hoursWords(item.hours, as)}` : ''}`,
-  heat: (item, as) =>
-    `${HEAT_WORDS[item.how]}${item.sessions > 1 ? ` in ${item.sessions} sessions` : ''}${item.hours ? `, ${hoursWords(item.hours, as)}${item.sessions > 1 ? ' each' : ''}` : ''}`,
+  heat: ({ how, sessions, hours }, as) => {
+    const [many, each] = sessions > 1 ? [` in ${sessions} sessions`, ' each'] : ['', '']
+    return `${HEAT_WORDS[how]}${many}${hours ? `, ${hoursWords(hours, as)}${each}` : ''}`
+  },
   cut: item => CUT_WORDS[item.what],
   hang: (item, as) => {
     const loss = `${number(100 * item.lossFrom, as)} to ${number(100 * item.lossTo, as)} %`

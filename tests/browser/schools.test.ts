@@ -141,7 +141,11 @@ it('on one face, never turned: looked at on day 2, and more put on where it is b
   await says(page, 'Look at it')
   await says(page, 'planned for day 2')
   await page.locator('#week ~ ol button').click()
-  await until(page, (lot: string) => document.querySelector('#week ~ ol li ul')?.textContent?.includes(`Look at it ${lot}, all pieces`), code)
+  await until(
+    page,
+    (lot: string) => document.querySelector('#week ~ ol li ul')?.textContent?.includes(`Look at it ${lot}, all pieces`),
+    code,
+  )
   expect(await axeByDayAndNight(page)).toEqual([])
   await go('/cold-room')
   await tap(page, code, 'Looked at')

@@ -2,6 +2,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
+import type { LifeKnot } from '#core/life/knots'
 import type { LotView } from '#shared/contracts/lots'
 import LotCode from '~/components/common/LotCode.vue'
 import LotTwines from '~/components/twine/LotTwines.vue'
@@ -18,7 +19,8 @@ const twines = computed(() => lotTwines(props.lot, props.nowMs))
 const day = computed(() => lotDay(props.lot, props.nowMs))
 const lastDay = computed(() => Math.max(day.value, ...twines.value.map(twine => twine.bestByDay)) + 1)
 const salted = computed(() => saltAgo(props.lot, props.nowMs))
-const missed = computed(() => twines.value.flatMap(twine => twine.knots).filter(knot => knot.state === 'missed' || knot.state === 'made_up').length)
+const GONE = new Set<LifeKnot['state']>(['missed', 'made_up'])
+const missed = computed(() => twines.value.flatMap(twine => twine.knots).filter(knot => GONE.has(knot.state)).length)
 </script>
 
 <template>

@@ -24,7 +24,12 @@ const whenOn = (on: AddWhen['on'], at: number): AddWhen =>
   on === 'day' ? { on, day: at } : on === 'each_turn' ? { on, toDay: at } : { on }
 function setWhen(on: AddWhen['on'] | 'none'): void {
   if (on === 'none') return void change(null)
-  change({ face: on === 'each_turn' ? 'up' : 'all', share: null, ...first.value, when: whenOn(on, day.value ?? Math.min(2, props.lastDay)) })
+  change({
+    face: on === 'each_turn' ? 'up' : 'all',
+    share: null,
+    ...first.value,
+    when: whenOn(on, day.value ?? Math.min(2, props.lastDay)),
+  })
 }
 const setDay = (at: number | null) => {
   if (first.value && at !== null) change({ ...first.value, when: whenOn(first.value.when.on, Math.round(at)) })
