@@ -1,7 +1,11 @@
 import { addDays } from '../calendar/local-day'
+import { remembered } from '../calendar/remembered'
 import { FIRST_HALF_AFTER_MS, HALF_DAY, TURNING_DAY_FROM } from '../rules/house'
 import type { Milliseconds } from '../units/quantities'
 import { onTurningDay, turningDate } from './turning-day'
+
+/** Rhythms kept laid out: more than a floor has lots. */
+const MOST_LAID_OUT = 1000
 
 /** `turned`: over; `massaged` in its bag; `stirred` in a tub. Each ties the knot; only `turned` shows another face. */
 export const TURN_WAYS = ['turned', 'massaged', 'stirred'] as const
@@ -58,7 +62,17 @@ type Half = 'morning' | 'evening'
  * of rhythm begins at the next slot's edge and counts from there; the open slot stays as it is. The first half day is
  * one that begins 6 h or more after the rub.
  */
-export function slotsOf(question: RhythmQuestion): Slot[] {
+export const slotsOf = ({ rubbedAtMs, zone, turnBy, lastDay, segments }: RhythmQuestion): readonly Slot[] =>
+  laidOut(rubbedAtMs, zone, turnBy, lastDay, JSON.stringify(segments))
+
+/** The same slots are asked for at every tick of the clock, for every lot on the floor. */
+const laidOut = remembered(
+  (rubbedAtMs: Milliseconds, zone: string, turnBy: string, lastDay: number, segments: string): readonly Slot[] =>
+    layOut({ rubbedAtMs, zone, turnBy, lastDay, segments: JSON.parse(segments) as RhythmSegment[] }),
+  MOST_LAID_OUT,
+)
+
+function layOut(question: RhythmQuestion): Slot[] {
   const { segments, lastDay } = question
   const at = clockOf(question)
   const nextChange = (day: number) => segments.find(segment => segment.fromDay > day)?.fromDay ?? Infinity

@@ -29,7 +29,7 @@ const day = computed(() => lotDay(props.lot, props.nowMs))
       </p>
       <p>
         {{ upperFirst(methodWords(lot.method, lot.saltOnly)) }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">
-          ; {{ lot.recipe.name }}, <span class="code">{{ lot.recipe.code }}</span> revision
+          {{ `; ${lot.recipe.name}, ` }}<span class="code">{{ lot.recipe.code }}</span> revision
           {{ lot.recipe.number }}
         </template>
       </p>
