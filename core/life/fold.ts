@@ -1,5 +1,6 @@
 import type { Milliseconds } from '../units/quantities'
 import { CONTRADICTION_OF, MEANING, type ContradictionCode, type Mend, type Stage } from './meaning'
+import { restack } from './restack'
 import { byHappening, type PieceFace, type Step } from './step'
 
 /** A stretch of a piece's life in one place and one stage. */
@@ -23,6 +24,9 @@ export interface PieceLife {
   spot: string | null
   /** The face that lies up; null when nobody said. */
   face: PieceFace | null
+  /** Where it lies in its stack, 1 at the bottom, and how often all of that was turned; null: in none. */
+  layer: number | null
+  stackTurns: number | null
   rubbedAtMs: Milliseconds
   outAtMs: Milliseconds | null
 }
@@ -94,6 +98,7 @@ export function foldLife(steps: readonly Step[]): Folded {
       lives.set(id, life)
       begin(life, step)
     }
+    restack([...lives.values()], step)
     if (step.kind === 'drain') drainedAtMs = atMs
   }
   const pieces = [...lives.values()].toSorted((a, b) => a.pieceId - b.pieceId)
@@ -138,6 +143,8 @@ const rubbed = (pieceId: number, step: Step & { kind: 'rub' }): Walking => ({
   placeId: step.placeId,
   spot: step.figures.spots[pieceId] ?? null,
   face: step.figures.face,
+  layer: null,
+  stackTurns: null,
   rubbedAtMs: step.fromMs,
   outAtMs: null,
   by: step,

@@ -72,17 +72,23 @@ export interface DrainedG {
 
 /** What a step of each kind says beside its pieces, its place and its time. */
 export interface FiguresOfStep {
-  /** Where each piece lies in its place: "bag 2", "tub A"; pieces not named lie loose. */
-  rub: { spots: Readonly<Record<number, string>>; face: PieceFace | null }
-  /** `face`: which lies up now, where it is not simply the other one. */
-  turn: { how: TurnWay; face: PieceFace | null }
+  /**
+   * Where each piece lies in its place: "bag 2", "tub A"; pieces not named lie loose. `stacked`: one on the other, the
+   * first at the bottom.
+   */
+  rub: { spots: Readonly<Record<number, string>>; face: PieceFace | null; stacked?: boolean }
+  /**
+   * `face`: which lies up now, where it is not simply the other one. `order`: ids from the bottom up, where the stack does
+   * not lie as its order has it.
+   */
+  turn: { how: TurnWay; face: PieceFace | null; order?: readonly number[] }
   /**
    * `drained` null: nobody saw how much. `back`: kept, and poured back. `saltLies`: salt was to be seen on the meat;
    * `tookSalt`: some that had not dissolved went along, told since records can say so.
    */
   drain: { how: 'poured_off' | 'leaked'; drained: DrainedG | null; back: boolean; saltLies: boolean; tookSalt?: boolean }
   look: Seen
-  move: { spot: string | null }
+  move: { spot: string | null; order?: readonly number[] }
   /**
    * More of the cure: what went on stands with the lot's ingredients, by the step's number, or by the application before
    * there were any. `readabilityG`: of the scale; `unweighed`: some of it went on without.
