@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FRIDGE_CHECKS } from '#core/rules/house'
 import { isColdPlace } from '#core/places/place-kind'
+import { mdiPrinterOutline } from '@mdi/js'
 import { computed, onMounted, ref } from 'vue'
 import { localDay, addDays } from '#core/calendar/local-day'
 import DayRule from '~/components/cold-room/DayRule.vue'
@@ -43,8 +44,9 @@ onMounted(floor.load)
   <div>
     <PageHead
       title="Cold room"
-      sub="Every piece where it lies. Turn every piece, and reverse the stacks. A finger that stays on a button says that it was earlier."
+      sub="Every piece where it lies, stacks as drawn. A finger that stays on a button says that it was earlier."
     >
+      <VBtn variant="text" :prepend-icon="mdiPrinterOutline" to="/sheets/cold-room">Sheet</VBtn>
       <TurnAll v-if="session.mayWrite" :lots="curing" :now-ms="nowMs" />
     </PageHead>
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />

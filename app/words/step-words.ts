@@ -125,10 +125,15 @@ function laterWords(ms: Milliseconds): string {
   return ms < MS_PER_DAY ? `${Math.round(ms / MS_PER_HOUR)} h` : `${Math.round(ms / MS_PER_DAY)} days`
 }
 
-/** "L-0042: pieces 1 and 3" where not all lots and pieces share one list. */
+/** "L-0042: pieces 1 and 3; from the bottom now 3, 1" where not all lots and pieces share one list. */
 function whichWords(steps: ComputedOf<'step'>['steps']): string {
-  const lots = [...new Map(steps.map(step => [step.lot, step.pieces])).entries()]
-  return lots.map(([lot, pieces]) => `${lot}: ${piecesWords(pieces)}`).join('; ')
+  const lots = [...new Map(steps.map(step => [step.lot, step])).values()]
+  return lots
+    .map(({ lot, pieces, stacks = [] }) => {
+      const lies = stacks.length > 0 ? `, from the bottom now ${stacks.map(stack => stack.join(', ')).join(' and ')}` : ''
+      return `${lot}: ${piecesWords(pieces)}${lies}`
+    })
+    .join('; ')
 }
 
 /** "at least 142 ppm", "up to 180 ppm", "151 ppm". */

@@ -74,6 +74,9 @@ export interface LotPiece {
   stage: Stage | null
   sinceMs: Milliseconds | null
   outAtMs: Milliseconds | null
+  /** Where it lies in its stack, 1 at the bottom, and how often all of that was turned; null: in none. */
+  layer: number | null
+  stackTurns: number | null
 }
 
 /** What every room needs to know of a lot. */

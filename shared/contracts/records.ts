@@ -235,7 +235,14 @@ export type RecordOf = OfEveryKind<{
       happenedMs: Milliseconds
       /** How much later it was told. */
       lateMs: Milliseconds
-      steps: readonly { id: number; lot: string; kind: ToldKind; pieces: readonly number[] }[]
+      steps: readonly {
+        id: number
+        lot: string
+        kind: ToldKind
+        pieces: readonly number[]
+        /** Its stacks as they lie after it, by number from the bottom up. */
+        stacks?: readonly (readonly number[])[]
+      }[]
       /** Names of the places that were moved to, by id. */
       places: Readonly<Record<number, string>>
       /** The least that stayed, where it may have changed. */

@@ -50,12 +50,20 @@ const puts = () =>
     .array(z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE).nullable() }))
     .min(1, named('nothing_put_on'))
     .max(MOST_SEASONINGS + 3, named('too_many_seasonings'))
+/** Ids of pieces from the bottom up, where a stack does not lie as its order has it. */
+const order = () =>
+  z
+    .array(z.int().positive())
+    .min(1)
+    .max(MOST_PIECES)
+    .refine(ids => new Set(ids).size === ids.length, named('piece_twice'))
+    .optional()
 /** It was asked about, and lies on the meat already. */
 const sure = () => z.boolean().default(false)
 
 /** What can be told by a press, each kind with what it says. */
 const stepInput = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('turn'), how: z.enum(TURN_WAYS), face: z.enum(PIECE_FACES).nullable() }),
+  z.strictObject({ kind: z.literal('turn'), how: z.enum(TURN_WAYS), face: z.enum(PIECE_FACES).nullable(), order: order() }),
   z.strictObject({
     kind: z.literal('drain'),
     how: z.enum(['poured_off', 'leaked']),
@@ -82,7 +90,7 @@ const stepInput = z.discriminatedUnion('kind', [
     photoId: z.int().positive().nullable().default(null),
     note: note(),
   }),
-  z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable() }),
+  z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable(), order: order() }),
   /** The meat, all pieces of the press on one scale: it bounds what ran off unseen. */
   z.strictObject({
     kind: z.literal('weigh'),
@@ -157,6 +165,10 @@ export const pressInput = z
   })
   .refine(input => input.lots.length === 1 || input.steps.every(step => !('parts' in step)), {
     error: 'one_lot_a_put',
+    path: ['lots'],
+  })
+  .refine(input => input.lots.length === 1 || input.steps.every(step => !('order' in step && step.order)), {
+    error: 'one_lot_an_order',
     path: ['lots'],
   })
 export type PressInput = z.output<typeof pressInput>

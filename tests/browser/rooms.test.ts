@@ -23,6 +23,7 @@ const ROOMS = [
   '/bench/spoons',
   '/bench/practice',
   '/bench/card/B-0001',
+  '/sheets/cold-room',
   '/store/mix',
   '/recipe-book',
 ]

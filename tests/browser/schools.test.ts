@@ -196,6 +196,34 @@ it('salt only, salted again on the face that comes up for three days, out when i
   ])
 })
 
+it('stacked three high: the order is drawn, goes on after a missed day, and may be told as it lies', async () => {
+  const { page } = visit
+  const code = await rub('stack', { weights: ['2.4 kg', '2.2 kg', '2.6 kg'] })
+  await pass(DAY)
+  await rowSays(page, code, '3 to the bottom, all over')
+  expect(await axeByDayAndNight(page)).toEqual([])
+  await tap(page, code, 'Turned, as drawn')
+  await says(page, `${code}: turned.`)
+  await rowSays(page, code, 'tomorrow 2 to the bottom')
+  // A day is missed, and it goes on from what is there.
+  await pass(2 * DAY)
+  await rowSays(page, code, 'today 2 to the bottom')
+  await more(code)
+  await tap(page, code, 'Stacked otherwise…')
+  for (const piece of ['3 at the bottom', 'then 1', 'then 2']) await tap(page, code, piece)
+  await tap(page, code, 'Turned, lies so')
+  await says(page, `${code}: turned; lies from the bottom 3, 1, 2.`)
+  await go(`/lots/${code}`)
+  await says(page, 'from the bottom now 3, 1, 2')
+  await go('/sheets/cold-room')
+  await says(page, 'tomorrow')
+  expect(await axeByDayAndNight(page)).toEqual([])
+  const layers = await shop.sql<{ number: number }>(
+    `SELECT p.number FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' ORDER BY p.layer`,
+  )
+  expect(layers.map(piece => piece.number)).toEqual([3, 1, 2])
+})
+
 it('a week in the salt box, soaked, tasted, soaked again, rested and dried', async () => {
   const { page } = visit
   const code = await rub('salt_box_soaked', { method: 'Excess (salt box)', salt: '8' })

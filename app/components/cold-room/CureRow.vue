@@ -12,6 +12,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
+import LotStacks from '~/components/stack/LotStacks.vue'
 import LotTwines from '~/components/twine/LotTwines.vue'
 import { FEEL_WORDS } from '~/words/step-words'
 import { planOf } from '~/logic/plan-of'
@@ -70,8 +71,11 @@ const turnedToday = computed(
 )
 const saltWords = computed(() => saltAgo(props.lot, props.nowMs))
 const greenG = computed(() => props.pieces.reduce((sum, piece) => sum + piece.greenG, 0))
+/** Turned, the stack goes over by its order. */
+const isStacked = computed(() => props.pieces.some(piece => piece.layer !== null))
 const which = computed(() => {
   if (chosen.value.length) return `${chosen.value.length === 1 ? 'this piece' : `these ${chosen.value.length}`}`
+  if (isStacked.value) return 'as drawn'
   return isWhole.value ? 'all pieces' : `all ${ids.value.length} here`
 })
 </script>
@@ -92,6 +96,7 @@ const which = computed(() => {
     </div>
     <div class="line">
       <LotTwines :twines="twines" :pieces="lot.pieces" :from-day="from" :to-day="to" :width="width" />
+      <LotStacks :pieces="pieces" :twines="twines" :now-ms="nowMs" />
       <div class="row marks">
         <PieceChips v-model="chosen" :pieces="pieces" :pickable="mayWrite" />
         <BeamSmall v-if="!lot.saltOnly" :judgement="lot.judgement" />
@@ -123,6 +128,7 @@ const which = computed(() => {
       :lot="lot"
       :add="add"
       :turn="turning"
+      :pieces="pieces"
       :now-ms="nowMs"
     />
     <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>

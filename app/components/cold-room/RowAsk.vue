@@ -6,13 +6,14 @@ import type { FlavourWay } from '#core/life/step'
 import type { PlannedAdd } from '#core/plan/plan'
 import type { PlanPress } from '~/logic/plan-press'
 import type { Milliseconds } from '#core/units/quantities'
-import type { LotSummary } from '#shared/contracts/lots'
+import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import AddStep from '~/components/steps/AddStep.vue'
 import DrainStep from '~/components/steps/DrainStep.vue'
 import FlavourStep from '~/components/steps/FlavourStep.vue'
 import FryStep from '~/components/steps/FryStep.vue'
 import RestStep from '~/components/steps/RestStep.vue'
+import StackStep from '~/components/steps/StackStep.vue'
 import SoakStep from '~/components/steps/SoakStep.vue'
 import TouchStep from '~/components/steps/TouchStep.vue'
 import LookStep from '~/components/steps/LookStep.vue'
@@ -34,6 +35,8 @@ const props = defineProps<{
   /** A turn as its plan has it. */
   turn?: PlanPress | undefined
   flavour?: FlavourWay | undefined
+  /** Those that may lie in a stack. */
+  pieces?: LotPiece[]
 }>()
 const VERBS = {
   drain: 'Drained: ',
@@ -51,6 +54,7 @@ const VERBS = {
   add: 'Put on: ',
   turn_add: 'Turned, and put on: ',
   flavour: 'Flavoured: ',
+  stack: 'Stacked: ',
   next: 'Begun: ',
 } as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
@@ -100,6 +104,14 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       :how="flavour ?? 'dry_spice'"
       :saving="saving"
       @tell="tellThen"
+      @close="close"
+    />
+    <StackStep
+      v-else-if="asking === 'stack' && pieces && from !== null"
+      :pieces="pieces"
+      :place-id="from"
+      :saving="saving"
+      @tell="tell"
       @close="close"
     />
     <MoreStep

@@ -6,6 +6,7 @@ import type { LifeKnot } from '#core/life/knots'
 import type { LotView } from '#shared/contracts/lots'
 import LotCode from '~/components/common/LotCode.vue'
 import LotTwines from '~/components/twine/LotTwines.vue'
+import LotStacks from '~/components/stack/LotStacks.vue'
 import { lotDay, lotTwines } from '~/logic/lot-twine'
 import { saltAgo } from '~/words/salt-ago'
 import { useNotation } from '~/composables/use-notation'
@@ -29,6 +30,7 @@ const missed = computed(() => twines.value.flatMap(twine => twine.knots).filter(
     <div ref="box">
       <LotTwines :twines="twines" :pieces="lot.pieces" :from-day="0" :to-day="lastDay" :width="width" show-days />
     </div>
+    <LotStacks :pieces="lot.pieces" :twines="twines" :now-ms="nowMs" />
     <p>
       Thickest {{ length(lot.thicknessMm) }}, rubbed into {{ lot.fridge }}. Ready from day {{ lot.readyFromDay }}, best by day
       {{ lot.bestByDay }}. {{ lot.turns.length }} turns<span v-if="missed">, {{ missed }} missed</span>.<span

@@ -90,6 +90,8 @@ export const pieces = {
       stage: nullable(text<Stage>(8)),
       sinceMs: nullable(instant()),
       outAtMs: nullable(instant()),
+      layer: nullable(int()),
+      stackTurns: nullable(int()),
     },
     ['greenG', 'greenTyped', 'readings', ...PIECE_STATE],
   ),

@@ -54,11 +54,5 @@ const isKept = (known: Partial<Kept>): known is Kept =>
 const lifeOf = async (tables: Tables, lotId: number): Promise<LotLife> =>
   foldStanding((await standingSteps(tables, [lotId])).get(lotId) ?? []).life
 
-const stateOf = ({ placeId, spot, face, stage, sinceMs, outAtMs }: PieceLife) => ({
-  placeId,
-  spot,
-  face,
-  stage,
-  sinceMs,
-  outAtMs,
-})
+const stateOf = (piece: PieceLife) =>
+  Object.fromEntries(PIECE_STATE.map(column => [column, piece[column]])) as Pick<PieceLife, (typeof PIECE_STATE)[number]>

@@ -46,7 +46,7 @@ export const lotNow = (
   turns: turnsOf(ofKind(steps, 'turn'), initials, life.pieces.length),
   did: doneSteps(steps.map(rowOf), life.pieces.length),
   lastFeel: lastFeelOf(ofKind(steps, 'look')),
-  pieces: life.pieces.map(({ pieceId: id, placeId, spot, face, stage, sinceMs, outAtMs }) => ({
+  pieces: life.pieces.map(({ pieceId: id, placeId, spot, face, stage, sinceMs, outAtMs, layer, stackTurns }) => ({
     id,
     placeId,
     spot,
@@ -54,5 +54,7 @@ export const lotNow = (
     stage,
     sinceMs,
     outAtMs,
+    layer,
+    stackTurns,
   })),
 })

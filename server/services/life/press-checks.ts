@@ -74,6 +74,12 @@ export function refuseFry(
   return wasSoaked ? null : refuse('fry_without_soak', { code: lot.code })
 }
 
+/** A stack is told by the pieces of the press. */
+export function refuseOrder(step: StepInput, pieceIds: readonly number[], n: number): Refusal | null {
+  const order = 'order' in step ? (step.order ?? []) : []
+  return order.every(id => pieceIds.includes(id)) ? null : refuse('no_such_piece', {}, ['steps', n, 'order'])
+}
+
 /** More liquid than the meat weighs is a slip; over a share of it is asked about. */
 export function refuseDrained(
   lot: { code: string },

@@ -29,7 +29,7 @@ export function spanOf(step: StepInput, atMs: Milliseconds): { fromMs: Milliseco
 export function newStep(step: StepInput, { syrup, readabilityG, application = 0 }: OfLot): Omit<NewStep, 'pieces'> {
   switch (step.kind) {
     case 'turn':
-      return { kind: 'turn', figures: { how: step.how, face: step.face } }
+      return { kind: 'turn', figures: { how: step.how, face: step.face, ...(step.order && { order: step.order }) } }
     case 'drain': {
       const drained = step.liquid === null ? null : drainedG(liquidOf(step.liquid), { syrup })
       const { how, back, saltLies, tookSalt } = step
@@ -54,7 +54,7 @@ export function newStep(step: StepInput, { syrup, readabilityG, application = 0 
         },
       }
     case 'move':
-      return { kind: 'move', placeId: step.placeId, figures: { spot: step.spot } }
+      return { kind: 'move', placeId: step.placeId, figures: { spot: step.spot, ...(step.order && { order: step.order }) } }
     case 'out':
       return { kind: 'out', figures: { rinses: step.rinses } }
     case 'soak': {

@@ -2,12 +2,15 @@ import { localDay } from '#core/calendar/local-day'
 import { changesStand } from '#core/life/meaning'
 import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
+import { stacksOf } from '#core/life/stack'
+import type { LotLife } from '#core/life/fold'
 import { piecesFor } from '#core/life/pieces-for'
 import { groupBy } from '#core/lists/group-by'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { StepKind } from '#core/life/step'
 import type { Fraction, Milliseconds } from '#core/units/quantities'
+import type { ComputedOf } from '#shared/contracts/records'
 import type { PressInput } from '#shared/contracts/steps'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
@@ -20,7 +23,7 @@ import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
-import { refuseDrained, refuseFry, refuseWeighed, toldAlready, whenOf } from './press-checks'
+import { refuseDrained, refuseFry, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
 import { standingSteps } from './standing-steps'
@@ -123,7 +126,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   ])
   const piecesOf = groupBy(rows, piece => piece.lotId)
   const partsOf = groupBy(parts, part => part.lotId)
-  const told: PressAnswer['steps'] = []
+  const told: ComputedOf<'step'>['steps'][number][] = []
   const lives: Lived[] = []
   for (const lot of found.value) {
     const i = input.lots.findIndex(named => named.code === lot.code)
@@ -147,10 +150,11 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
         = same
+          ?? refuseOrder(step, ids, n)
           ?? refuseFry(lot, step, [...before.filter(one => one.fromMs <= span.fromMs), ...news], ids)
           ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
           ?? refuseWeighed(lot, laid, pieces, mix)
-      if (refused) return { ...refused, path: ['lots', i, 'pieces'] }
+      if (refused) return { path: ['lots', i, 'pieces'], ...refused }
       news.push({ ...laid, pieces: ids, ...span, lateReason: input.lateReason } as NewStep)
     }
     const laid = await laySteps(ctx, { ...lot, pieces: mine }, news, before)
@@ -160,7 +164,16 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
     lives.push({ lot, laid: laid.value, pieces: ids, stayed, judgement: judged?.value })
     const numbers = pieces.map(piece => piece.number)
-    told.push(...input.steps.map(({ kind }, n) => ({ id: laid.value.ids[n]!, lot: lot.code, kind, pieces: numbers })))
+    const stacks = stackNumbers(laid.value.life, mine)
+    told.push(
+      ...input.steps.map(({ kind }, n) => ({
+        id: laid.value.ids[n]!,
+        lot: lot.code,
+        kind,
+        pieces: numbers,
+        ...(stacks.length > 0 && (kind === 'turn' || kind === 'move') ? { stacks } : {}),
+      })),
+    )
   }
   recordEvent(ctx, {
     kind: 'step',
@@ -188,6 +201,12 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const holds = input.steps.some(step => mayHold(step.kind)) ? await holdsOf(ctx, lotId) : null
   return { ok: true, value: { steps: told, lots: lives.map(lived => nowOf(lived, initials, holds)) } }
+}
+
+/** How a lot's stacks lie, by numbers from the bottom up. */
+const stackNumbers = ({ pieces }: LotLife, rows: readonly { id: number; number: number }[]): number[][] => {
+  const numberOf = new Map(rows.map(row => [row.id, row.number]))
+  return stacksOf(pieces).map(stack => stack.pieces.map(piece => numberOf.get(piece.pieceId)!))
 }
 
 /** Meat that smells off waits for the owner. */

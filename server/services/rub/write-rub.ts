@@ -102,8 +102,10 @@ export async function writeRub(
       return spot === null ? [] : [[pieceIds[i]!, spot]]
     }),
   )
+  const { firstFace, stacked = false } = input.plan?.cure ?? {}
+  const face = firstFace ?? 'flesh'
   const laid = await laySteps(ctx, { id: lotId, code, zone: shop.zone }, [
-    { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face: input.plan?.cure.firstFace ?? 'flesh' } },
+    { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face, ...(stacked && { stacked }) } },
   ])
   if (!laid.ok) return laid
   if (card) await tables.benchCards.update(card.id, { lotId })

@@ -53,6 +53,8 @@ export const ENTRIES = {
     `${said.meat(p.drainedG, as)} of liquid is more than ${p.code} weighs (${said.meat(p.greenG, as)}). Check the figure and the unit.`,
   nothing_put_on: () => 'Nothing is named that went on. Choose it, and say how much.',
   one_lot_a_put: () => 'What goes on is told lot by lot: each has its own weights. Tell it once for each.',
+  one_lot_an_order: () => 'How a stack lies is told lot by lot. Tell it once for each.',
+  piece_twice: () => 'A piece stands twice in this order. Tap each once, from the bottom up.',
   agent_by_eye: (p: { name: string }) =>
     `${p.name} is curing salt: it is weighed, never put on by eye. Weigh it and enter it. If it lies on the meat unweighed, hold the lot by hand and ask your owner.`,
   agent_on_salt_only: (p: { code: string }) =>
