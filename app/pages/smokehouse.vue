@@ -26,8 +26,8 @@ const ready = computed(() =>
     lot => lot.cureEndedAtMs !== null && (!lot.packs || isLeft(lot)) && lot.runs.every(run => run.pulledAtMs !== null),
   ),
 )
-const smokers = computed(() =>
-  (floor.view?.places ?? []).filter(place => place.uses.includes('heat')).map(place => place.name),
+const heating = computed(() =>
+  (floor.view?.places ?? []).filter(place => place.uses.includes('heat')),
 )
 const state = (run: { pulledAtMs: Milliseconds | null; cooled: boolean }) =>
   run.pulledAtMs === null
@@ -62,7 +62,7 @@ function lastRead({ lastReadingMs, pulledAtMs }: RunSummary): string {
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <div v-else class="stack">
-      <StartRun v-if="starting" :lots="ready" :smokers="smokers" />
+      <StartRun v-if="starting" :lots="ready" :places="heating" />
       <p v-if="!floor.view.runs.length" class="empty">
         No smoke yet. Take a lot out of the cure, dry it until it is tacky, then start one.
       </p>

@@ -115,6 +115,21 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   turn_voided: [{}, {}, 'A turn was voided.'],
   drained: [{}, {}, 'Drained.'],
   cure_ended: [{}, {}, 'Out of the cure, rinsed.'],
+  check_list_added: [
+    { name: 'Smoker looked into', items: ['soot', 'drip tray'] },
+    { id: 1 },
+    'List added: Smoker looked into (soot; drip tray).',
+  ],
+  check_list_changed: [
+    { name: 'Smoker looked into', items: ['soot'], inUse: false },
+    { id: 1, before: { name: 'Smoker', items: ['soot', 'drip tray'] } },
+    'List changed: Smoker looked into (soot), put away.',
+  ],
+  place_checked: [
+    { list: 'Smoker looked into', place: 'Brick smoker', done: [0], cleanedWith: 'hot water', note: 'tray next time' },
+    { checkId: 4, passed: false, done: ['soot'], missing: ['drip tray'] },
+    'Smoker looked into, Brick smoker: soot; NOT done: drip tray, with hot water, “tray next time”.',
+  ],
   place_added: [{ name: 'Shed', kind: 'garage' }, { id: 4, code: 'F-0004' }, 'Garage added: Shed.'],
   place_changed: [
     { name: 'Shed', kind: 'cold_room', inUse: false },

@@ -35,6 +35,7 @@ const KIND_WORDS: Partial<Record<EventKind, string>> = {
   cure_ended: 'the end of the cure',
   fridge_read: 'the fridge reading',
   place_read: 'the reading',
+  place_checked: 'the check',
   plan_changed: 'the change of plan',
   run_started: 'the start of the smoke',
   run_read: 'the readings',
@@ -56,6 +57,9 @@ const KIND_WORDS: Partial<Record<EventKind, string>> = {
   instrument_checked: 'the check',
 }
 export const mayBeVoided = (event: EventView): boolean => event.kind in KIND_WORDS && event.voided === null
+
+/** It went on without what its place or tool asks for. */
+const uncheckedWords = ({ unchecked }: { unchecked?: boolean }): string => (unchecked ? ', without the check that is asked for' : '')
 
 const TELL: { [K in EventKind]: Teller<K> } = {
   shop_opened: t => `Shop opened: ${t.shopName}.`,
@@ -101,6 +105,13 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   },
   place_added: t => `${PLACE_WORDS[t.kind]} added: ${t.name}.`,
   place_changed: t => `Place changed: ${t.name}, ${PLACE_WORDS[t.kind].toLowerCase()}${t.inUse ? '' : ', out of use'}.`,
+  check_list_added: t => `List added: ${t.name} (${t.items.join('; ')}).`,
+  check_list_changed: t => `List changed: ${t.name} (${t.items.join('; ')})${t.inUse ? '' : ', put away'}.`,
+  place_checked: (t, c) => {
+    const left = c.missing.length > 0 ? `; NOT done: ${c.missing.join(', ')}` : ''
+    const how = [t.cleanedWith && `with ${t.cleanedWith}`, t.note && `“${t.note}”`].filter(Boolean).map(one => `, ${one}`).join('')
+    return `${t.list}${t.place ? `, ${t.place}` : ''}: ${c.done.join(', ') || 'nothing done'}${left}${how}.`
+  },
   place_read: t =>
     `${t.place} read ${[t.temperature && `“${t.temperature}”`, t.humidity && `“${t.humidity}” humidity`].filter(Boolean).join(' and ')}.`,
   fridge_changed: t => `Fridge changed: ${t.name}.`,
@@ -144,7 +155,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   cure_ended: () => 'Out of the cure, rinsed.',
   fridge_read: t => `${t.fridge} read “${t.temperature}”.`,
   run_started: (t, c, as) =>
-    `Into the smoke, ${t.smoker}; target core ${formatTemperature(c.targetCoreC, as)}.`,
+    `Into the smoke, ${t.smoker}; target core ${formatTemperature(c.targetCoreC, as)}${uncheckedWords(t)}.`,
   run_read: (t) => {
     const count = t.count ?? t.readings?.length ?? 0
     return `${count} ${t.phase === 'cool' ? 'cooling' : 'smoke'} ${count === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
@@ -154,7 +165,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
       ? 'Taken out, smoked cold.'
       : `Pulled; hottest core ${formatTemperature(c.hottestC, as)}.`,
   sliced: (t, c, as) =>
-    `Sliced: ${t.packs.length} packs${t.readyWeight ? `, ready to slice “${t.readyWeight.typed}”` : ''}; ${formatMeat(c.outG, as)} in all.`,
+    `Sliced: ${t.packs.length} packs${t.readyWeight ? `, ready to slice “${t.readyWeight.typed}”` : ''}; ${formatMeat(c.outG, as)} in all${uncheckedWords(t)}.`,
   sent: t => `${t.packCodes.length} packs sent to ${t.customer}.`,
   second_applied: (_t, c, as) => `Second application; now ${nitriteOf(c, as)}.`,
   weighed_after: (t, c, as) =>

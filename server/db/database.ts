@@ -7,6 +7,7 @@ import { HeatRows, readHeatRows } from './heat-reader'
 import { defineModel, tableBinder, type Table, type Touch } from './table'
 import type { Columns, TableSpec } from './table-spec'
 import * as book from './tables/book'
+import * as checks from './tables/checks'
 import * as instruments from './tables/instruments'
 import * as life from './tables/life'
 import * as lots from './tables/lots'
@@ -17,7 +18,18 @@ import * as storeTables from './tables/store'
 import * as temperatures from './tables/temperatures'
 
 /** Every table there is, by its name in the code. */
-export const SPECS = { ...people, ...storeTables, ...lots, ...life, ...places, ...temperatures, ...instruments, ...recipeTables, ...book }
+export const SPECS = {
+  ...people,
+  ...storeTables,
+  ...lots,
+  ...life,
+  ...places,
+  ...checks,
+  ...temperatures,
+  ...instruments,
+  ...recipeTables,
+  ...book,
+}
 type Specs = typeof SPECS
 /** Every table, bound to one transaction: what services get as their repositories. */
 export type Tables = { [K in keyof Specs]: Table<Specs[K]> } & {

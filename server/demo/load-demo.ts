@@ -10,6 +10,7 @@ import { addPerson } from '../services/people/add-person'
 import { choosePin } from '../services/people/pins'
 import { setUpShop } from '../services/people/set-up-shop'
 import { planBench } from './bench'
+import { planPlaceChecks } from './checks'
 import { planCuttings } from './cuttings'
 import { DEMO_LOTS } from './demo-lots'
 import { planGoods } from './goods'
@@ -145,6 +146,7 @@ export async function loadDemo(store: Store, nowMs: Milliseconds): Promise<strin
   planBench(scene, who)
   planTemperatures(scene, who.maker, places)
   planSmokes(scene, who, instruments.probe)
+  planPlaceChecks(scene, who)
   planCorrections(scene, who)
   const records = await scene.play(store)
   return `${DEMO_LOTS.length} lots, ${records} records`

@@ -62,6 +62,9 @@ export const EVENT_KINDS = [
   'place_added',
   'place_changed',
   'place_read',
+  'check_list_added',
+  'check_list_changed',
+  'place_checked',
   'plan_changed',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]

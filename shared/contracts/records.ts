@@ -1,3 +1,4 @@
+import type { CheckInput } from './checks'
 import type { Celsius, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import type { Formulation } from '#core/cure/formulate'
 import type { SmokeOutcome } from '#core/smoke/outcome'
@@ -114,6 +115,15 @@ export type RecordOf = OfEveryKind<{
   }
   place_added: { typed: { name: string; kind: PlaceKind }; computed: { id: number; code: string } }
   place_changed: { typed: { name: string; kind: PlaceKind; inUse: boolean }; computed: { id: number; before: { name: string } } }
+  check_list_added: { typed: { name: string; items: readonly string[] }; computed: { id: number } }
+  check_list_changed: {
+    typed: { name: string; items: readonly string[]; inUse: boolean }
+    computed: { id: number; before: { name: string; items: readonly string[] } }
+  }
+  place_checked: {
+    typed: CheckInput & { list: string; place: string | null }
+    computed: { checkId: number; passed: boolean; done: readonly string[]; missing: readonly string[] }
+  }
   place_read: {
     typed: { place: string; temperature: string | null; humidity: string | null }
     computed: {
@@ -256,7 +266,7 @@ export type RecordOf = OfEveryKind<{
   turn_voided: { typed: object; computed: None }
   drained: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }
   cure_ended: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }
-  run_started: { typed: { smoker: string }; computed: { targetCoreC: Celsius; runId: number } }
+  run_started: { typed: { smoker: string; unchecked?: boolean }; computed: { targetCoreC: Celsius; runId: number } }
   run_read: {
     /** A logger's many rows are told as their `count`, and in a list every long record is. */
     typed: { phase: 'smoke' | 'cool'; source: string; readings?: readonly { atMs: Milliseconds }[]; count?: number }
@@ -272,7 +282,7 @@ export type RecordOf = OfEveryKind<{
   }
   run_pulled: { typed: object; computed: { hottestC: Celsius | null; outcome: SmokeOutcome; runId: number } }
   sliced: {
-    typed: { packs: readonly unknown[]; readyWeight: Typed | null }
+    typed: { packs: readonly unknown[]; readyWeight: Typed | null; unchecked?: boolean }
     computed: { packCodes: readonly string[]; outG: Grams; lotId: number }
     since: { offcutIds: readonly number[]; before: { readyG: Grams | null; readyTyped: string | null } }
   }

@@ -14,6 +14,8 @@ export const slicingInput = z
     packs: z
       .array(z.strictObject({ kind: z.enum(['sliced', 'ends']), weight: weight(PACK_RANGE) }))
       .max(MOST_PACKS, named('too_many_packs')),
+    /** It goes on without the lists that are asked for. */
+    unchecked: z.boolean().default(false),
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
   })
   .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null, {

@@ -19,6 +19,8 @@ export const runInput = z.strictObject({
   targetCore: temperature(),
   coreThermometerId: instrumentId(),
   chamberThermometerId: instrumentId(),
+  /** It goes on without the lists that are asked for. */
+  unchecked: z.boolean().default(false),
 })
 
 export const runReadingsInput = z.strictObject({

@@ -8,6 +8,7 @@ import { OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE } from '#shared/contracts/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { slicingInput } from '#shared/contracts/slicing'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
+import CheckAsk from '~/components/common/CheckAsk.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
@@ -42,7 +43,7 @@ const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({
   offcuts: {},
   scaleId: null,
 }))
-const { save, saving, errorAt, message } = useSave<{ packCodes: string[] }>(slicingInput)
+const { save, saving, errorAt, message, problem } = useSave<{ packCodes: string[] }>(slicingInput)
 const refused = ref('')
 const netOf = (text: string, range = PACK_RANGE) => {
   const parsed = parseWeight(text, range)
@@ -73,11 +74,12 @@ function add(): void {
   draft.value.packs.push({ kind: draft.value.kind, weight: draft.value.entry.trim() })
   draft.value.entry = ''
 }
-async function record(): Promise<void> {
+async function record(unchecked = false): Promise<void> {
   const done = await save(`/api/lots/${props.lot.code}/slicing`, {
     readyWeight: draft.value.ready.trim() ? draft.value.ready : null,
     packedOn: localDay(nowMs.value, session.zone),
     scaleId: draft.value.scaleId,
+    unchecked,
     packs: draft.value.packs,
     offcuts: offcutsTyped.value,
   })
@@ -142,9 +144,11 @@ async function record(): Promise<void> {
           />
         </li>
       </ol>
+      <CheckAsk asked="before_slicing" :place-id="null" />
       <SaveProblem :message="message" />
+      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record(true)">Without the check</VBtn>
       <div>
-        <VBtn color="primary" size="large" :loading="saving" @click="record">
+        <VBtn color="primary" size="large" :loading="saving" @click="record()">
           {{
             draft.packs.length ? `Record ${draft.packs.length} ${draft.packs.length === 1 ? 'pack' : 'packs'}` : 'Record'
           }}

@@ -4,8 +4,10 @@ import { HEAT_FROM_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { runInput } from '#shared/contracts/smoke'
+import CheckAsk from '~/components/common/CheckAsk.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -16,17 +18,19 @@ import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 
-const props = defineProps<{ lots: LotSummary[]; smokers: string[] }>()
+const props = defineProps<{ lots: LotSummary[]; places: PlaceView[] }>()
+const smokers = computed(() => props.places.map(place => place.name))
 const { as, meat, limit } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft('smoke', () => ({
-  smoker: props.smokers[0] ?? '',
+  smoker: props.places[0]?.name ?? '',
   target: as.value.temperature === 'F' ? '145' : '63',
   pieceIds: [] as number[],
   core: null as number | null,
   chamber: null as number | null,
 }))
-const { save, saving, errorAt, message } = useSave<{ code: string }>(runInput)
+const { save, saving, errorAt, message, problem } = useSave<{ code: string }>(runInput)
+const placeId = computed(() => props.places.find(place => place.name === draft.value.smoker)?.id ?? null)
 const aimsCold = computed(() => {
   const found = parseTemperature(draft.value.target, as.value.temperature)
   return found.ok && found.value <= HEAT_FROM_C
@@ -45,13 +49,14 @@ const toggle = (id: number) => {
     ? draft.value.pieceIds.filter(other => other !== id)
     : [...draft.value.pieceIds, id]
 }
-async function start(): Promise<void> {
+async function start(unchecked = false): Promise<void> {
   const made = await save('/api/runs', {
     smoker: draft.value.smoker,
     pieceIds: draft.value.pieceIds,
     targetCore: { typed: draft.value.target, unit: as.value.temperature },
     coreThermometerId: draft.value.core,
     chamberThermometerId: draft.value.chamber,
+    unchecked,
   })
   if (!made) return
   clear()
@@ -61,7 +66,7 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <form class="slip stack" aria-labelledby="start-head" @submit.prevent="start">
+  <form class="slip stack" aria-labelledby="start-head" @submit.prevent="start()">
     <h2 id="start-head">Start a smoke</h2>
     <p v-if="!free.length" class="soft">
       No lot is out of the cure and free to smoke. End a cure in the Cold room first.
@@ -121,8 +126,12 @@ async function start(): Promise<void> {
     </p>
     <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
+    <CheckAsk asked="before_heat" :place-id="placeId" />
     <SaveProblem :message="message" />
-    <div><VBtn type="submit" color="primary" :loading="saving">Into the smoke</VBtn></div>
+    <div class="row">
+      <VBtn type="submit" color="primary" :loading="saving">Into the smoke</VBtn>
+      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="start(true)">Without the check</VBtn>
+    </div>
   </form>
 </template>
 

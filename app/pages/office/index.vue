@@ -12,6 +12,7 @@ import ConfirmRules from '~/components/office/ConfirmRules.vue'
 import MyNotation from '~/components/office/MyNotation.vue'
 import PeopleList from '~/components/office/PeopleList.vue'
 import TakeAlong from '~/components/office/TakeAlong.vue'
+import CheckLists from '~/components/office/CheckLists.vue'
 import PlaceList from '~/components/office/PlaceList.vue'
 import InstrumentList from '~/components/office/InstrumentList.vue'
 import { useLoaded } from '~/composables/use-loaded'
@@ -41,6 +42,7 @@ const { view, problem, load } = useLoaded<OfficeView>('/api/office')
       <DeviceList v-if="!shared" :devices="view.devices" @saved="load" />
       <DoorList v-if="session.isOwner && !shared" />
       <PlaceList :places="view.places" :instruments="view.instruments" @saved="load" />
+      <CheckLists :places="view.places" />
       <InstrumentList :instruments="view.instruments" @saved="load" />
       <TakeAlong :tables="view.tables" />
     </div>

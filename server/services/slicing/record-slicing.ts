@@ -5,6 +5,7 @@ import { nextCodes } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot, refuseHeld } from '../holds/holds'
+import { refuseUnchecked } from '../checks/check-lists'
 import { laySteps } from '../life/lay-steps'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
@@ -26,6 +27,8 @@ export async function recordSlicing(
   if (smoking) return refuse('still_in_smoke', { code: smoking.code })
   const warm = summary.runs.find(run => !run.cooled)
   if (warm) return refuse('cooling_open', { code: warm.code })
+  const unchecked = await refuseUnchecked(ctx, { asked: 'before_slicing', placeId: null }, input.unchecked)
+  if (unchecked) return unchecked
   const noScale = await refuseScale(ctx.tables, input.scaleId, ['scaleId'])
   if (noScale) return noScale
   const readyG = input.readyWeight?.netG ?? summary.readyG

@@ -10,6 +10,7 @@ import { spansOf } from '#core/lists/spans'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
+import { refuseUnchecked } from '../checks/check-lists'
 import { endHeats, laySteps } from '../life/lay-steps'
 import { keepStayed } from '../lots/rejudge'
 import { offsetOf } from '../instruments/read-with'
@@ -48,6 +49,8 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   }
   const place = await smokerNamed(ctx, input.smoker)
   if (!place.ok) return place
+  const unchecked = await refuseUnchecked(ctx, { asked: 'before_heat', placeId: place.value.id }, input.unchecked)
+  if (unchecked) return unchecked
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
     code,

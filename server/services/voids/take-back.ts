@@ -73,6 +73,7 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     builtOn: [],
     undo: free((ctx, event) => voidReading(ctx, event.computed.readingId, event.computed.placeId)),
   },
+  place_checked: { builtOn: [], undo: free((ctx, event) => ctx.tables.placeChecks.setVoid([event.computed.checkId])) },
   // The last that stands is followed again; what was done meanwhile stays done.
   plan_changed: { builtOn: [], undo: free((ctx, event) => ctx.tables.plans.setVoid([event.computed.planId])) },
   run_started: {

@@ -67,6 +67,11 @@ export const ENTRIES = {
     `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. Check the unit and the point. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
   drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
+  check_empty: () => 'A list needs at least one thing to look at. Write it down first.',
+  check_twice: () => 'One thing on the list is ticked twice. Load the page again.',
+  check_partly: (p: { missing: string }) => `Not ticked: ${p.missing}. Do it, or say in the note why not; then it is asked for again.`,
+  not_checked: (p: { names: string }) =>
+    `Not looked at, or not lately: ${p.names}. Nothing is recorded yet. Go through the list first; if it has to go on without, say so, and the record says it.`,
   fry_without_soak: (p: { code: string }) =>
     `Nobody has told that ${p.code} was in the water; nothing is recorded yet. Was it, tell the soak first, with its hour. Tasted without one, say so.`,
   weighed_more: (p: { code: string; netG: Grams; mostG: Grams }, as: Notation) =>

@@ -23,6 +23,7 @@ export const MISSING = {
   lot_voided: (p: { code: string }) =>
     `${p.code} was voided. Its records stay in the book: the Ledger shows them, with who and why.`,
   no_such_run: (p: { code: string }) => `There is no smoke ${p.code}. Check the code.`,
+  no_such_list: () => 'This list is not known. Load the page again.',
   no_such_place: () => 'This place is not known. Choose one from the list.',
   no_such_piece: () => 'One of the pieces is not known. Load the page again.',
   no_such_pack: (p: { code: string }) => `There is no pack ${p.code}. Check the code.`,

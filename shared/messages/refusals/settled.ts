@@ -27,6 +27,7 @@ export const SETTLED = {
   already_open: (p: { code: string }) => `${p.code} is open already. Nothing is left to do.`,
   turned_just_now: (p: { who: string; code: string; minutes: number }) =>
     `${p.who} turned ${p.code} ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`}: that turn counts. No second one was added.`,
+  list_changed: (p: { name: string }) => `The list “${p.name}” was changed meanwhile. Nothing was recorded; load the page and go through it again.`,
   told_already: (p: { code: string; kind: StepKind; who: string; minutes: number }) =>
     `${p.who} told ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`} that ${p.code} was ${STEP_DONE[p.kind]}: that counts. If it was done a second time, say so.`,
   step_contradicts: (p: ContradictionFigures, as: Notation) => {

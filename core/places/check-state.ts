@@ -1,0 +1,24 @@
+import type { Milliseconds } from '../units/quantities'
+
+/** Before what a list is asked for, of its place or of a tool of the shop. */
+export const CHECK_ASKED = ['never', 'before_heat', 'before_slicing'] as const
+export type CheckAsked = (typeof CHECK_ASKED)[number]
+
+/** `open`: done, but something on it was not in order or not done. */
+export type CheckState = 'never_done' | 'open' | 'over' | 'good'
+
+/** How a list stands by the last time it was gone through. `goodForMs`: so long it holds; on the dot it still does. */
+export function checkState(
+  { goodForMs, last }: { goodForMs: Milliseconds; last: { atMs: Milliseconds; passed: boolean } | null },
+  nowMs: Milliseconds,
+): CheckState {
+  if (!last) return 'never_done'
+  if (!last.passed) return 'open'
+  return nowMs - last.atMs > goodForMs ? 'over' : 'good'
+}
+
+/** Whether a list is asked for before a use in a place: one of a tool wherever it is used. */
+export const isAskedFor = (
+  list: { asked: CheckAsked; placeId: number | null; inUse: boolean },
+  use: { asked: CheckAsked; placeId: number | null },
+): boolean => list.inUse && list.asked === use.asked && (list.placeId === null || list.placeId === use.placeId)

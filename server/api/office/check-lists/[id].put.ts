@@ -1,0 +1,10 @@
+import { checkListInput } from '#shared/contracts/checks'
+import { routeId } from '../../../http/route-id'
+import { writeRoute } from '../../../http/write-route'
+import { changeCheckList } from '../../../services/checks/check-lists'
+
+export default writeRoute({
+  contract: checkListInput,
+  roles: ['owner'],
+  write: (ctx, input, event) => changeCheckList(ctx, routeId(event), input),
+})
