@@ -206,7 +206,7 @@ describe('the Store', () => {
     await type(page(), 'Trim, weight', '390')
     await says(page(), 'Not accounted for: 10 g')
     await press(page(), 'Record the pieces')
-    await says(page(), 'M-0008: pieces 1 and 2')
+    await says(page(), 'M-0008: pieces 1, 2')
     await open('/bench')
     await says(page(), 'Pieces')
   })

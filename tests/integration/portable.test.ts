@@ -291,6 +291,8 @@ describe('the whole shop as JSON', () => {
     copy.version = 1
     exportAsOnce(copy.tables)
     delete copy.tables.steps
+    // Without steps nobody knew how a stack lay.
+    for (const piece of copy.tables.pieces) Object.assign(piece, { layer: null, stack_turns: null })
     // A book without digests, each hash as it was made then, and tables without the columns that came later.
     delete copy.tables.event_rows
     leaveOutLater(copy)
