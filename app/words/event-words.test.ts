@@ -115,6 +115,7 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   turn_voided: [{}, {}, 'A turn was voided.'],
   drained: [{}, {}, 'Drained.'],
   cure_ended: [{}, {}, 'Out of the cure, rinsed.'],
+  piece_tagged: [{ tag: 'red string' }, { pieceId: 4, number: 2, before: null }, 'Piece 2 tagged “red string”.'],
   check_list_added: [
     { name: 'Smoker looked into', items: ['soot', 'drip tray'] },
     { id: 1 },

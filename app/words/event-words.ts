@@ -36,6 +36,7 @@ const KIND_WORDS: Partial<Record<EventKind, string>> = {
   fridge_read: 'the fridge reading',
   place_read: 'the reading',
   place_checked: 'the check',
+  piece_tagged: 'the tag',
   plan_changed: 'the change of plan',
   run_started: 'the start of the smoke',
   run_read: 'the readings',
@@ -105,6 +106,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   },
   place_added: t => `${PLACE_WORDS[t.kind]} added: ${t.name}.`,
   place_changed: t => `Place changed: ${t.name}, ${PLACE_WORDS[t.kind].toLowerCase()}${t.inUse ? '' : ', out of use'}.`,
+  piece_tagged: (t, c) => (t.tag ? `Piece ${c.number} tagged “${t.tag}”.` : `Tag “${c.before ?? ''}” taken off piece ${c.number}.`),
   check_list_added: t => `List added: ${t.name} (${t.items.join('; ')}).`,
   check_list_changed: t => `List changed: ${t.name} (${t.items.join('; ')})${t.inUse ? '' : ', put away'}.`,
   place_checked: (t, c) => {

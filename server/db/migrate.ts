@@ -20,6 +20,7 @@ import * as plans from './migrations/2026-12-02-plans'
 import * as partyNames from './migrations/2026-12-03-party-names'
 import * as adds from './migrations/2026-12-04-adds'
 import * as calendarLinks from './migrations/2026-12-05-calendar-links'
+import * as tags from './migrations/2026-12-08-tags'
 import * as placeChecks from './migrations/2026-12-07-place-checks'
 import * as stacks from './migrations/2026-12-06-stacks'
 import type { Migration } from './migrations/migration'
@@ -52,6 +53,7 @@ const MIGRATIONS: readonly Migration[] = [
   calendarLinks,
   stacks,
   placeChecks,
+  tags,
 ]
 
 /**

@@ -62,6 +62,7 @@ export const EVENT_KINDS = [
   'place_added',
   'place_changed',
   'place_read',
+  'piece_tagged',
   'check_list_added',
   'check_list_changed',
   'place_checked',

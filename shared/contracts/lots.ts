@@ -67,6 +67,7 @@ export interface LotPiece {
   greenG: Grams
   greenTyped: string
   bag: number | null
+  tag: string | null
   placeId: number | null
   spot: string | null
   face: PieceFace | null

@@ -115,6 +115,7 @@ export type RecordOf = OfEveryKind<{
   }
   place_added: { typed: { name: string; kind: PlaceKind }; computed: { id: number; code: string } }
   place_changed: { typed: { name: string; kind: PlaceKind; inUse: boolean }; computed: { id: number; before: { name: string } } }
+  piece_tagged: { typed: { tag: string | null }; computed: { pieceId: number; number: number; before: string | null } }
   check_list_added: { typed: { name: string; items: readonly string[] }; computed: { id: number } }
   check_list_changed: {
     typed: { name: string; items: readonly string[]; inUse: boolean }

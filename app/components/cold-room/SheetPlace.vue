@@ -29,7 +29,7 @@ const workOf = ({ lot, pieces }: LyingLot, day: ComingDay) =>
         ...(one.add ? [moreWords(one.add, as.value)] : []),
       ].join(', ')
     })
-const spotWords = ({ spot, face }: LyingLot['pieces'][number]) => [spot, face && `${face} up`].filter(Boolean).join(', ')
+const spotWords = ({ tag, spot, face }: LyingLot['pieces'][number]) => [tag, spot, face && `${face} up`].filter(Boolean).join(', ')
 </script>
 
 <template>

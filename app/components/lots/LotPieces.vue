@@ -4,6 +4,7 @@ import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import { useNotation } from '~/composables/use-notation'
+import PieceTag from './PieceTag.vue'
 import { scaleWords } from './lot-words'
 
 /** The pieces as they were weighed before the rub. */
@@ -28,7 +29,8 @@ const { meat } = useNotation()
       <tbody>
         <tr v-for="piece in lot.pieces" :key="piece.id">
           <td>
-            {{ piece.number }}<span v-if="piece.bag" class="small soft"> bag {{ piece.bag }}</span>
+            {{ piece.number }}<span v-if="piece.bag" class="small soft bag"> bag {{ piece.bag }}</span>
+            <PieceTag :code="lot.code" :piece="piece" @tagged="emit('corrected')" />
           </td>
           <td><LotCode :code="piece.meatCode" /></td>
           <td class="num">{{ meat(piece.greenG) }}</td>
@@ -48,3 +50,9 @@ const { meat } = useNotation()
     <p class="soft small mt-2">{{ scaleWords(lot.meatScale) }} <InstrumentNote :mark="lot.meatScale" /></p>
   </section>
 </template>
+
+<style scoped>
+.bag {
+  white-space: nowrap;
+}
+</style>

@@ -15,7 +15,7 @@ const toggle = (ids: number[]) => {
   const all = ids.every(isChosen)
   chosen.value = all ? chosen.value.filter(id => !ids.includes(id)) : [...new Set([...chosen.value, ...ids])]
 }
-const faceWords = (piece: LotPiece) => (piece.face === null ? '' : `, ${piece.face} up`)
+const faceWords = (piece: LotPiece) => `${piece.tag ? `, tagged ${piece.tag}` : ''}${piece.face === null ? '' : `, ${piece.face} up`}`
 </script>
 
 <template>
@@ -41,8 +41,7 @@ const faceWords = (piece: LotPiece) => (piece.face === null ? '' : `, ${piece.fa
         :aria-pressed="pickable ? isChosen(piece.id) : undefined"
         @click="pickable && toggle([piece.id])"
       >
-        {{ piece.number
-        }}<VIcon
+        {{ piece.number }}<span v-if="piece.tag" class="tag">{{ piece.tag }}</span><VIcon
           v-if="piece.face"
           :icon="piece.face === 'flesh' ? mdiArrowUpBold : mdiArrowDownBold"
           size="13"
@@ -54,6 +53,15 @@ const faceWords = (piece: LotPiece) => (piece.face === null ? '' : `, ${piece.fa
 </template>
 
 <style scoped>
+.tag {
+  margin-left: 0.3rem;
+  font-size: 0.78rem;
+  font-weight: 400;
+  max-width: 6rem;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 .spots {
   display: flex;
   flex-wrap: wrap;

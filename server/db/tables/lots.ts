@@ -84,6 +84,8 @@ export const pieces = {
       greenTyped: text(64),
       readings: int(),
       bag: nullable(int()),
+      /** What is tied to it: a number, a coloured string. */
+      tag: nullable(text(40)),
       placeId: nullable(int()),
       spot: nullable(text(60)),
       face: nullable(text<PieceFace>(8)),
@@ -93,7 +95,7 @@ export const pieces = {
       layer: nullable(int()),
       stackTurns: nullable(int()),
     },
-    ['greenG', 'greenTyped', 'readings', ...PIECE_STATE],
+    ['greenG', 'greenTyped', 'readings', 'tag', ...PIECE_STATE],
   ),
   unsealed: [...PIECE_STATE] as readonly string[],
 }

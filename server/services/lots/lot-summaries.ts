@@ -16,7 +16,7 @@ import { lotHeats } from '../smoke/heat-groups'
 type LotRow = RowOf<typeof lots>
 
 /** Of a piece, what the rooms show. */
-const PIECE_SHOWN = ['number', 'greenG', 'greenTyped', 'bag', ...PIECE_STATE] as const
+const PIECE_SHOWN = ['number', 'greenG', 'greenTyped', 'bag', 'tag', ...PIECE_STATE] as const
 
 /** Of a verdict, what a small beam shows; one from before the least that stayed was worked out shows none. */
 export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgement): JudgementBrief => ({

@@ -73,6 +73,14 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     builtOn: [],
     undo: free((ctx, event) => voidReading(ctx, event.computed.readingId, event.computed.placeId)),
   },
+  piece_tagged: {
+    builtOn: [],
+    // What was tied to it since stays.
+    undo: free(async (ctx, { typed, computed: { pieceId, before } }) => {
+      const piece = await ctx.tables.pieces.one({ id: pieceId })
+      if (piece?.tag === typed.tag) await ctx.tables.pieces.update(pieceId, { tag: before })
+    }),
+  },
   place_checked: { builtOn: [], undo: free((ctx, event) => ctx.tables.placeChecks.setVoid([event.computed.checkId])) },
   // The last that stands is followed again; what was done meanwhile stays done.
   plan_changed: { builtOn: [], undo: free((ctx, event) => ctx.tables.plans.setVoid([event.computed.planId])) },

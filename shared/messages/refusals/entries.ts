@@ -67,6 +67,8 @@ export const ENTRIES = {
     `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. Check the unit and the point. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
   drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
+  tag_taken: (p: { tag: string; number: number }) =>
+    `Piece ${p.number} of this lot has the tag “${p.tag}” already. Take another, or take it off that piece first.`,
   check_empty: () => 'A list needs at least one thing to look at. Write it down first.',
   check_twice: () => 'One thing on the list is ticked twice. Load the page again.',
   check_partly: (p: { missing: string }) => `Not ticked: ${p.missing}. Do it, or say in the note why not; then it is asked for again.`,

@@ -1,0 +1,9 @@
+import { tagInput } from '#shared/contracts/tags'
+import { routeId } from '../../../http/route-id'
+import { writeRoute } from '../../../http/write-route'
+import { tagPiece } from '../../../services/lots/tag-piece'
+
+export default writeRoute({
+  contract: tagInput,
+  write: (ctx, input, event) => tagPiece(ctx, routeId(event), input),
+})

@@ -1,0 +1,23 @@
+import type { TagInput } from '#shared/contracts/tags'
+import { recordEvent } from '../book/record-event'
+import { refuse, type Answer, type WriteContext } from '../context'
+
+/** Ties a tag to a piece, or takes it off. In one lot each has its own. */
+export async function tagPiece(ctx: WriteContext, pieceId: number, { tag }: TagInput): Promise<Answer<object>> {
+  const { tables } = ctx
+  const [known] = await tables.pieces.pick(['lotId'], { id: pieceId })
+  if (!known) return refuse('no_such_piece')
+  const lot = (await tables.lots.one({ id: known.lotId }, { lock: true }))!
+  const pieces = await tables.pieces.pick(['number', 'tag'], { lotId: lot.id })
+  const piece = pieces.find(one => one.id === pieceId)!
+  const same = tag === null ? undefined : pieces.find(one => one.id !== pieceId && one.tag?.toLowerCase() === tag.toLowerCase())
+  if (same) return refuse('tag_taken', { tag: tag!, number: same.number }, ['tag'])
+  await tables.pieces.update(pieceId, { tag })
+  recordEvent(ctx, {
+    kind: 'piece_tagged',
+    subjects: [lot.code],
+    typed: { tag },
+    computed: { pieceId, number: piece.number, before: piece.tag },
+  })
+  return { ok: true, value: {} }
+}
