@@ -90,6 +90,11 @@ describe('lists before use', () => {
     expect(events.find((event: { kind: string }) => event.kind === 'sliced').typed).toMatchObject({ unchecked: true })
     const slicer = (await listsOf()).find((one: { name: string }) => one.name === 'Slicer')
     const { id, place: _place, state: _state, last: _last, ...kept } = slicer
+    await must(check(id, { done: [0] }))
+    await must(maker.post(`/api/lots/${other}/slicing`, slicing))
+    // What came onto the list since was not looked at.
+    await must(owner.put(`/api/office/check-lists/${id}`, { ...kept, placeId: null, items: ['blade', 'guard'] }))
+    expect(await maker.post(`/api/lots/${other}/slicing`, slicing)).toMatchObject({ body: { code: 'not_checked' } })
     await must(owner.put(`/api/office/check-lists/${id}`, { ...kept, placeId: null, inUse: false }))
     await must(maker.post(`/api/lots/${other}/slicing`, slicing))
   })

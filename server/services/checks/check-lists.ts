@@ -5,6 +5,8 @@ import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 
+const isSame = (a: readonly string[], b: readonly string[] = []): boolean => a.length === b.length && a.every((item, i) => item === b[i])
+
 /** Every list with the last time that it was gone through, those in use first. */
 export async function checkLists(tables: Tables, nowMs: Milliseconds): Promise<CheckListView[]> {
   const lists = await tables.checkLists.find({}, { order: [['inUse', 'DESC'], ['id', 'ASC']] })
@@ -29,7 +31,7 @@ export async function checkLists(tables: Tables, nowMs: Milliseconds): Promise<C
       asked,
       goodForHours,
       inUse,
-      state: checkState({ goodForMs: goodForHours * MS_PER_HOUR, last: last ?? null }, nowMs),
+      state: checkState({ goodForMs: goodForHours * MS_PER_HOUR, last: last ?? null, sameItems: isSame(items, last?.items) }, nowMs),
       last: last
         ? {
             atMs: last.atMs,
