@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string">
-import { mdiClose } from '@mdi/js'
 import { onMounted, ref } from 'vue'
+import AskHead from './AskHead.vue'
 
 defineProps<{ label: string; choices: readonly { value: T; words: string }[]; saving: boolean }>()
 const emit = defineEmits<{ choose: [value: T]; close: [] }>()
@@ -11,10 +11,7 @@ onMounted(() => box.value?.querySelector<HTMLElement>('.choice')?.focus())
 
 <template>
   <div ref="box" class="chip-step" role="group" :aria-label="label" @keydown.esc="emit('close')">
-    <p class="asks">
-      <span class="small">{{ label }}</span>
-      <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
-    </p>
+    <AskHead :asks="label" @close="emit('close')" />
     <VBtn
       v-for="choice in choices"
       :key="choice.value"
@@ -34,18 +31,6 @@ onMounted(() => box.value?.querySelector<HTMLElement>('.choice')?.focus())
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0.4rem;
-}
-.asks {
-  grid-column: 1 / -1;
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin: 0;
-  font-weight: 600;
-}
-.asks .v-btn {
-  min-width: 56px;
-  min-height: 56px;
 }
 .choice {
   padding: 0 0.4rem;

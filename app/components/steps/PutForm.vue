@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js'
+import AskHead from './AskHead.vue'
 import PutLines from './PutLines.vue'
 import type { Puts } from './use-puts'
 
@@ -11,10 +11,7 @@ const { ready } = props.puts
 
 <template>
   <form class="put" :aria-label="label" @submit.prevent="emit('tell')" @keydown.esc="emit('close')">
-    <p class="asks">
-      <span class="small">{{ asks }}</span>
-      <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
-    </p>
+    <AskHead :asks="asks" @close="emit('close')" />
     <PutLines :puts="puts" />
     <slot />
     <VBtn type="submit" color="primary" :loading="saving" :disabled="!ready">{{ button }}</VBtn>
@@ -26,13 +23,6 @@ const { ready } = props.puts
   container-type: inline-size;
   display: grid;
   gap: 0.5rem;
-}
-.asks {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin: 0;
-  font-weight: 600;
 }
 .put > .v-btn {
   min-height: 56px;

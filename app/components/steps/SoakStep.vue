@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { SHORT_SOAK } from '#core/rules/house'
 import { MS_PER_MINUTE } from '#core/units/quantities'
@@ -7,6 +6,7 @@ import { LITRES, MOST_LASTED_MINUTES } from '#shared/contracts/steps'
 import NumberField from '~/components/common/NumberField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'
+import AskHead from './AskHead.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
@@ -49,10 +49,7 @@ function tell(): void {
 
 <template>
   <form class="soak" aria-label="Soaked" @submit.prevent="tell" @keydown.esc="emit('close')">
-    <p class="asks">
-      <span class="small">How long did it lie in the water?</span>
-      <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
-    </p>
+    <AskHead asks="How long did it lie in the water?" @close="emit('close')" />
     <PickOne v-model="lasted" class="wide" label="How long" :choices="LASTED" />
     <NumberField v-model="own" label="Or minutes" optional :min="1" :max="MOST_LASTED_MINUTES" />
     <NumberField v-model="litres" label="Litres, if measured" optional :min="LITRES.least" :max="LITRES.most" />
@@ -72,13 +69,6 @@ function tell(): void {
   grid-template-columns: 1fr 1fr;
   gap: 0.4rem;
   align-items: start;
-}
-.asks {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin: 0;
-  font-weight: 600;
 }
 .asks,
 .wide {

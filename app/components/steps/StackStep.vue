@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { mdiClose, mdiUndo } from '@mdi/js'
+import { mdiUndo } from '@mdi/js'
 import type { LotPiece } from '#shared/contracts/lots'
+import AskHead from './AskHead.vue'
 import type { ToldStep } from './press'
 
 /** How a stack lies, tapped from the bottom up; with a turn, or as it was found. */
@@ -25,10 +26,7 @@ function tell(turned: boolean): void {
 
 <template>
   <div class="stacking" role="group" aria-label="How the stack lies, from the bottom up" @keydown.esc="emit('close')">
-    <p class="asks">
-      <span class="small">{{ order.length ? `From the bottom: ${numbers}` : 'Tap the piece at the bottom first' }}</span>
-      <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
-    </p>
+    <AskHead :asks="order.length ? `From the bottom: ${numbers}` : 'Tap the piece at the bottom first'" @close="emit('close')" />
     <VBtn v-for="piece in left" :key="piece.id" class="choice" variant="outlined" :disabled="saving" @click="order.push(piece)">
       {{ order.length ? `then ${piece.number}` : `${piece.number} at the bottom` }}<span v-if="piece.spot" class="small">&nbsp;{{ piece.spot }}</span>
     </VBtn>
@@ -45,14 +43,6 @@ function tell(turned: boolean): void {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(7rem, 1fr));
   gap: 0.4rem;
-}
-.asks {
-  grid-column: 1 / -1;
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin: 0;
-  font-weight: 600;
 }
 .v-btn {
   min-height: 56px;

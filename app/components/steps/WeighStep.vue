@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 import { MEAT_RANGE } from '#shared/contracts/steps'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
+import AskHead from './AskHead.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
@@ -22,10 +22,7 @@ function tell(): void {
 
 <template>
   <form class="weigh" aria-label="Weigh the meat" @submit.prevent="tell" @keydown.esc="emit('close')">
-    <p class="asks">
-      <span class="small">What does the meat weigh, before its rinse, without bag and tray?</span>
-      <VBtn variant="text" :icon="mdiClose" aria-label="Back, nothing is recorded" @click="emit('close')" />
-    </p>
+    <AskHead asks="What does the meat weigh, before its rinse, without bag and tray?" @close="emit('close')" />
     <WeightField v-model="typed" label="Weight, all together" :range="MEAT_RANGE" />
     <InstrumentSelect v-model="scaleId" kind="scale" purpose="meat" prefer="meat" label="Weighed on" />
     <PickOne v-model="salt" label="Salt" :choices="SALT" />
@@ -44,14 +41,6 @@ function tell(): void {
   .weigh {
     grid-template-columns: 1fr;
   }
-}
-.asks {
-  grid-column: 1 / -1;
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  margin: 0;
-  font-weight: 600;
 }
 .weigh .v-btn {
   min-width: 56px;
