@@ -56,7 +56,7 @@ export function outPress({ then }: Plan): PlanPress & { short: string } {
   }
 }
 
-/** A turn as the plan has it on a day: turned, massaged or stirred. */
+/** A turn as the plan has it on a turning day: turned, massaged or stirred. */
 export function turnPress({ cure }: Plan, day: number): PlanPress {
   const { how } = segmentOn(cure.rhythm, day) ?? cure.rhythm.at(-1)!
   return { steps: [{ kind: 'turn', how, face: null }], label: upperFirst(how), words: `${how}.` }

@@ -2,7 +2,7 @@ import type { Task, TaskKind } from '#core/today/task'
 import type { DueKind } from '#core/plan/due-thing'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { Milliseconds } from '#core/units/quantities'
-import { lotDay } from './lot-twine'
+import { turningDay } from '#core/life/turning-day'
 import { planOf } from './plan-of'
 import { pressOf, type PlanPress } from './plan-press'
 
@@ -13,5 +13,5 @@ const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'o
 export function taskPress({ kind, pieces, item, add }: Task, lot: LotSummary | undefined, nowMs: Milliseconds): PlanPress | null {
   const due = ONE_TAP[kind]
   if (!due || !lot || add) return null
-  return pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id)), lotDay(lot, nowMs))
+  return pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id)), turningDay(lot.rubbedAtMs, nowMs, lot.zone))
 }

@@ -2,6 +2,7 @@ import type { Stage } from '#core/life/meaning'
 import type { DryWay, RestWay } from '#core/life/step'
 import type { Due, DueWhy } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
+import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import { dueWords } from '#shared/messages/due'
 import { everyWords, hoursWords } from '#shared/messages/plans'
@@ -28,6 +29,12 @@ export function goingWords({ did }: Pick<LotSummary, 'did'>, ids: readonly numbe
 
 /** What comes next, in the plan's own words. */
 export const nextWords = (due: Pick<Due, 'kind' | 'item'>, as: Notation): string => `next: ${dueWords(due, as)}`
+
+/** "not before 14:00", "by 18:00"; empty where any hour will do. `at`: how an instant is written. */
+export function hourWords({ notBeforeMs, byMs }: Pick<Due, 'notBeforeMs' | 'byMs'>, at: (ms: Milliseconds) => string): string {
+  if (notBeforeMs !== null) return `not before ${at(notBeforeMs)}`
+  return byMs === null ? '' : `by ${at(byMs)}`
+}
 
 /** Why something is due: "day 8 of 7 to 14", "felt stiff throughout". */
 export function whyWords(because: DueWhy, as: Notation): string {

@@ -61,6 +61,8 @@ describe('the week', () => {
     expect(next!.notBeforeMs).toBe(next!.atMs)
     expect(next!.notBeforeMs).toBeGreaterThan(NOW)
     expect(next!.late).toBe(false)
+    // Held, it waits for the owner.
+    expect(week([{ ...resting, openHolds: ['by_hand'] }]).flatMap(day => day.work)).toEqual([])
   })
   it('asks today for whatever is asked for now', () => {
     const kinds = fc.constantFrom(...(Object.keys(STARTER_PLANS) as (keyof typeof STARTER_PLANS)[]))

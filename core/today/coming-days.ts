@@ -2,7 +2,7 @@ import { addDays, localDay, type IsoDate } from '../calendar/local-day'
 import { comingOf } from '../plan/coming'
 import type { Coming } from '../plan/coming-thing'
 import type { Milliseconds } from '../units/quantities'
-import { dueLot, type LotFacts } from './lot-tasks'
+import { dueLot, waitsForOwner, type LotFacts } from './lot-tasks'
 
 /** What a lot's plans have on a day. `late`: its hour is over. */
 export interface ComingWork extends Coming {
@@ -25,6 +25,7 @@ export function comingDays(lots: readonly LotFacts[], nowMs: Milliseconds, zone:
   const today = localDay(nowMs, zone)
   const curing = lots.filter(lot => lot.cureEndedAtMs === null)
   const coming = lots
+    .filter(lot => !waitsForOwner(lot))
     .flatMap(lot =>
       comingOf(dueLot(lot), nowMs, days).map(one => ({
         ...one,

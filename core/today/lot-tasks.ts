@@ -77,11 +77,12 @@ export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
     ...tasks(asked.filter(one => one.inCure)),
     ...(lot.cureEndedAtMs === null && lot.secondDue && lot.drainedAtMs ? [task('second_half', null, isLate)] : []),
   ]
-  // A held lot waits for the owner, not for the floor.
-  return lot.openHolds.length > 0 && lot.cureEndedAtMs !== null
-    ? []
-    : [...planTask(lot, nowMs), ...curing, ...outTasks(lot, tasks(asked.filter(one => !one.inCure)))]
+  return waitsForOwner(lot) ? [] : [...planTask(lot, nowMs), ...curing, ...outTasks(lot, tasks(asked.filter(one => !one.inCure)))]
 }
+
+/** A held lot that is out of the cure waits for the owner, not for the floor. */
+export const waitsForOwner = ({ openHolds, cureEndedAtMs }: Pick<LotFacts, 'openHolds' | 'cureEndedAtMs'>): boolean =>
+  openHolds.length > 0 && cureEndedAtMs !== null
 
 /** Nobody said whether it will be smoked at all: asked once its cure may be over. */
 function planTask(lot: LotFacts, nowMs: Milliseconds): Task[] {

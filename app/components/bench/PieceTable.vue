@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import { useNotation } from '~/composables/use-notation'
 import type { BenchDraft } from './bench-draft'
 import PieceRow from './PieceRow.vue'
-import { bagWords, saltSpanWords } from './piece-words'
+import { piecesWords } from '#shared/messages/pieces'
+import { saltSpanWords } from './piece-words'
 import SideShares from './SideShares.vue'
 import type { Bench } from './use-bench'
 
@@ -91,7 +92,7 @@ function toggleBags(): void {
     </p>
     <ul v-if="inBags && bench.bags.value.length" class="bags">
       <li v-for="bag in bench.bags.value" :key="bag.number">
-        Bag {{ bag.number }}: {{ bagWords(bag.pieces) }}, <strong>{{ grams(bag.mixG) }}</strong> of mix
+        Bag {{ bag.number }}: {{ piecesWords(bag.pieces) }}, <strong>{{ grams(bag.mixG) }}</strong> of mix
       </li>
     </ul>
     <SideShares v-model="draft.sides" :rind="draft.rind" />

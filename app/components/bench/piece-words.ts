@@ -1,6 +1,5 @@
 import { formatIngredient, formatPercent, formatPpm, type Notation } from '#core/units/format'
 import type { Fraction, Ppm } from '#core/units/quantities'
-import { piecesWords } from '#shared/messages/pieces'
 import type { Bench } from './use-bench'
 
 type Share = Bench['shares']['value'][number]
@@ -35,5 +34,3 @@ export function saltSpanWords({ low, high, planned }: SaltSpan, as: Notation): s
   const share = (of: Fraction) => formatPercent(of, as, 2)
   return ` (${share(low)} to ${share(high)} salt, where the plan is ${share(planned)})`
 }
-export const bagWords = (pieces: readonly number[]): string =>
-  `${piecesWords(pieces)}`

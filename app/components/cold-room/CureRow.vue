@@ -2,6 +2,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
 import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
+import { turningDay } from '#core/life/turning-day'
 import { dueOf } from '#core/plan/due'
 import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'
@@ -46,7 +47,7 @@ const row = useRow(() => ({
   all: ids.value,
 }), { out: () => leaving.value, turn: () => turning.value })
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
-const turning = computed(() => turnPress(planOf(props.lot, ids.value), day.value))
+const turning = computed(() => turnPress(planOf(props.lot, ids.value), turningDay(props.lot.rubbedAtMs, props.nowMs, props.lot.zone)))
 const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
 /** Of the plans that pieces here follow. */
 const twines = computed(() =>

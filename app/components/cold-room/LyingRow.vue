@@ -8,7 +8,7 @@ import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
-import { lotDay } from '~/logic/lot-twine'
+import { turningDay } from '#core/life/turning-day'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
@@ -16,7 +16,7 @@ import VerbButton from '~/components/steps/VerbButton.vue'
 import { useNotation } from '~/composables/use-notation'
 import { planOf } from '~/logic/plan-of'
 import { outPress, pressOf } from '~/logic/plan-press'
-import { goingWords, nextWords } from '~/words/due-words'
+import { goingWords, hourWords, nextWords } from '~/words/due-words'
 import PieceChips from '~/components/steps/PieceChips.vue'
 import RowAsk from './RowAsk.vue'
 import { useRow } from './use-row'
@@ -39,7 +39,8 @@ const waiting = computed(() => {
   const { pieces = null } = next.value ?? {}
   return pieces === null ? ids.value : ids.value.filter(id => pieces.includes(id))
 })
-const begins = computed(() => (next.value ? pressOf(next.value, plan.value, lotDay(props.lot, props.nowMs)) : null))
+const day = computed(() => turningDay(props.lot.rubbedAtMs, props.nowMs, props.lot.zone))
+const begins = computed(() => (next.value ? pressOf(next.value, plan.value, day.value) : null))
 const row = useRow(
   () => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }),
   { out: () => outPress(plan.value), next: () => begins.value && { ...begins.value, pieces: waiting.value } },
@@ -50,9 +51,7 @@ const since = computed(() => Math.min(...props.pieces.flatMap(piece => piece.sin
 const words = computed(() => `${goingWords(props.lot, ids.value, props.pieces[0]!.stage)} since`)
 const waits = computed(() => {
   if (!next.value) return ''
-  const { notBeforeMs, byMs } = next.value
-  const when = notBeforeMs !== null ? `, not before ${moment(notBeforeMs)}` : byMs !== null ? `, by ${moment(byMs)}` : ''
-  return `${nextWords(next.value, as.value)}${when}`
+  return [nextWords(next.value, as.value), hourWords(next.value, moment)].filter(Boolean).join(', ')
 })
 const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…', flavour: 'Flavour…' } as const
 const flavour = computed(() => (next.value?.item?.kind === 'flavour' ? next.value.item.how : undefined))

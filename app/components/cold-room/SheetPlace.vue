@@ -6,12 +6,12 @@ import { dueWords } from '#shared/messages/due'
 import { piecesWords } from '#shared/messages/pieces'
 import { moreWords } from '#shared/messages/plans'
 import type { PlaceView } from '#shared/contracts/places'
-import type { Lying, LyingLot } from '~/components/cold-room/lying'
+import type { Lying, LyingLot } from './lying'
 import LotStacks from '~/components/twine/LotStacks.vue'
 import { useNotation } from '~/composables/use-notation'
 import { lotDay, lotTwines } from '~/logic/lot-twine'
 import { numbersOf } from '~/logic/where-of'
-import { goingWords } from '~/words/due-words'
+import { goingWords, hourWords } from '~/words/due-words'
 
 /** One place on paper: each lot with its pieces, its work with boxes to tick, and how its stack goes over. */
 const props = defineProps<{ place: PlaceView; lying: Lying; days: ComingDay[]; nowMs: Milliseconds }>()
@@ -23,11 +23,11 @@ const workOf = ({ lot, pieces }: LyingLot, day: ComingDay) =>
     .filter(one => one.code === lot.code && (one.pieces === null || one.pieces.some(id => pieces.some(piece => piece.id === id))))
     .map((one) => {
       const numbers = numbersOf(lot, one.pieces)
-      const by = one.notBeforeMs !== null ? `, not before ${clock(one.notBeforeMs)}` : one.byMs === null ? '' : `, by ${clock(one.byMs)}`
       return [
-        `${upperFirst(dueWords(one, as.value))}${numbers.length ? ` ${piecesWords(numbers)}` : ''}${by}`,
-        ...(one.add ? [moreWords(one.add, as.value)] : []),
-      ].join(', ')
+        `${upperFirst(dueWords(one, as.value))}${numbers.length ? ` ${piecesWords(numbers)}` : ''}`,
+        hourWords(one, clock),
+        one.add ? moreWords(one.add, as.value) : '',
+      ].filter(Boolean).join(', ')
     })
 const spotWords = ({ tag, spot, face }: LyingLot['pieces'][number]) => [tag, spot, face && `${face} up`].filter(Boolean).join(', ')
 </script>

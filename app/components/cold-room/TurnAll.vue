@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { LotSummary } from '#shared/contracts/lots'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { usePress } from '~/components/steps/use-press'
+import { turningDay } from '#core/life/turning-day'
 import { addWithTurn } from '#core/plan/adds-due'
 import { turnPress } from '~/logic/plan-press'
 import { lotDay, lotTwines, toTurn, turnsAsOne } from '~/logic/lot-twine'
@@ -18,7 +19,7 @@ const due = computed(() =>
     const twines = lotTwines(lot, props.nowMs)
     // What is massaged or stirred is told in its own row, and where more goes on with the turn.
     const day = lotDay(lot, props.nowMs)
-    const isPlain = twines.every(({ plan }) => turnPress(plan, day).label === 'Turned' && !addWithTurn({ plan }, day))
+    const isPlain = twines.every(({ plan }) => turnPress(plan, turningDay(lot.rubbedAtMs, props.nowMs, lot.zone)).label === 'Turned' && !addWithTurn({ plan }, day))
     return isPlain && turnsAsOne(twines) ? [{ code: lot.code, pieces: toTurn(twines), all: lot.pieces.map(piece => piece.id) }] : []
   }),
 )

@@ -11,15 +11,11 @@ import LotCode from '~/components/common/LotCode.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 import { numbersOf, whereOf } from '~/logic/where-of'
-import { whyWords } from '~/words/due-words'
+import { hourWords, whyWords } from '~/words/due-words'
 
 /** All that the plans have on one day: what, which pieces, where, by when and why. */
 const props = defineProps<{ work: ComingWork[]; lots: LotSummary[]; places: PlaceView[] }>()
 const { as, clock } = useNotation()
-const whenWords = ({ notBeforeMs, byMs }: ComingWork) => {
-  if (notBeforeMs !== null) return `not before ${clock(notBeforeMs)}`
-  return byMs === null ? 'any hour' : `by ${clock(byMs)}`
-}
 const rows = computed(() =>
   props.work.flatMap((one) => {
     const lot = props.lots.find(({ code }) => code === one.code)
@@ -32,7 +28,7 @@ const rows = computed(() =>
         what: upperFirst(dueWords(one, as.value)),
         pieces: numbers.length > 0 ? piecesWords(numbers) : 'all pieces',
         more: [whereOf(lot, one.pieces, props.places), why].filter(Boolean).join(': '),
-        when: whenWords(one),
+        when: hourWords(one, clock) || 'any hour',
       },
     ]
   }),
