@@ -10,12 +10,17 @@ import StateMark from './StateMark.vue'
 
 /** Lists that are asked for before a use and do not hold now; nothing when there is none. */
 const props = defineProps<{ asked: CheckAsked; placeId: number | null }>()
+const emit = defineEmits<{ checked: [] }>()
 const { view, problem, load } = useLoaded<CheckListsView>('/api/check-lists')
 const open = computed(() =>
   (view.value?.lists ?? []).filter(
     list => list.state !== 'good' && isAskedFor({ ...list, placeId: list.place?.id ?? null }, props),
   ),
 )
+async function checked(): Promise<void> {
+  emit('checked')
+  await load()
+}
 </script>
 
 <template>
@@ -23,7 +28,7 @@ const open = computed(() =>
   <section v-else-if="open.length" class="stack-tight" aria-label="To be looked at first">
     <div v-for="list in open" :key="list.id">
       <p class="head"><strong>{{ list.name }}</strong> <StateMark tone="watch">{{ CHECK_WORDS[list.state] }}</StateMark></p>
-      <CheckForm :list="list" @saved="load" />
+      <CheckForm :list="list" @saved="checked" />
     </div>
   </section>
 </template>

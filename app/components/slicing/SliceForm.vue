@@ -43,7 +43,7 @@ const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({
   offcuts: {},
   scaleId: null,
 }))
-const { save, saving, errorAt, message, problem } = useSave<{ packCodes: string[] }>(slicingInput)
+const { save, saving, errorAt, message, problem, forget } = useSave<{ packCodes: string[] }>(slicingInput)
 const refused = ref('')
 const netOf = (text: string, range = PACK_RANGE) => {
   const parsed = parseWeight(text, range)
@@ -144,7 +144,7 @@ async function record(unchecked = false): Promise<void> {
           />
         </li>
       </ol>
-      <CheckAsk asked="before_slicing" :place-id="null" />
+      <CheckAsk asked="before_slicing" :place-id="null" @checked="forget" />
       <SaveProblem :message="message" />
       <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record(true)">Without the check</VBtn>
       <div>

@@ -29,7 +29,7 @@ const { draft, clear } = useDraft('smoke', () => ({
   core: null as number | null,
   chamber: null as number | null,
 }))
-const { save, saving, errorAt, message, problem } = useSave<{ code: string }>(runInput)
+const { save, saving, errorAt, message, problem, forget } = useSave<{ code: string }>(runInput)
 const placeId = computed(() => props.places.find(place => place.name === draft.value.smoker)?.id ?? null)
 const aimsCold = computed(() => {
   const found = parseTemperature(draft.value.target, as.value.temperature)
@@ -126,7 +126,7 @@ async function start(unchecked = false): Promise<void> {
     </p>
     <p class="small soft">Pellicle first: dry and tacky all over, or the smoke goes on sooty and bitter.</p>
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
-    <CheckAsk asked="before_heat" :place-id="placeId" />
+    <CheckAsk asked="before_heat" :place-id="placeId" @checked="forget" />
     <SaveProblem :message="message" />
     <div class="row">
       <VBtn type="submit" color="primary" :loading="saving">Into the smoke</VBtn>

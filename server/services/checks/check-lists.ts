@@ -2,47 +2,55 @@ import { checkState, isAskedFor, type CheckAsked } from '#core/places/check-stat
 import { MS_PER_HOUR, type Milliseconds } from '#core/units/quantities'
 import type { CheckListInput, CheckListView } from '#shared/contracts/checks'
 import type { Tables } from '../../db/database'
+import type { Filter } from '../../db/statements'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 
 const isSame = (a: readonly string[], b: readonly string[] = []): boolean => a.length === b.length && a.every((item, i) => item === b[i])
 
+/** Some lists, each with how it stands by the last time that it was gone through. */
+async function standingLists(tables: Tables, which: Filter, nowMs: Milliseconds) {
+  const lists = await tables.checkLists.find(which, { order: [['inUse', 'DESC'], ['id', 'ASC']] })
+  const checks = await tables.placeChecks.pickEach(['listId', 'atMs', 'byId', 'items', 'done', 'passed', 'note'], {
+    wheres: lists.map(list => ({ listId: list.id })),
+    first: { order: [['atMs', 'DESC'], ['id', 'DESC']], limit: 1 },
+  })
+  const lastOf = new Map(checks.map(check => [check.listId, check]))
+  return lists.map((list) => {
+    const last = lastOf.get(list.id) ?? null
+    const question = { goodForMs: list.goodForHours * MS_PER_HOUR, last, sameItems: isSame(list.items, last?.items) }
+    return { ...list, last, state: checkState(question, nowMs) }
+  })
+}
+
 /** Every list with the last time that it was gone through, those in use first. */
 export async function checkLists(tables: Tables, nowMs: Milliseconds): Promise<CheckListView[]> {
-  const lists = await tables.checkLists.find({}, { order: [['inUse', 'DESC'], ['id', 'ASC']] })
-  const [checks, places, users] = await Promise.all([
-    tables.placeChecks.pickEach(['listId', 'atMs', 'byId', 'items', 'done', 'passed', 'note'], {
-      wheres: lists.map(list => ({ listId: list.id })),
-      first: { order: [['atMs', 'DESC'], ['id', 'DESC']], limit: 1 },
-    }),
+  const [lists, places, users] = await Promise.all([
+    standingLists(tables, {}, nowMs),
     tables.places.pick(['name']),
     tables.users.pick(['initials']),
   ])
-  const lastOf = new Map(checks.map(check => [check.listId, check]))
   const nameOf = new Map(places.map(place => [place.id, place.name]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
-  return lists.map(({ id, name, placeId, items, asked, goodForHours, inUse }) => {
-    const last = lastOf.get(id)
-    return {
-      id,
-      name,
-      place: placeId === null ? null : { id: placeId, name: nameOf.get(placeId)! },
-      items,
-      asked,
-      goodForHours,
-      inUse,
-      state: checkState({ goodForMs: goodForHours * MS_PER_HOUR, last: last ?? null, sameItems: isSame(items, last?.items) }, nowMs),
-      last: last
-        ? {
-            atMs: last.atMs,
-            by: initials.get(last.byId)!,
-            passed: last.passed,
-            missing: last.items.filter((_, i) => !last.done.includes(i)),
-            note: last.note,
-          }
-        : null,
-    }
-  })
+  return lists.map(({ id, name, placeId, items, asked, goodForHours, inUse, state, last }) => ({
+    id,
+    name,
+    place: placeId === null ? null : { id: placeId, name: nameOf.get(placeId)! },
+    items,
+    asked,
+    goodForHours,
+    inUse,
+    state,
+    last: last
+      ? {
+          atMs: last.atMs,
+          by: initials.get(last.byId)!,
+          passed: last.passed,
+          missing: last.items.filter((_, i) => !last.done.includes(i)),
+          note: last.note,
+        }
+      : null,
+  }))
 }
 
 /** Lists that are asked for before a use, and do not hold: refused until somebody says that it goes on without. */
@@ -52,10 +60,8 @@ export async function refuseUnchecked(
   sure: boolean,
 ): Promise<Refusal | null> {
   if (sure) return null
-  const lists = await checkLists(ctx.tables, ctx.nowMs)
-  const open = lists.filter(
-    list => isAskedFor({ ...list, placeId: list.place?.id ?? null }, use) && list.state !== 'good',
-  )
+  const lists = await standingLists(ctx.tables, { asked: use.asked, inUse: true }, ctx.nowMs)
+  const open = lists.filter(list => isAskedFor(list, use) && list.state !== 'good')
   return open.length > 0 ? refuse('not_checked', { names: open.map(list => list.name).join(', ') }) : null
 }
 
