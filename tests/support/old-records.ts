@@ -4,8 +4,8 @@ import type { FreshDatabase } from './database'
 const OLD_KIND: Record<string, string> = { turn: 'turned', drain: 'drained', out: 'cure_ended' }
 
 /**
- * Presses of one turn, draining or end of cure, told as a shop did before there were steps: records of their own kinds,
- * and rows of turns. The book's chain no longer holds.
+ * Presses with a turn, draining or end of cure, told as a shop did before there were steps: records of their own kinds,
+ * and rows of turns; what was told in the same press beside it could not be told then. The book's chain no longer holds.
  */
 export async function tellAsOnce({ sql }: FreshDatabase): Promise<void> {
   await sql(`INSERT INTO turns (lot_id, at, by_id, voided)
@@ -16,11 +16,14 @@ export async function tellAsOnce({ sql }: FreshDatabase): Promise<void> {
   for (const kind of ['drain', 'out'])
     await sql(`UPDATE events e JOIN steps s ON s.event_id = e.id
       SET e.kind = '${OLD_KIND[kind]}', e.computed = '{"beforeMs":null}' WHERE e.kind = 'step' AND s.kind = '${kind}'`)
+  for (const [kind, old] of Object.entries(OLD_KIND))
+    await sql(`DELETE s FROM steps s JOIN events e ON e.id = s.event_id WHERE e.kind = '${old}' AND s.kind <> '${kind}'`)
 }
 
 /** The same in an exported shop: its events and its turns. */
 export function exportAsOnce(tables: Record<string, any[]>): void {
-  const steps = new Map(tables.steps!.map(step => [step.event_id, step]))
+  const could = (step: any) => step.kind in OLD_KIND
+  const steps = new Map(tables.steps!.toSorted((a, b) => Number(could(a)) - Number(could(b))).map(step => [step.event_id, step]))
   for (const event of tables.events!) {
     if (event.kind !== 'step') continue
     const step = steps.get(event.id)
