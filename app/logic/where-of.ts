@@ -12,6 +12,6 @@ export function whereOf(
   return wordList(places.flatMap(place => (ids.has(place.id) ? place.name : [])))
 }
 
-/** Numbers of some pieces of a lot, by id; empty for all of it. */
-export const numbersOf = (lot: Pick<LotSummary, 'pieces'>, pieces: readonly number[] | null | undefined): number[] =>
-  pieces ? lot.pieces.filter(piece => pieces.includes(piece.id)).map(piece => piece.number) : []
+/** What some pieces of a lot are called, by id; empty for all of it. */
+export const numbersOf = (lot: Pick<LotSummary, 'pieces'>, pieces: readonly number[] | null | undefined): string[] =>
+  pieces ? lot.pieces.filter(piece => pieces.includes(piece.id)).map(piece => piece.label) : []

@@ -1,3 +1,4 @@
+import { wordList } from '#core/lists/word-list'
 import { formatSpan } from '#core/units/format-span'
 import { formatMeat, formatNumber, formatPpm, type Notation } from '#core/units/format'
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
@@ -84,18 +85,35 @@ function putWords({ parts }: Extract<StepInput, { parts: unknown }>, names: Read
     .join(', ')
 }
 
+/** "Cut into 3a “1.2 kg” and 3b “900 g”; off it rind “160 g”". */
+function cutWords({ into, offcuts, whole }: Extract<StepInput, { kind: 'cut' }>, labels: readonly string[]): string {
+  const parts = into.map(({ weight, tag }, i) => `${labels[i] ?? 'a part'} “${weight.typed}”${tag ? `, tagged ${tag}` : ''}`)
+  const off = offcuts.map(({ kind, weight }) => `${kind} “${weight.typed}”`)
+  const before = whole ? `, “${whole.typed}” before it` : ''
+  return `Cut into ${wordList(parts)}${off.length > 0 ? `; off it ${wordList(off)}` : ''}${before}`
+}
+
+/** "“5.1 kg”", or each group of pieces with its weight. */
+function weighedWords({ weight, groups = [] }: Extract<StepInput, { kind: 'weigh' }>, labels: readonly (readonly (number | string)[])[]): string {
+  if (weight) return `“${weight.typed}”`
+  return wordList(groups.map((group, i) => `${wordList(labels[i] ?? [])} “${group.weight.typed}”`))
+}
+
 interface Named {
   places: Readonly<Record<number, string>>
   names?: Readonly<Record<string, string>>
+  steps: ComputedOf<'step'>['steps']
 }
-function stepWords(step: StepInput, { places, names = {} }: Named, as: Notation): string {
+function stepWords(step: StepInput, { places, names = {}, steps }: Named, as: Notation): string {
+  const into = steps.find(one => one.into)?.into ?? []
+  const weighed = steps.filter(one => one.kind === 'weigh').map(one => one.pieces)
   switch (step.kind) {
     case 'turn':
       return `${TURN[step.how]}${step.face ? `, ${step.face} up` : ''}`
     case 'drain':
       return drainWords(step, as)
     case 'weigh':
-      return `Weighed: “${step.weight.typed}”${step.saltLies ? ', salt lies on it' : ''}`
+      return `Weighed: ${weighedWords(step, weighed)}${step.saltLies ? ', salt lies on it' : ''}`
     case 'look':
       return lookWords(step)
     case 'move':
@@ -112,6 +130,8 @@ function stepWords(step: StepInput, { places, names = {} }: Named, as: Notation)
       return `More ${ON_FACE[step.face]}: ${putWords(step, names)}`
     case 'flavour':
       return `${FLAVOURED[step.how]}${step.how === 'marinade' ? lastedWords(step.minutes) : ''}: ${putWords(step, names)}`
+    case 'cut':
+      return cutWords(step, into)
     case 'out':
       return step.rinses === 0
         ? 'Out of the cure, not rinsed'
@@ -129,9 +149,11 @@ function laterWords(ms: Milliseconds): string {
 function whichWords(steps: ComputedOf<'step'>['steps']): string {
   const lots = [...new Map(steps.map(step => [step.lot, step])).values()]
   return lots
-    .map(({ lot, pieces, stacks = [] }) => {
+    .map(({ lot, pieces, stacks = [], instead }) => {
+      const one = pieces.length === 1 ? 'it was' : 'they were'
+      const told = instead ? `, told of ${wordList(instead)}, as ${one} then` : ''
       const lies = stacks.length > 0 ? `, from the bottom now ${stacks.map(stack => stack.join(', ')).join(' and ')}` : ''
-      return `${lot}: ${piecesWords(pieces)}${lies}`
+      return `${lot}: ${piecesWords(pieces)}${told}${lies}`
     })
     .join('; ')
 }

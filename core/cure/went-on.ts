@@ -6,13 +6,13 @@ export interface PutOnPieces {
   massG: Grams
   saltFraction: Fraction
   sugarFraction: Fraction
-  /** Numbers; null: shared over all by weight. */
-  pieces: readonly number[] | null
+  /** By number, or number and part; null: shared over all by weight. */
+  pieces: readonly (number | string)[] | null
   unweighed: boolean
 }
 /** Salt and sugar on a piece as shares of its green weight; `open`: at least that, for more went on unweighed. */
 export interface PieceSalt {
-  number: number
+  number: number | string
   saltShare: Fraction
   sugarShare: Fraction
   open: boolean
@@ -20,7 +20,7 @@ export interface PieceSalt {
 
 /** What of salt and sugar went onto each piece, by weight where a put is shared. Green weights more than 0. */
 export const wentOn = (
-  pieces: readonly { number: number; greenG: Grams }[],
+  pieces: readonly { number: number | string; greenG: Grams }[],
   puts: readonly PutOnPieces[],
 ): PieceSalt[] =>
   pieces.map(({ number }) => {

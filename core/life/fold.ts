@@ -1,5 +1,7 @@
 import type { Milliseconds } from '../units/quantities'
-import { CONTRADICTION_OF, MEANING, type ContradictionCode, type Mend, type Stage } from './meaning'
+import { divide, leave } from './divide'
+import type { GoneWhy } from './gone'
+import { CONTRADICTION_OF, GONE_CONTRADICTS, MEANING, type ContradictionCode, type Mend, type Stage } from './meaning'
 import { restack } from './restack'
 import { byHappening, type PieceFace, type Step } from './step'
 
@@ -15,6 +17,9 @@ export interface Stay {
 /** What became of a piece. Stays follow each other without gap from its rub. */
 export interface PieceLife {
   pieceId: number
+  /** What it was cut from after the rub, and when; one that was rubbed began with it. */
+  parentId: number | null
+  bornAtMs: Milliseconds
   stays: Stay[]
   stage: Stage
   /** Since when it stands in this stage. */
@@ -29,10 +34,15 @@ export interface PieceLife {
   stackTurns: number | null
   rubbedAtMs: Milliseconds
   outAtMs: Milliseconds | null
+  /** When it was first sliced from. */
+  slicedAtMs: Milliseconds | null
+  /** Since when it is a piece no more, and why. */
+  goneAtMs: Milliseconds | null
+  goneWhy: GoneWhy | null
 }
 
 export interface LotLife {
-  /** In the order asked for. */
+  /** By id; what was cut up since is among them. */
   pieces: PieceLife[]
   /** When the last piece left the cure; null while one lies in it. */
   cureEndedAtMs: Milliseconds | null
@@ -85,35 +95,49 @@ function momentsOf(steps: readonly Step[]): Moment[] {
  */
 export function foldLife(steps: readonly Step[]): Folded {
   const lives = new Map<number, Walking>()
+  const rubbedIds = new Set(steps.flatMap(step => (step.kind === 'rub' ? step.pieces : [])))
   let drainedAtMs: Milliseconds | null = null
   for (const { atMs, isEnd, step } of momentsOf(steps)) {
     if (isEnd) {
-      for (const id of step.pieces) end(lives.get(id)!, step, atMs)
+      for (const id of step.pieces) for (const life of heirsOf(lives, id)) end(life, step, atMs)
       continue
     }
-    const found = contradictionOf(step, lives)
+    const found = contradictionOf(step, lives, rubbedIds)
     if (found) return { ok: false, contradiction: found }
     for (const id of step.pieces) {
       const life = step.kind === 'rub' ? rubbed(id, step) : lives.get(id)!
       lives.set(id, life)
       begin(life, step)
+      if (step.kind === 'cut') for (const part of divide(life, step)) lives.set(part.pieceId, part)
     }
-    restack([...lives.values()], step)
+    restack([...lives.values()].filter(life => life.goneAtMs === null), step)
     if (step.kind === 'drain') drainedAtMs = atMs
   }
   const pieces = [...lives.values()].toSorted((a, b) => a.pieceId - b.pieceId)
-  const out = pieces.flatMap(life => life.outAtMs ?? [])
+  const asked = pieces.filter(life => life.goneAtMs === null || (life.goneWhy !== 'cut' && life.outAtMs !== null))
+  const out = asked.flatMap(life => life.outAtMs ?? [])
   return {
     ok: true,
     life: {
       pieces: pieces.map(({ by: _by, before: _before, ...life }) => life),
-      cureEndedAtMs: pieces.length > 0 && out.length === pieces.length ? Math.max(...out) : null,
+      cureEndedAtMs: asked.length > 0 && out.length === asked.length ? Math.max(...out) : null,
       drainedAtMs,
     },
   }
 }
 
-function contradictionOf(step: Step, lives: ReadonlyMap<number, Walking>): Contradiction | null {
+/** A piece, or what it was cut into. */
+const heirsOf = (lives: ReadonlyMap<number, Walking>, id: number): Walking[] => {
+  const life = lives.get(id)!
+  if (life.goneWhy !== 'cut') return [life]
+  return [...lives.values()].filter(one => one.parentId === id).flatMap(one => heirsOf(lives, one.pieceId))
+}
+
+function contradictionOf(
+  step: Step,
+  lives: ReadonlyMap<number, Walking>,
+  rubbedIds: ReadonlySet<number>,
+): Contradiction | null {
   const { stages } = MEANING[step.kind]
   const not = (pieces: number[], code: ContradictionCode, first: Step | null, mend: Mend): Contradiction => ({
     code,
@@ -127,7 +151,15 @@ function contradictionOf(step: Step, lives: ReadonlyMap<number, Walking>): Contr
     return again.length > 0 ? not(again, 'rubbed_twice', lives.get(again[0]!)!.by, 'void_one') : null
   }
   const unborn = step.pieces.filter(id => !lives.has(id))
-  if (unborn.length > 0) return not(unborn, 'before_rub', null, 'other_time')
+  if (unborn.length > 0)
+    return not(unborn, rubbedIds.size === 0 || unborn.every(id => rubbedIds.has(id)) ? 'before_rub' : 'not_yet_cut', null, 'other_time')
+  const gone = step.pieces.map(id => lives.get(id)!).find(life => life.goneWhy !== null)
+  if (gone) {
+    const same = step.pieces.filter(id => lives.get(id)!.goneWhy === gone.goneWhy)
+    return not(same, GONE_CONTRADICTS[gone.goneWhy!].code, gone.by, GONE_CONTRADICTS[gone.goneWhy!].mend)
+  }
+  const begun = step.kind === 'cut' ? step.pieces.filter(id => lives.get(id)!.slicedAtMs !== null) : []
+  if (begun.length > 0) return not(begun, 'sliced', null, 'other_time')
   const first = step.pieces.map(id => lives.get(id)!).find(life => !stages.includes(life.stage))
   if (!first) return null
   const alike = step.pieces.filter(id => lives.get(id)!.stage === first.stage)
@@ -137,6 +169,8 @@ function contradictionOf(step: Step, lives: ReadonlyMap<number, Walking>): Contr
 
 const rubbed = (pieceId: number, step: Step & { kind: 'rub' }): Walking => ({
   pieceId,
+  parentId: null,
+  bornAtMs: step.fromMs,
   stays: [],
   stage: 'cure',
   sinceMs: step.fromMs,
@@ -147,6 +181,9 @@ const rubbed = (pieceId: number, step: Step & { kind: 'rub' }): Walking => ({
   stackTurns: null,
   rubbedAtMs: step.fromMs,
   outAtMs: null,
+  slicedAtMs: null,
+  goneAtMs: null,
+  goneWhy: null,
   by: step,
   before: null,
 })
@@ -163,6 +200,10 @@ function begin(life: Walking, step: Step): void {
   }
   if (step.kind === 'move') life.spot = step.figures.spot
   stay(life, step.fromMs)
+  if (step.kind === 'slice') {
+    life.slicedAtMs ??= step.fromMs
+    if (step.figures.all) leave(life, step, 'sliced')
+  }
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { GoneWhy } from './gone'
 import type { StepKind } from './step'
 
 /**
@@ -8,10 +9,12 @@ export const STAGES = ['cure', 'soak', 'dry', 'heat', 'rest'] as const
 export type Stage = (typeof STAGES)[number]
 
 /** Why a step cannot stand where it is told. */
-export type ContradictionCode = 'before_rub' | 'rubbed_twice' | 'out_of_cure' | 'still_curing' | 'in_water' | 'in_heat'
+export type ContradictionCode
+  = | 'before_rub' | 'rubbed_twice' | 'out_of_cure' | 'still_curing' | 'in_water' | 'in_heat'
+    | 'not_yet_cut' | 'cut_up' | 'sliced' | 'taken'
 
 /** What sets it right: another hour; the missing step, told; or one of the two voided. */
-export type Mend = 'other_time' | 'tell_out' | 'tell_heat_end' | 'void_one'
+export type Mend = 'other_time' | 'tell_out' | 'tell_heat_end' | 'void_one' | 'tell_parts'
 
 export interface Meaning {
   /** Stages in which it can be done. */
@@ -47,11 +50,19 @@ export const MEANING: Readonly<Record<StepKind, Meaning>> = {
   // A glaze goes on between or during heats; a marinade goes on where the meat lies.
   flavour: { stages: [...RAW_OR_SMOKED, 'heat'], lasts: true },
   heat: { stages: OUT, becomes: 'heat', lasts: true, leaves: 'rest' },
+  cut: { stages: ['cure', ...OUT] },
   slice: { stages: RAW_OR_SMOKED },
 }
 
 /** After it a piece lies elsewhere, or stands in another stage: what lay warm is judged afresh. */
-export const changesStand = (kind: StepKind): boolean => kind === 'move' || MEANING[kind].becomes !== undefined
+export const changesStand = (kind: StepKind): boolean => kind === 'move' || kind === 'cut' || MEANING[kind].becomes !== undefined
+
+/** Why a piece that is one no more cannot be had for a step, and what mends it. */
+export const GONE_CONTRADICTS: Readonly<Record<GoneWhy, { code: ContradictionCode; mend: Mend }>> = {
+  cut: { code: 'cut_up', mend: 'tell_parts' },
+  sliced: { code: 'sliced', mend: 'other_time' },
+  taken: { code: 'taken', mend: 'other_time' },
+}
 
 /** Why a piece in a stage cannot be had for a step, and what mends it. */
 export const CONTRADICTION_OF: Readonly<Record<Stage, { code: ContradictionCode; mend: Mend }>> = {

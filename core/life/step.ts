@@ -17,6 +17,7 @@ export const STEP_KINDS = [
   'rest',
   'flavour',
   'heat',
+  'cut',
   'slice',
 ] as const
 export type StepKind = (typeof STEP_KINDS)[number]
@@ -64,6 +65,10 @@ export const FRY_VERDICTS = ['done', 'again'] as const
 export type FryVerdict = (typeof FRY_VERDICTS)[number]
 export type SaltTaste = 1 | 2 | 3 | 4 | 5
 
+/** What comes off when a piece is cut up after the rub. */
+export const CUT_OFFS = ['rind', 'bone', 'fat', 'trim', 'samples'] as const
+export type CutOff = (typeof CUT_OFFS)[number]
+
 /** What left the meat: grams at its least and at its most. */
 export interface DrainedG {
   lowG: Grams
@@ -108,7 +113,14 @@ export interface FiguresOfStep {
   rest: { how: RestWay }
   /** `back`: at its end the pieces lie where they lay before. */
   heat: { code: string; targetC: Celsius; back: boolean }
-  slice: Readonly<Record<never, never>>
+  /** One piece, cut into one part or more; `parts` by id, weighed as they were then. `wholeG`: what it weighed just before. */
+  cut: {
+    parts: readonly { pieceId: number; netG: Grams }[]
+    offcuts: readonly { kind: CutOff; netG: Grams }[]
+    wholeG: Grams | null
+  }
+  /** `all`: that was all of these pieces. */
+  slice: { all?: boolean }
 }
 
 /** A step as it stands in the tables. `toMs` null: still going; equal to `fromMs`: an instant. */

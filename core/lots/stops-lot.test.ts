@@ -1,25 +1,35 @@
 import { describe, expect, it } from 'vitest'
+import { pieceTree } from '../life/parts'
 import { destroysLot, stopsLot, stopsPieces, type HoldState } from './stops-lot'
 
+const FOUR = pieceTree([1, 2, 3, 4].map(id => ({ id, parentId: null })))
+/** 4 was cut into 5 and 6. */
+const CUT = pieceTree([...[1, 2, 3, 4].map(id => ({ id, parentId: null })), { id: 5, parentId: 4 }, { id: 6, parentId: 4 }])
 const hold = (disposition: HoldState['disposition'], pieceIds: number[] | null = null): HoldState => ({ disposition, pieceIds })
 
 describe('a hold', () => {
   it('stops its lot until it is decided', () => {
-    expect(stopsLot(hold(null), 4)).toBe(true)
-    expect(stopsLot(hold(null, [1]), 4)).toBe(true)
-    expect([hold('release'), hold('rework', [1])].map(one => stopsLot(one, 4))).toEqual([false, false])
+    expect(stopsLot(hold(null), FOUR)).toBe(true)
+    expect(stopsLot(hold(null, [1]), FOUR)).toBe(true)
+    expect([hold('release'), hold('rework', [1])].map(one => stopsLot(one, FOUR))).toEqual([false, false])
   })
   it('that destroys some pieces leaves the others', () => {
-    expect(destroysLot(hold('destroy', [1, 2]), 4)).toBe(false)
-    expect(stopsLot(hold('destroy', [1, 2]), 4)).toBe(false)
-    expect(stopsLot(hold('destroy', [1, 2, 3, 4]), 4)).toBe(true)
-    expect(destroysLot(hold('destroy'), 4)).toBe(true)
+    expect(destroysLot(hold('destroy', [1, 2]), FOUR)).toBe(false)
+    expect(stopsLot(hold('destroy', [1, 2]), FOUR)).toBe(false)
+    expect(stopsLot(hold('destroy', [1, 2, 3, 4]), FOUR)).toBe(true)
+    expect(destroysLot(hold('destroy'), FOUR)).toBe(true)
   })
   it('on some pieces stops those alone', () => {
-    expect(stopsPieces(hold(null, [1, 2]), [2, 3])).toBe(true)
-    expect(stopsPieces(hold(null, [1, 2]), [3, 4])).toBe(false)
-    expect(stopsPieces(hold('destroy', [1]), [1])).toBe(true)
-    expect(stopsPieces(hold(null), [3])).toBe(true)
-    expect(stopsPieces(hold('release'), [3])).toBe(false)
+    expect(stopsPieces(hold(null, [1, 2]), [2, 3], FOUR)).toBe(true)
+    expect(stopsPieces(hold(null, [1, 2]), [3, 4], FOUR)).toBe(false)
+    expect(stopsPieces(hold('destroy', [1]), [1], FOUR)).toBe(true)
+    expect(stopsPieces(hold(null), [3], FOUR)).toBe(true)
+    expect(stopsPieces(hold('release'), [3], FOUR)).toBe(false)
+  })
+  it('on a piece is on whatever is cut from it, and on a part leaves the other', () => {
+    expect(stopsPieces(hold(null, [4]), [5], CUT)).toBe(true)
+    expect(stopsPieces(hold(null, [5]), [6], CUT)).toBe(false)
+    expect(destroysLot(hold('destroy', [1, 2, 3, 4]), CUT)).toBe(true)
+    expect(destroysLot(hold('destroy', [1, 2, 3, 5]), CUT)).toBe(false)
   })
 })

@@ -13,6 +13,7 @@ export interface DueLot {
   plan: Plan
   /** Of pieces with a plan of their own. */
   piecePlans: readonly { pieces: readonly number[]; plan: Plan }[]
+  /** What is there: not what was sliced to the end. */
   pieces: readonly { id: number; outAtMs: Milliseconds | null }[]
   turns: readonly { atMs: Milliseconds; pieces: readonly number[] | null }[]
   /** All but turns, in order of happening. */

@@ -2,7 +2,7 @@ import { UNACCOUNTED_SHARE } from '../rules/house'
 import type { Fraction, Grams } from '../units/quantities'
 
 /** Where green weight can go besides packs. */
-export const OFFCUT_KINDS = ['ends', 'rind', 'fat', 'trim', 'samples', 'destroyed'] as const
+export const OFFCUT_KINDS = ['ends', 'rind', 'fat', 'trim', 'bone', 'samples', 'destroyed'] as const
 export type OffcutKind = (typeof OFFCUT_KINDS)[number]
 
 export interface BalanceParts {

@@ -21,7 +21,7 @@ export interface LotFacts extends Omit<DueLot, 'plan' | 'piecePlans' | 'pieces'>
   drainedAtMs?: Milliseconds | null
   openHolds: readonly string[]
   runs: readonly { code: string; pulledAtMs: Milliseconds | null; cooled: boolean; cold: boolean; pieces: number }[]
-  pieces: readonly (Lying & DueLot['pieces'][number])[]
+  pieces: readonly (Lying & DueLot['pieces'][number] & { goneAtMs?: Milliseconds | null })[]
   packs: number
   unsent: number
   /** Ready to slice, and what of it is neither packed nor off; null until it was weighed. */
@@ -32,6 +32,7 @@ export interface LotFacts extends Omit<DueLot, 'plan' | 'piecePlans' | 'pieces'>
 /** A lot as its plans ask of it. */
 export const dueLot = (lot: Omit<LotFacts, 'runs' | 'openHolds' | 'packs' | 'unsent' | 'readyG' | 'leftG' | 'cureEndedAtMs'>): DueLot => ({
   ...lot,
+  pieces: lot.pieces.filter(piece => (piece.goneAtMs ?? null) === null),
   plan: lot.plan.plan,
   piecePlans: lot.piecePlans.map(({ pieces, plan }) => ({ pieces: pieces ?? [], plan })),
 })

@@ -23,6 +23,7 @@ import * as calendarLinks from './migrations/2026-12-05-calendar-links'
 import * as stacks from './migrations/2026-12-06-stacks'
 import * as placeChecks from './migrations/2026-12-07-place-checks'
 import * as tags from './migrations/2026-12-08-tags'
+import * as parts from './migrations/2026-12-09-parts'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -54,6 +55,7 @@ const MIGRATIONS: readonly Migration[] = [
   stacks,
   placeChecks,
   tags,
+  parts,
 ]
 
 /**

@@ -63,7 +63,7 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
         await rows<{ lotId: number; meatLotId: number; greenG: string }>(
           lotIds,
           ids => `
-      SELECT lot_id AS lotId, meat_lot_id AS meatLotId, SUM(green_g) AS greenG FROM pieces WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY lot_id, meat_lot_id`,
+      SELECT lot_id AS lotId, meat_lot_id AS meatLotId, SUM(green_g) AS greenG FROM pieces WHERE voided = 0 AND parent_id IS NULL AND lot_id IN (${ids}) GROUP BY lot_id, meat_lot_id`,
         )
       ).map(row => ({ ...row, greenG: Number(row.greenG) })),
     runsOf: lotIds =>
@@ -138,7 +138,7 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       rows(
         runIds,
         ids => `
-      SELECT DISTINCT r.run_id AS runId, p.lot_id AS lotId, l.code FROM run_pieces r
+      SELECT STRAIGHT_JOIN DISTINCT r.run_id AS runId, p.lot_id AS lotId, l.code FROM run_pieces r
       JOIN pieces p ON p.id = r.piece_id AND p.voided = 0 JOIN lots l ON l.id = p.lot_id AND l.voided = 0
       WHERE r.voided = 0 AND r.run_id IN (${ids})`,
       ),

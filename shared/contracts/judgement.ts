@@ -15,8 +15,8 @@ export interface Judgement {
   rind: Rind
   /** Of the lot, or of the pieces that decide; null without nitrite. */
   lot: PpmWithBounds | null
-  /** Numbers of pieces on which something went alone, and whose figure decides; left out: all are alike. */
-  decides?: number[]
+  /** Pieces on which something went alone, and whose figure decides, "3" or "3a"; left out: all are alike. */
+  decides?: (number | string)[]
   pieces: PpmWithBounds[]
   row: RuleRow
   method: CureMethod

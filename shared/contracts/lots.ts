@@ -1,3 +1,4 @@
+import type { GoneWhy } from '#core/life/gone'
 import type { Stage } from '#core/life/meaning'
 import type { AddFace, Feel, PieceFace } from '#core/life/step'
 import type { Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
@@ -63,8 +64,15 @@ export interface BenchView {
 export interface LotPiece {
   id: number
   number: number
+  /** "a" of what was cut off a piece after the rub, whose number it keeps; null: it was rubbed itself. */
+  part: string | null
+  parentId: number | null
+  /** Number and part, "3", "3a": what it is called in its lot. */
+  label: string
   meatCode: string
+  /** Of a part its share of what was weighed before the rub. */
   greenG: Grams
+  /** Of a part what it weighed at the cut. */
   greenTyped: string
   bag: number | null
   tag: string | null
@@ -78,6 +86,9 @@ export interface LotPiece {
   /** Where it lies in its stack, 1 at the bottom, and how often all of that was turned; null: in none. */
   layer: number | null
   stackTurns: number | null
+  /** Since when it is a piece no more: sliced to the end, or taken away. */
+  goneAtMs: Milliseconds | null
+  goneWhy: Exclude<GoneWhy, 'cut'> | null
 }
 
 /** What every room needs to know of a lot. */
@@ -171,7 +182,18 @@ export interface ResidualView {
   why: 'lab_always' | 'nitrate' | 'unweighed' | 'no_figure' | 'not_finished' | 'over' | null
 }
 
+/** A piece that was cut up after the rub, and when. */
+export interface CutUp {
+  id: number
+  parentId: number | null
+  label: string
+  atMs: Milliseconds
+}
+
 export interface LotView extends Omit<LotSummary, 'judgement'> {
+  /** As they were weighed before the rub; what was cut up since is among them. */
+  rubbed: LotPiece[]
+  cutUp: CutUp[]
   judgement: Judgement
   residual: ResidualView | null
   targets: Targets
@@ -200,7 +222,7 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     id: number
     application: number
     /** Of the pieces it went on; null: all. */
-    pieceNumbers: number[] | null
+    pieceNumbers: (number | string)[] | null
     /** When it went on, on which face, for what; null: with the rub, all over, for the cure. */
     atMs: Milliseconds | null
     face: AddFace | null

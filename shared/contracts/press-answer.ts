@@ -13,11 +13,11 @@ export type LotNow = Pick<
   leastPpm?: Ppm | null
   /** Judged afresh, where something was put on. */
   judgement?: JudgementBrief
-  pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs' | 'layer' | 'stackTurns'>[]
+  pieces: Pick<LotPiece, 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs' | 'layer' | 'stackTurns' | 'goneAtMs' | 'goneWhy'>[]
 }
 
 /** What a press answers: the steps by lot, and the lots as they are now. */
 export interface PressAnswer {
-  steps: { id: number; lot: string; kind: ToldKind; pieces: readonly number[] }[]
+  steps: { id: number; lot: string; kind: ToldKind; pieces: readonly (number | string)[] }[]
   lots: LotNow[]
 }

@@ -115,7 +115,7 @@ export type RecordOf = OfEveryKind<{
   }
   place_added: { typed: { name: string; kind: PlaceKind }; computed: { id: number; code: string } }
   place_changed: { typed: { name: string; kind: PlaceKind; inUse: boolean }; computed: { id: number; before: { name: string } } }
-  piece_tagged: { typed: { tag: string | null }; computed: { pieceId: number; number: number; before: string | null } }
+  piece_tagged: { typed: { tag: string | null }; computed: { pieceId: number; number: number | string; before: string | null } }
   check_list_added: { typed: { name: string; items: readonly string[] }; computed: { id: number } }
   check_list_changed: {
     typed: { name: string; items: readonly string[]; inUse: boolean }
@@ -143,7 +143,7 @@ export type RecordOf = OfEveryKind<{
   plan_changed: {
     typed: { plan: Plan; pieces: readonly number[] | null; reason: string }
     /** `pieces`: their numbers; null: the lot. */
-    computed: { planId: number; lotId: number; before: Plan; assumed: boolean; pieces: readonly number[] | null }
+    computed: { planId: number; lotId: number; before: Plan; assumed: boolean; pieces: readonly (number | string)[] | null }
   }
   party_added: { typed: { kind: string; name: string }; computed: { id: number } }
   party_changed: {
@@ -250,9 +250,14 @@ export type RecordOf = OfEveryKind<{
         id: number
         lot: string
         kind: ToldKind
-        pieces: readonly number[]
+        /** By number; what was cut from another by number and part. */
+        pieces: readonly (number | string)[]
+        /** It was told of these, which were one piece then. */
+        instead?: readonly (number | string)[]
+        /** What a piece was cut into. */
+        into?: readonly string[]
         /** Its stacks as they lie after it, by number from the bottom up. */
-        stacks?: readonly (readonly number[])[]
+        stacks?: readonly (readonly (number | string)[])[]
       }[]
       /** Names of the places that were moved to, by id. */
       places: Readonly<Record<number, string>>

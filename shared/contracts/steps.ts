@@ -3,6 +3,7 @@ import { TURN_WAYS } from '#core/life/rhythm'
 import {
   ADD_FACES,
   COLOURS,
+  CUT_OFFS,
   DRY_WAYS,
   FEELS,
   FLAVOUR_WAYS,
@@ -17,6 +18,7 @@ import {
 import { MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/house'
 import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
+import { tag } from './tags'
 import { named } from './issues'
 
 /** Lots in one press, and kinds of step in it. */
@@ -25,6 +27,9 @@ export const MOST_STEPS_A_PRESS = 4
 const MOST_AGO_MINUTES = 24 * 60
 /** Pieces of one lot on one scale, grams. */
 export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
+/** A part of a piece, or what came off one, grams. */
+export const PART_RANGE = { minG: 1, maxG: 60_000 }
+export const MOST_PARTS = 12
 const MOST_ML = 50_000
 export const LITRES = { least: 0.1, most: 1000 }
 /** Changes of the water, or rinses. */
@@ -91,14 +96,42 @@ const stepInput = z.discriminatedUnion('kind', [
     note: note(),
   }),
   z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable(), order: order() }),
-  /** The meat, all pieces of the press on one scale: it bounds what ran off unseen. */
-  z.strictObject({
-    kind: z.literal('weigh'),
-    weight: weight(MEAT_RANGE),
-    scaleId: instrumentId(),
-    /** Salt lies on it still. */
-    saltLies: z.boolean(),
-  }),
+  /** The meat: all pieces of the press on one scale, or some of them together on each tare. */
+  z
+    .strictObject({
+      kind: z.literal('weigh'),
+      weight: weight(MEAT_RANGE).nullable().default(null),
+      groups: z
+        .array(z.strictObject({ pieces: z.array(z.int().positive()).min(1).max(MOST_PIECES), weight: weight(MEAT_RANGE) }))
+        .max(MOST_PIECES)
+        .default([]),
+      scaleId: instrumentId(),
+      /** Salt lies on it still. */
+      saltLies: z.boolean(),
+    })
+    .refine(({ weight: all, groups }) => (all === null) !== (groups.length === 0), { error: 'weighed_one_way', path: ['weight'] })
+    .refine(
+      ({ groups }) => {
+        const ids = groups.flatMap(group => group.pieces)
+        return new Set(ids).size === ids.length
+      },
+      { error: 'piece_twice', path: ['groups'] },
+    ),
+  /** One piece, cut into parts; what it weighed just before, if somebody looked. */
+  z
+    .strictObject({
+      kind: z.literal('cut'),
+      whole: weight(MEAT_RANGE).nullable(),
+      into: z
+        .array(z.strictObject({ weight: weight(PART_RANGE), tag: tag().nullable() }))
+        .min(1, named('no_parts'))
+        .max(MOST_PARTS, named('too_many_parts')),
+      offcuts: z.array(z.strictObject({ kind: z.enum(CUT_OFFS), weight: weight(PART_RANGE) })).max(2 * CUT_OFFS.length),
+      scaleId: instrumentId(),
+      /** Missing or too much was asked about, and stands. */
+      sure: sure(),
+    })
+    .refine(cut => cut.into.length + cut.offcuts.length > 1, { error: 'nothing_cut', path: ['into'] }),
   z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(MOST_CHANGES).nullable() }),
   z.strictObject({
     kind: z.literal('soak'),
@@ -163,6 +196,17 @@ export const pressInput = z
     error: 'lot_twice',
     path: ['lots'],
   })
+  .refine(input => input.steps.every(step => step.kind !== 'cut') || (input.steps.length === 1 && input.lots[0]!.pieces?.length === 1), {
+    error: 'one_piece_a_cut',
+    path: ['lots', 0, 'pieces'],
+  })
+  .refine(
+    ({ steps, lots }) => {
+      const groups = steps.flatMap(step => (step.kind === 'weigh' ? step.groups : []))
+      return groups.length === 0 || (steps.length === 1 && lots.length === 1)
+    },
+    { error: 'one_lot_a_weighing', path: ['lots'] },
+  )
   .refine(input => input.lots.length === 1 || input.steps.every(step => !('parts' in step)), {
     error: 'one_lot_a_put',
     path: ['lots'],

@@ -17,6 +17,7 @@ export const STEP_DONE: Readonly<Record<StepKind, string>> = {
   rest: 'laid to rest',
   heat: 'put into the smoke',
   flavour: 'flavoured',
+  cut: 'cut up',
   slice: 'sliced',
 }
 
@@ -26,6 +27,7 @@ export const MEND_WORDS: Readonly<Record<Mend, string>> = {
   tell_out: 'Say when it came out of the cure first.',
   tell_heat_end: 'Say when it came out of the smoke first.',
   void_one: 'Void one of the two.',
+  tell_parts: 'Choose the parts it was cut into.',
 }
 
 /** What stands in the way of a second step, before its own time is said. */
@@ -36,6 +38,10 @@ export const WHY_NOT: Readonly<Record<ContradictionCode, string>> = {
   still_curing: 'was still in the cure',
   in_water: 'lay in water',
   in_heat: 'was in the smoke',
+  not_yet_cut: 'was not cut off yet',
+  cut_up: 'was cut up',
+  sliced: 'was sliced',
+  taken: 'was taken away',
 }
 
 /** How flavour went on. */

@@ -107,7 +107,7 @@ const which = computed(() => {
         <StateMark v-if="over" tone="watch">past best by</StateMark>
         <StateMark v-if="lot.saltOnly" tone="cold">salt only: {{ limit(4) }} or colder</StateMark>
         <span v-if="due.length && due.length < ids.length" class="small">
-          still to turn: {{ pieces.filter(piece => due.includes(piece.id)).map(piece => piece.number).join(', ') }}
+          still to turn: {{ pieces.filter(piece => due.includes(piece.id)).map(piece => piece.label).join(', ') }}
         </span>
         <span v-if="lot.drainedAtMs" class="small soft">drained {{ moment(lot.drainedAtMs) }}</span>
         <VBtn v-if="addsNow && mayWrite" variant="outlined" color="primary" class="adds" @click="say('add')">
@@ -130,6 +130,7 @@ const which = computed(() => {
       :add="add"
       :turn="turning"
       :pieces="pieces"
+      :chosen="chosen"
       :now-ms="nowMs"
     />
     <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>

@@ -87,6 +87,8 @@ const main = computed(() => {
       :curing="false"
       :lot="lot"
       :flavour="flavour"
+      :pieces="pieces"
+      :chosen="chosen"
       :now-ms="nowMs"
     />
     <div v-else-if="mayWrite" class="acts">

@@ -9,6 +9,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import AddStep from '~/components/steps/AddStep.vue'
+import CutStep from '~/components/steps/CutStep.vue'
 import DrainStep from '~/components/steps/DrainStep.vue'
 import FlavourStep from '~/components/steps/FlavourStep.vue'
 import FryStep from '~/components/steps/FryStep.vue'
@@ -35,13 +36,15 @@ const props = defineProps<{
   /** A turn as its plan has it. */
   turn?: PlanPress | undefined
   flavour?: FlavourWay | undefined
-  /** Those that may lie in a stack. */
-  pieces?: LotPiece[]
+  /** Those of the row, and of them those that were chosen; none: all are meant. */
+  pieces: LotPiece[]
+  chosen: number[]
 }>()
 const VERBS = {
   drain: 'Drained: ',
   leak: 'Leaked: ',
   weigh: 'Weighed: ',
+  cut: 'Cut up: ',
   look: 'Looked at: ',
   more: '',
   turn: 'Turned: ',
@@ -59,6 +62,7 @@ const VERBS = {
 } as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
 const { asking, saving, insistWords, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
+const meant = computed(() => props.pieces.filter(piece => props.chosen.length === 0 || props.chosen.includes(piece.id)))
 const early = computed(() => props.nowMs - props.lot.rubbedAtMs < DRAIN_SETTLED_MS)
 const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
 </script>
@@ -75,7 +79,15 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       @tell="tell"
       @close="close"
     />
-    <WeighStep v-else-if="asking === 'weigh'" :saving="saving" @tell="tell" @close="close" />
+    <WeighStep
+      v-else-if="asking === 'weigh'"
+      :pieces="meant"
+      :curing="curing"
+      :saving="saving"
+      @tell="tell"
+      @close="close"
+    />
+    <CutStep v-else-if="asking === 'cut'" :pieces="meant" :saving="saving" @tell="tell" @close="close" />
     <LookStep v-else-if="asking === 'look'" :saving="saving" @tell="tell" @close="close" />
     <TouchStep v-else-if="asking === 'touch'" :saving="saving" @tell="tell" @close="close" />
     <SoakStep v-else-if="asking === 'soak'" :saving="saving" @tell="tell" @close="close" />
@@ -107,7 +119,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       @close="close"
     />
     <StackStep
-      v-else-if="asking === 'stack' && pieces && from !== null"
+      v-else-if="asking === 'stack' && from !== null"
       :pieces="pieces"
       :place-id="from"
       :saving="saving"

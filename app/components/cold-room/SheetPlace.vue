@@ -55,7 +55,7 @@ const spotWords = ({ tag, spot, face }: LyingLot['pieces'][number]) => [tag, spo
             </div>
           </th>
           <td>
-            <div v-for="piece in row.pieces" :key="piece.id"><strong>{{ piece.number }}</strong> <span class="small">{{ spotWords(piece) }}</span></div>
+            <div v-for="piece in row.pieces" :key="piece.id"><strong>{{ piece.label }}</strong> <span class="small">{{ spotWords(piece) }}</span></div>
           </td>
           <td v-for="day in days" :key="day.date">
             <div v-for="words in workOf(row, day)" :key="words" class="job"><span class="tick" aria-hidden="true" />{{ words }}</div>

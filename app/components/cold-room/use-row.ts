@@ -8,7 +8,7 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What a row asks before it records. */
-type Form = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour' | 'stack'
+type Form = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour' | 'stack' | 'cut'
 export type Asking = Form | 'more' | 'when'
 type Verb = Exclude<Asking, 'when'> | 'turn' | 'out' | 'next'
 
@@ -56,6 +56,11 @@ export function useRow(lot: () => PressLot, planned: Planned) {
     if (!lots) return
     taken?.()
     close()
+    // Its parts are known once the floor is read again.
+    if (steps.some(step => step.kind === 'cut')) {
+      void floor.load()
+      return
+    }
     if (!steps.some(step => changesStand(step.kind))) {
       floor.apply(lots)
       return

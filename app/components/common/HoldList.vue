@@ -10,7 +10,7 @@ import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 import { useSession } from '~/stores/session'
 
-const props = withDefaults(defineProps<{ holds: HoldView[]; what?: string; pieces?: readonly { id: number; number: number }[] }>(), {
+const props = withDefaults(defineProps<{ holds: HoldView[]; what?: string; pieces?: readonly { id: number; label: string }[] }>(), {
   what: 'lot',
   pieces: () => [],
 })
@@ -25,7 +25,7 @@ const deciding = ref<number | null>(null)
 
 /** Which pieces, where, from when to when, how warm: as far as the hold says. */
 function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string {
-  const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.number)
+  const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.label)
   const some = numbers.length > 0 && numbers.length < props.pieces.length
   return [
     some && `${piecesWords(numbers)}`,

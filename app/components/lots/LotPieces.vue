@@ -27,9 +27,9 @@ const { meat } = useNotation()
         </tr>
       </thead>
       <tbody>
-        <tr v-for="piece in lot.pieces" :key="piece.id">
+        <tr v-for="piece in lot.rubbed" :key="piece.id">
           <td>
-            {{ piece.number }}<span v-if="piece.bag" class="small soft bag"> bag {{ piece.bag }}</span>
+            {{ piece.label }}<span v-if="piece.bag" class="small soft bag"> bag {{ piece.bag }}</span>
             <PieceTag :code="lot.code" :piece="piece" @tagged="emit('corrected')" />
           </td>
           <td><LotCode :code="piece.meatCode" /></td>
@@ -39,7 +39,7 @@ const { meat } = useNotation()
             <CorrectButton
               :id="piece.id"
               what="piece_weight"
-              :about="`piece ${piece.number}`"
+              :about="`piece ${piece.label}`"
               :now="piece.greenTyped"
               @corrected="emit('corrected')"
             />

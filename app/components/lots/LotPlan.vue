@@ -30,7 +30,7 @@ const sure = ref(false)
 const before = computed(() => planOf(props.lot, chosen.value))
 const today = computed(() => turningDay(props.lot.rubbedAtMs, props.nowMs, props.lot.zone))
 const numbers = (ids: readonly number[] | null) =>
-  props.lot.pieces.filter(piece => ids?.includes(piece.id)).map(piece => piece.number).join(', ')
+  props.lot.pieces.filter(piece => ids?.includes(piece.id)).map(piece => piece.label).join(', ')
 const changes = computed(() => (draft.value ? changesWords(before.value, draft.value, as.value) : ''))
 const isDoubtful = computed(() => draft.value !== null && planDoubt(draft.value) !== null)
 function begin(): void {

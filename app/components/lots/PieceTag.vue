@@ -20,7 +20,7 @@ async function keep(): Promise<void> {
   const done = await save(`/api/pieces/${props.piece.id}/tag`, { tag })
   if (!done) return
   typed.value = null
-  recorded(`${props.code}: piece ${props.piece.number} ${tag ? `is tagged ${tag}` : 'has no tag'}.`, done.eventId, async () => emit('tagged'))
+  recorded(`${props.code}: piece ${props.piece.label} ${tag ? `is tagged ${tag}` : 'has no tag'}.`, done.eventId, async () => emit('tagged'))
   emit('tagged')
 }
 </script>
@@ -29,7 +29,7 @@ async function keep(): Promise<void> {
   <form v-if="typed !== null" class="row" @submit.prevent="keep" @keydown.esc="typed = null">
     <VTextField
       v-model="typed"
-      :label="`Tag of piece ${piece.number}`"
+      :label="`Tag of piece ${piece.label}`"
       :maxlength="LONGEST_TAG"
       :error-messages="errorAt('tag')"
       autofocus
@@ -44,7 +44,7 @@ async function keep(): Promise<void> {
       variant="text"
       size="small"
       :icon="mdiTagOutline"
-      :aria-label="`Tag piece ${piece.number}`"
+      :aria-label="`Tag piece ${piece.label}`"
       @click="typed = piece.tag ?? ''"
     />
   </span>

@@ -93,7 +93,7 @@ async function start(unchecked = false): Promise<void> {
           :aria-pressed="draft.pieceIds.includes(piece.id)"
           @click="toggle(piece.id)"
         >
-          {{ piece.number }}: {{ meat(piece.greenG) }}
+          {{ piece.label }}: {{ meat(piece.greenG) }}
         </VBtn>
       </div>
     </div>

@@ -11,7 +11,7 @@ import type { ToldStep } from './press'
 const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: (typeof ASKED)[number]]; late: []; close: [] }>()
 const { temperature } = useNotation()
-const ASKED = ['leak', 'weigh', 'add', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'stack'] as const
+const ASKED = ['leak', 'weigh', 'add', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'stack', 'cut'] as const
 const isAsked = (value: string): value is (typeof ASKED)[number] => (ASKED as readonly string[]).includes(value)
 
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
@@ -39,6 +39,7 @@ const choices = computed(() => [
         { value: 'weigh', words: 'Weigh the meat…' },
         { value: 'add', words: 'Put more on…' },
         { value: 'stack', words: 'Stacked otherwise…' },
+        { value: 'cut', words: 'Cut up…' },
       ]
     : [
         { value: 'look', words: 'Looked at…' },
@@ -48,6 +49,8 @@ const choices = computed(() => [
         { value: 'dry', words: 'Drying…' },
         { value: 'rest', words: 'Resting…' },
         { value: 'flavour', words: 'Flavour…' },
+        { value: 'weigh', words: 'Weigh…' },
+        { value: 'cut', words: 'Cut up, rind off…' },
       ]),
   { value: 'late', words: 'Told late…' },
 ])

@@ -37,11 +37,11 @@ const faceWords = (piece: LotPiece) => `${piece.tag ? `, tagged ${piece.tag}` : 
         :key="piece.id"
         :type="pickable ? 'button' : undefined"
         class="piece"
-        :aria-label="pickable ? `Piece ${piece.number}${faceWords(piece)}` : undefined"
+        :aria-label="pickable ? `Piece ${piece.label}${faceWords(piece)}` : undefined"
         :aria-pressed="pickable ? isChosen(piece.id) : undefined"
         @click="pickable && toggle([piece.id])"
       >
-        {{ piece.number }}<span v-if="piece.tag" class="tag">{{ piece.tag }}</span><VIcon
+        {{ piece.label }}<span v-if="piece.tag" class="tag">{{ piece.tag }}</span><VIcon
           v-if="piece.face"
           :icon="piece.face === 'flesh' ? mdiArrowUpBold : mdiArrowDownBold"
           size="13"

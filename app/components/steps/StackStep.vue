@@ -13,7 +13,7 @@ const order = ref<LotPiece[]>([])
 const left = computed(() =>
   props.pieces.filter(piece => !order.value.includes(piece) && (!order.value[0] || piece.spot === order.value[0].spot)),
 )
-const numbers = computed(() => order.value.map(piece => piece.number).join(', '))
+const numbers = computed(() => order.value.map(piece => piece.label).join(', '))
 function tell(turned: boolean): void {
   const ids = order.value.map(piece => piece.id)
   const { spot } = order.value[0]!
@@ -28,7 +28,7 @@ function tell(turned: boolean): void {
   <div class="stacking" role="group" aria-label="How the stack lies, from the bottom up" @keydown.esc="emit('close')">
     <AskHead :asks="order.length ? `From the bottom: ${numbers}` : 'Tap the piece at the bottom first'" @close="emit('close')" />
     <VBtn v-for="piece in left" :key="piece.id" class="choice" variant="outlined" :disabled="saving" @click="order.push(piece)">
-      {{ order.length ? `then ${piece.number}` : `${piece.number} at the bottom` }}<span v-if="piece.spot" class="small">&nbsp;{{ piece.spot }}</span>
+      {{ order.length ? `then ${piece.label}` : `${piece.label} at the bottom` }}<span v-if="piece.spot" class="small">&nbsp;{{ piece.spot }}</span>
     </VBtn>
     <template v-if="order.length > 0 && left.length === 0">
       <VBtn color="primary" :loading="saving" @click="tell(true)">Turned, lies so</VBtn>

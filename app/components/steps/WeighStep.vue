@@ -1,32 +1,61 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { MEAT_RANGE } from '#shared/contracts/steps'
+import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import AskHead from './AskHead.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
-/** The meat on the scale, all the pieces meant together: what it lost bounds what ran off unseen. */
-defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+/**
+ * The meat on the scale: all the pieces meant together on one tare, or each by itself. In the cure what it lost bounds
+ * what ran off unseen; hanging, it says how dry it is.
+ */
+const props = defineProps<{ pieces: LotPiece[]; curing: boolean; saving: boolean }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, pieces?: number[]]; close: [] }>()
 const SALT = [{ value: 'lies', words: 'Salt lies on it still' }] as const
+const EACH = [{ value: 'each', words: 'Each by itself' }] as const
 const salt = ref<'lies' | null>(null)
+const each = ref<'each' | null>(!props.curing && props.pieces.length > 1 ? 'each' : null)
 const typed = ref('')
+const byPiece = ref<Record<number, string>>({})
 const scaleId = ref<number | null>(null)
+const weighed = computed(() =>
+  props.pieces.flatMap(piece => (byPiece.value[piece.id]?.trim() ? [{ pieces: [piece.id], weight: byPiece.value[piece.id]!.trim() }] : [])),
+)
+const none = computed(() => (each.value ? weighed.value.length === 0 : typed.value.trim() === ''))
 function tell(): void {
-  const step: ToldStep = { kind: 'weigh', weight: typed.value, scaleId: scaleId.value, saltLies: salt.value !== null }
-  emit('tell', [step], `weighed, ${typed.value.trim()}.`)
+  const common = { kind: 'weigh', scaleId: scaleId.value, saltLies: salt.value !== null } as const
+  if (each.value) {
+    const words = weighed.value.length === 1 ? 'one piece weighed.' : `${weighed.value.length} pieces weighed.`
+    emit('tell', [{ ...common, groups: weighed.value }], words, weighed.value.flatMap(one => one.pieces))
+  }
+  else emit('tell', [{ ...common, weight: typed.value }], `weighed, ${typed.value.trim()}.`)
 }
 </script>
 
 <template>
   <form class="weigh" aria-label="Weigh the meat" @submit.prevent="tell" @keydown.esc="emit('close')">
-    <AskHead asks="What does the meat weigh, before its rinse, without bag and tray?" @close="emit('close')" />
-    <WeightField v-model="typed" label="Weight, all together" :range="MEAT_RANGE" />
+    <AskHead
+      :asks="curing ? 'What does the meat weigh, before its rinse, without bag and tray?' : 'What does the meat weigh, without hook and tray?'"
+      @close="emit('close')"
+    />
+    <PickOne v-if="pieces.length > 1" v-model="each" class="wide" label="How it was weighed" :choices="EACH" />
+    <template v-if="each">
+      <WeightField
+        v-for="piece in pieces"
+        :key="piece.id"
+        :model-value="byPiece[piece.id] ?? ''"
+        :label="`Piece ${piece.label}`"
+        :range="MEAT_RANGE"
+        @update:model-value="byPiece[piece.id] = $event"
+      />
+    </template>
+    <WeightField v-else v-model="typed" :label="pieces.length > 1 ? 'Weight, all together' : 'Weight'" :range="MEAT_RANGE" />
     <InstrumentSelect v-model="scaleId" kind="scale" purpose="meat" prefer="meat" label="Weighed on" />
-    <PickOne v-model="salt" label="Salt" :choices="SALT" />
-    <VBtn type="submit" color="primary" :loading="saving" :disabled="typed.trim() === ''">Save</VBtn>
+    <PickOne v-if="curing" v-model="salt" label="Salt" :choices="SALT" />
+    <VBtn type="submit" color="primary" :loading="saving" :disabled="none">Save</VBtn>
   </form>
 </template>
 
@@ -36,6 +65,9 @@ function tell(): void {
   grid-template-columns: 1fr 1fr;
   gap: 0.4rem;
   align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
 }
 @media (--phone) {
   .weigh {

@@ -5,7 +5,7 @@ import { missedWords } from './missed-words'
 
 const ZONE = 'Europe/Amsterdam'
 const on = (day: number, time: string) => instantOf(addDays('2026-11-02', day), time, ZONE)
-const pieces = [1, 2].map(number => ({ id: number + 10, number, outAtMs: null }))
+const pieces = [1, 2].map(number => ({ id: number + 10, label: String(number), outAtMs: null }))
 /** Turned daily, as told; seen on the morning of a later day. */
 const words = (turns: { atMs: number; pieces: number[] | null }[], day: number) => {
   const nowMs = on(day, '09:00')

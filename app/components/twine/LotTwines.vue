@@ -15,7 +15,7 @@ const props = defineProps<{
   showDays?: boolean
 }>()
 const which = ({ pieces, plan }: LotTwine) => {
-  const numbers = props.pieces.filter(piece => pieces.includes(piece.id)).map(piece => piece.number)
+  const numbers = props.pieces.filter(piece => pieces.includes(piece.id)).map(piece => piece.label)
   return `${piecesWords(numbers)}, ${rhythmWords(plan.cure.rhythm)}`
 }
 </script>

@@ -25,7 +25,7 @@ const words = computed(() => `Stack${props.spot ? ` in ${props.spot}` : ''}. ${s
       <g v-for="(one, column) in then" :key="column" :transform="`translate(${column * COLUMN} 0)`" :class="{ ahead: column > 0 }">
         <text x="0" y="12" class="label">{{ one.label }}</text>
         <path v-if="column > 0" class="arrow" :d="`M${BOX.width - COLUMN + 8} ${height - 22} h24 m-6 -5 l6 5 l-6 5`" />
-        <g v-for="(piece, layer) in one.pieces" :key="piece.number">
+        <g v-for="(piece, layer) in one.pieces" :key="piece.label">
           <rect x="0.5" :y="y(layer) + 0.5" :width="BOX.width - 1" :height="BOX.height" rx="2" />
           <line
             v-if="piece.face"
@@ -35,7 +35,7 @@ const words = computed(() => `Stack${props.spot ? ` in ${props.spot}` : ''}. ${s
             :y1="y(layer) + (piece.face === 'fat' ? 2 : BOX.height - 1)"
             :y2="y(layer) + (piece.face === 'fat' ? 2 : BOX.height - 1)"
           />
-          <text :x="BOX.width / 2" :y="y(layer) + BOX.height - 4" text-anchor="middle" class="number">{{ piece.number }}</text>
+          <text :x="BOX.width / 2" :y="y(layer) + BOX.height - 4" text-anchor="middle" class="number">{{ piece.label }}</text>
         </g>
         <line class="floor" x1="-4" :x2="BOX.width + 4" :y1="height - 3" :y2="height - 3" />
       </g>

@@ -7,7 +7,7 @@ import { stackTurns, stackWords } from './stack-turns'
 
 const ZONE = 'Europe/Amsterdam'
 const on = (day: number, time: string) => instantOf(addDays('2026-11-02', day), time, ZONE)
-const pieces = [1, 2, 3].map(number => ({ id: number, number, placeId: 1, spot: null, face: 'flesh', layer: number, stackTurns: 0, outAtMs: null })) as unknown as LotPiece[]
+const pieces = [1, 2, 3].map(number => ({ id: number, number, label: String(number), placeId: 1, spot: null, face: 'flesh', layer: number, stackTurns: 0, outAtMs: null })) as unknown as LotPiece[]
 const twine = (day: number, everyDays: number) => ({
   day,
   ...lotKnots(
@@ -33,7 +33,7 @@ it('draws what lies, and the next two turns by the twine', () => {
     ['today', '3 to the bottom, all over'],
     ['tomorrow', '2 to the bottom, all over'],
   ])
-  expect(then.map(one => one.pieces.map(piece => piece.number))).toEqual([[1, 2, 3], [3, 2, 1], [2, 3, 1]])
+  expect(then.map(one => one.pieces.map(piece => piece.label))).toEqual([['1', '2', '3'], ['3', '2', '1'], ['2', '3', '1']])
   expect(then.map(one => one.pieces[0]!.face)).toEqual(['flesh', 'fat', 'flesh'])
   expect(stackWords(then)).toContain('Today 3 to the bottom, all over: 3, 2 and 1.')
 })

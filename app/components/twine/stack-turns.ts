@@ -9,7 +9,7 @@ import type { LotTwine } from '~/logic/lot-twine'
 export interface StackThen {
   label: string
   /** From the bottom up. */
-  pieces: { number: number; face: PieceFace | null }[]
+  pieces: { label: string; face: PieceFace | null }[]
   /** What the turn does: "3 to the bottom, all over"; of now nothing. */
   move: string | null
 }
@@ -19,7 +19,7 @@ const AHEAD = 2
 const OTHER: Record<PieceFace, PieceFace> = { flesh: 'fat', fat: 'flesh' }
 
 /** "3 to the bottom, all over". */
-function moveWords(before: readonly number[], after: readonly number[]): string {
+function moveWords(before: readonly string[], after: readonly string[]): string {
   if (after.length === 1) return 'over'
   return before[0] === after[0] ? 'as it lies, all over' : `${after[0]} to the bottom, all over`
 }
@@ -38,13 +38,13 @@ export function stackTurns(
   nowMs: number,
 ): StackThen[] {
   const turns = comingTurns(knots, nowMs)
-  const numbers = (pieces: readonly LotPiece[]) => pieces.map(piece => piece.number)
+  const numbers = (pieces: readonly LotPiece[]) => pieces.map(piece => piece.label)
   const orders = ordersAhead(stack, turns.length)
   return [
-    { label: 'lies now', pieces: stack.pieces.map(({ number, face }) => ({ number, face })), move: null },
+    { label: 'lies now', pieces: stack.pieces.map(({ label, face }) => ({ label, face })), move: null },
     ...orders.map((order, i) => ({
       label: dayWords(turns[i]!.day, day),
-      pieces: order.map(({ number, face }) => ({ number, face: face && i % 2 === 0 ? OTHER[face] : face })),
+      pieces: order.map(({ label, face }) => ({ label, face: face && i % 2 === 0 ? OTHER[face] : face })),
       move: moveWords(numbers(orders[i - 1] ?? stack.pieces), numbers(order)),
     })),
   ]
@@ -54,7 +54,7 @@ export function stackTurns(
 export const stackWords = (then: readonly StackThen[]): string =>
   then
     .map(({ label, move, pieces }) => {
-      const order = wordList(pieces.map(piece => piece.number))
+      const order = wordList(pieces.map(piece => piece.label))
       return move === null ? `Lies now, from the bottom: ${order}.` : `${label[0]!.toUpperCase()}${label.slice(1)} ${move}: ${order}.`
     })
     .join(' ')

@@ -45,7 +45,7 @@ const print = () => window.print()
           Print
         </VBtn>
       </LotHead>
-      <HoldList :holds="lot.holds" :pieces="lot.pieces" @decided="load" />
+      <HoldList :holds="lot.holds" :pieces="[...lot.pieces, ...lot.cutUp]" @decided="load" />
       <LotCure :lot="lot" :now-ms="nowMs" />
       <LotPlan :lot="lot" :now-ms="nowMs" @changed="load" />
       <section class="stack-tight" aria-label="Nitrite">

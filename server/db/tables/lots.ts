@@ -4,6 +4,7 @@ import type { AmountKind } from '#core/cure/seasoning'
 import type { SideShares } from '#core/cure/share-by-side'
 import type { MixRole } from '#shared/contracts/store'
 import type { Cut, Rind } from '#core/rules/cuts'
+import type { GoneWhy } from '#core/life/gone'
 import type { Stage } from '#core/life/meaning'
 import type { AddFace, PieceFace } from '#core/life/step'
 import type { Judgement } from '#shared/contracts/judgement'
@@ -78,6 +79,9 @@ export const pieces = {
     {
       lotId: int(),
       number: int(),
+      /** "a" of what was cut from a piece after the rub, and which piece that is; its number stays. Null: rubbed itself. */
+      part: nullable(text(3)),
+      parentId: nullable(int()),
       meatLotId: int(),
       meatPieceId: nullable(int()),
       greenG: grams(),
@@ -94,6 +98,8 @@ export const pieces = {
       outAtMs: nullable(instant()),
       layer: nullable(int()),
       stackTurns: nullable(int()),
+      goneAtMs: nullable(instant()),
+      goneWhy: nullable(text<GoneWhy>(8)),
     },
     ['greenG', 'greenTyped', 'readings', 'tag', ...PIECE_STATE],
   ),
@@ -180,6 +186,10 @@ export const offcuts = voidableSpec('offcuts', {
   massTyped: text(64),
   atMs: instant(),
   byId: int(),
+  /** The cut or the slicing that it came off with; null: before that was kept. */
+  stepId: nullable(int()),
+  /** It came off when a piece was cut up, before that was weighed to be sliced. */
+  atCut: nullable(bool()),
 })
 
 export const packs = voidableSpec(
@@ -195,6 +205,8 @@ export const packs = voidableSpec(
     packedById: int(),
     scaleId: nullable(int()),
     dispatchId: nullable(int()),
+    /** The slicing it came from, of some pieces; null: of the lot, before that was kept. */
+    stepId: nullable(int()),
   },
   ['netG', 'netTyped', 'dispatchId'],
 )

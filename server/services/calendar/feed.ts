@@ -1,5 +1,6 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator'
 import { groupBy } from '#core/lists/group-by'
+import { pieceLabel, pieceTree } from '#core/life/parts'
 import { wordList } from '#core/lists/word-list'
 import { comingOf } from '#core/plan/coming'
 import type { Coming } from '#core/plan/coming-thing'
@@ -9,6 +10,7 @@ import { MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND, type Milliseconds } from '#c
 import { dueWords } from '#shared/messages/due'
 import { piecesWords } from '#shared/messages/pieces'
 import type { Tables } from '../../db/database'
+import { isLeaf } from '../../db/tables/which-pieces'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { theShop } from '../office/office'
@@ -22,7 +24,7 @@ const AGAIN_MS = MS_PER_HOUR
 
 interface Entry extends Coming {
   code: string
-  numbers: number[]
+  numbers: string[]
   place: string | null
 }
 
@@ -35,7 +37,7 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
   const lots = await tables.lots.pick([...LOT], { finishedAtMs: null }, { order: [['id', 'ASC']] })
   const lotId = lots.map(lot => lot.id)
   const [pieces, steps, plans, places] = await Promise.all([
-    tables.pieces.pick(['lotId', 'number', 'placeId', 'outAtMs'], { lotId }, { order: [['number', 'ASC']] }),
+    tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'placeId', 'outAtMs', 'goneAtMs', 'goneWhy'], { lotId }, { order: [['number', 'ASC']] }),
     tables.steps.pick(
       ['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'],
       { lotId, kind: SHOWN_KINDS },
@@ -47,16 +49,18 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
   const nameOf = new Map(places.map(place => [place.id, place.name]))
   const of = { pieces: groupBy(pieces, piece => piece.lotId), steps: groupBy(steps, step => step.lotId) }
   return lots.flatMap((lot) => {
-    const mine = of.pieces.get(lot.id) ?? []
-    const done = of.steps.get(lot.id) ?? []
-    const { plan, piecePlans } = plans.get(lot.id)!
+    const tree = pieceTree(of.pieces.get(lot.id) ?? [])
+    const leaves = (of.pieces.get(lot.id) ?? []).filter(isLeaf)
+    const mine = leaves.filter(piece => piece.goneAtMs === null)
+    const done = (of.steps.get(lot.id) ?? []).map(step => ({ ...step, pieces: tree.asLeaves(step.pieces) }))
+    const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const asked: DueLot = {
       ...lot,
       plan: plan.plan,
       piecePlans: piecePlans.map(own => ({ pieces: own.pieces ?? [], plan: own.plan })),
       pieces: mine,
-      turns: turnsOf(done.filter(step => step.kind === 'turn'), new Map(), mine.length),
-      did: doneSteps(done, mine.length),
+      turns: turnsOf(done.filter(step => step.kind === 'turn'), new Map(), leaves.length),
+      did: doneSteps(done, leaves.length),
       lastFeel: lastFeelOf(done.filter(step => step.kind === 'look')),
     }
     return comingOf(asked, nowMs, DAYS_AHEAD).map((coming) => {
@@ -65,7 +69,7 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
       return {
         ...coming,
         code: lot.code,
-        numbers: coming.pieces === null ? [] : meant.map(piece => piece.number),
+        numbers: coming.pieces === null ? [] : meant.map(pieceLabel),
         place: where.size > 0 ? wordList([...where]) : null,
       }
     })

@@ -1,4 +1,5 @@
 import { withoutOffset } from '#core/instruments/check-instrument'
+import { pieceLabel, pieceTree } from '#core/life/parts'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
@@ -9,6 +10,15 @@ import { correctAgent } from './correct-agent'
 import { correctDrained, correctHour } from './correct-step'
 import { rejudge } from '../lots/rejudge'
 import type { Changed } from './changed'
+
+/** Parts have their shares of what was weighed: another weight gives each another share. */
+async function keepParts({ tables }: WriteContext, piece: { id: number; lotId: number; greenG: number }, greenG: number): Promise<void> {
+  const rows = await tables.pieces.pick(['parentId', 'greenG'], { lotId: piece.lotId })
+  const tree = pieceTree(rows)
+  for (const row of rows)
+    if (row.id !== piece.id && tree.withAncestors([row.id]).includes(piece.id))
+      await tables.pieces.update(row.id, { greenG: (row.greenG * greenG) / piece.greenG })
+}
 
 async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Changed>> {
   const { tables } = ctx
@@ -31,6 +41,8 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'piece_weight': {
       const piece = await tables.pieces.one({ id: c.id }, { lock: true })
       if (!piece) return refuse('no_such_piece')
+      if (piece.parentId !== null) return refuse('part_weight', { part: pieceLabel(piece) })
+      await keepParts(ctx, piece, c.value.netG)
       await tables.pieces.update(piece.id, {
         greenG: c.value.netG,
         greenTyped: c.value.typed,

@@ -2,6 +2,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import { destroysLot } from '#core/lots/stops-lot'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/database'
+import { treesOf } from '../../db/tables/which-pieces'
 import { ingredientSums } from '../store/ingredient-sums'
 import { meatSums } from '../store/meat-sums'
 
@@ -57,11 +58,12 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
     tables.packs.totals('lotId', { where: { lotId, dispatchId: null }, lock: true }),
     tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId }, lock: true }),
     tables.holds.pick(['lotId', 'disposition', 'pieceIds'], { lotId }, { lock: true }),
-    tables.pieces.totals('lotId', { where: { lotId } }),
+    tables.pieces.pick(['lotId', 'parentId'], { lotId }),
   ])
+  const treeOf = treesOf(pieces)
   await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
     isFinishedLot({
-      destroyed: holds.some(hold => hold.lotId === of && destroysLot(hold, pieces.get(of)?.count ?? 0)),
+      destroyed: holds.some(hold => hold.lotId === of && destroysLot(hold, treeOf(of))),
       heldOpen: holds.some(hold => hold.lotId === of && hold.disposition === null),
       packs: packs.get(of)?.count ?? 0,
       unsent: unsent.get(of)?.count ?? 0,

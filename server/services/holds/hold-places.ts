@@ -1,3 +1,4 @@
+import type { PieceTree } from '#core/life/parts'
 import { groupBy } from '#core/lists/group-by'
 import { continues, covers, type BreachOf, type HeldAbout } from '#core/places/covered'
 import type { HoldReason } from '#shared/contracts/holds'
@@ -16,15 +17,15 @@ export const placeHolds = async (tables: Tables, lotId: readonly number[]): Prom
 
 /**
  * What a hold is about. One from before there were places is about the lot, wherever it lay, until the owner decided;
- * open, about all of its time.
+ * open, about all of its time. What was cut from a held piece is held as well.
  */
-export const heldAbout = (hold: Hold): HeldAbout =>
+export const heldAbout = (hold: Hold, tree: PieceTree): HeldAbout =>
   hold.reason === 'fridge_warm'
     ? { reason: 'place_warm', about: null, pieces: null, fromMs: null, toMs: hold.disposedAtMs, worst: null }
     : {
         reason: hold.reason,
         about: hold.facts,
-        pieces: hold.pieceIds,
+        pieces: hold.pieceIds && tree.asLeaves(hold.pieceIds),
         fromMs: hold.fromAtMs,
         toMs: hold.toAtMs,
         worst: hold.worst,
@@ -44,14 +45,15 @@ export async function holdPlaces(
   lot: { id: number; code: string },
   found: readonly BreachOf[],
   holds: readonly Hold[],
+  tree: PieceTree,
 ): Promise<void> {
   const { tables } = ctx
   const breaches = together(found)
   const open = holds.filter(hold => hold.disposition === null)
   for (const breach of breaches) {
-    if (holds.some(hold => covers(heldAbout(hold), breach))) continue
+    if (holds.some(hold => covers(heldAbout(hold, tree), breach))) continue
     const { pieces, fromMs, toMs, worst } = breach
-    const going = open.find(hold => continues(heldAbout(hold), breach))
+    const going = open.find(hold => continues(heldAbout(hold, tree), breach))
     if (going) {
       await tables.holds.update(going.id, {
         pieceIds: going.pieceIds && [...new Set([...going.pieceIds, ...pieces])],
@@ -79,13 +81,18 @@ export async function holdPlaces(
       computed: { reason, facts: breach.about, warmestC: worst, fromMs, toMs, pieceIds: pieces },
     })
   }
-  await markChanged(ctx, open, breaches)
+  await markChanged(ctx, open, breaches, tree)
 }
 
 /** Says of open holds whose trouble follows no more by which record that came about; and of others that it follows. */
-async function markChanged(ctx: WriteContext, open: readonly Hold[], breaches: readonly BreachOf[]): Promise<void> {
+async function markChanged(
+  ctx: WriteContext,
+  open: readonly Hold[],
+  breaches: readonly BreachOf[],
+  tree: PieceTree,
+): Promise<void> {
   const dated = open.filter(hold => hold.fromAtMs !== null)
-  const follows = (hold: Hold) => breaches.some(breach => continues(heldAbout(hold), breach))
+  const follows = (hold: Hold) => breaches.some(breach => continues(heldAbout(hold, tree), breach))
   const gone = dated.filter(hold => !follows(hold) && hold.changedEventId === null).map(hold => hold.id)
   const back = dated.filter(hold => follows(hold) && hold.changedEventId !== null).map(hold => hold.id)
   if (back.length) await ctx.tables.holds.update(back, { changedEventId: null })

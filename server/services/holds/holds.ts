@@ -1,6 +1,9 @@
 import type { HoldReason, dispositionInput } from '#shared/contracts/holds'
 import type { z } from 'zod'
+import { pieceTree, type PieceTree } from '#core/life/parts'
 import { stopsLot, stopsPieces } from '#core/lots/stops-lot'
+import type { Tables } from '../../db/database'
+import { treesOf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 
@@ -15,6 +18,9 @@ export interface HoldCause {
   again?: boolean
 }
 
+const treeOfLot = async (tables: Tables, lotId: number): Promise<PieceTree> =>
+  pieceTree(await tables.pieces.pick(['parentId'], { lotId }))
+
 /** Holds a lot for a reason, unless it is held for it on these facts, or the owner decided on just these. */
 export async function holdLot(
   ctx: WriteContext,
@@ -22,8 +28,11 @@ export async function holdLot(
   { reason, figures, facts, pieceIds, again }: HoldCause,
 ): Promise<void> {
   const alike = await ctx.tables.holds.find({ lotId: lot.id, reason, facts: facts ?? null })
+  // Held are pieces and whatever is cut from them.
+  const tree = alike.some(hold => hold.pieceIds) ? await treeOfLot(ctx.tables, lot.id) : null
+  const isHeld = (id: number, held: readonly number[]) => tree!.withAncestors([id]).some(one => held.includes(one))
   const known = alike.filter(
-    hold => hold.pieceIds === null || (pieceIds?.every(id => hold.pieceIds!.includes(id)) ?? false),
+    hold => hold.pieceIds === null || (pieceIds?.every(id => isHeld(id, hold.pieceIds!)) ?? false),
   )
   if (known.some(hold => hold.disposition === null)) return
   if (known.length > 0 && !again) return
@@ -73,9 +82,9 @@ export async function refuseHeld(
 ): Promise<Answer<null>> {
   const lotId = lots.map(lot => lot.id)
   const holds = await ctx.tables.holds.find({ lotId })
-  const pieces = holds.length ? await ctx.tables.pieces.totals('lotId', { where: { lotId } }) : new Map()
+  const treeOf = treesOf(holds.length ? await ctx.tables.pieces.pick(['lotId', 'parentId'], { lotId }) : [])
   const stopping = holds.find(hold =>
-    pieceIds ? stopsPieces(hold, pieceIds) : stopsLot(hold, pieces.get(hold.lotId!)?.count ?? 0),
+    pieceIds ? stopsPieces(hold, pieceIds, treeOf(hold.lotId!)) : stopsLot(hold, treeOf(hold.lotId!)),
   )
   if (!stopping) return { ok: true, value: null }
   const code = lots.find(lot => lot.id === stopping.lotId)!.code

@@ -1,8 +1,10 @@
 import type { FiguresOfStep, StepKind } from '#core/life/step'
 import type { Milliseconds } from '#core/units/quantities'
-import type { LotLife } from '#core/life/fold'
+import type { LotLife, PieceLife } from '#core/life/fold'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { LotNow } from '#shared/contracts/press-answer'
+import { pieceTree } from '#core/life/parts'
+import { isLeaf } from '../../db/tables/which-pieces'
 import { doneSteps } from './done-steps'
 import type { Standing } from './standing-steps'
 
@@ -43,18 +45,23 @@ export const lotNow = (
   code,
   cureEndedAtMs: life.cureEndedAtMs,
   drainedAtMs: life.drainedAtMs,
-  turns: turnsOf(ofKind(steps, 'turn'), initials, life.pieces.length),
-  did: doneSteps(steps.map(rowOf), life.pieces.length),
-  lastFeel: lastFeelOf(ofKind(steps, 'look')),
-  pieces: life.pieces.map(({ pieceId: id, placeId, spot, face, stage, sinceMs, outAtMs, layer, stackTurns }) => ({
-    id,
-    placeId,
-    spot,
-    face,
-    stage,
-    sinceMs,
-    outAtMs,
-    layer,
-    stackTurns,
-  })),
+  ...saidOf(steps, life, initials),
+  pieces: life.pieces.filter(isLeaf).map(pieceNow),
 })
+
+const pieceNow = ({ pieceId: id, goneWhy, ...life }: PieceLife): LotNow['pieces'][number] => {
+  const { placeId, spot, face, stage, sinceMs, outAtMs, layer, stackTurns, goneAtMs } = life
+  const gone = { goneAtMs, goneWhy: goneWhy === 'cut' ? null : goneWhy }
+  return { id, placeId, spot, face, stage, sinceMs, outAtMs, layer, stackTurns, ...gone }
+}
+
+/** What was told, of pieces as they are now: what was done to one that was cut up was done to its parts. */
+function saidOf(told: readonly Standing[], { pieces }: LotLife, initials: ReadonlyMap<number, string>) {
+  const tree = pieceTree(pieces.map(({ pieceId: id, parentId }) => ({ id, parentId })))
+  const steps = told.map(step => ({ ...step, pieces: tree.asLeaves(step.pieces) }))
+  return {
+    turns: turnsOf(ofKind(steps, 'turn'), initials, tree.leaves.length),
+    did: doneSteps(steps.map(rowOf), tree.leaves.length),
+    lastFeel: lastFeelOf(ofKind(steps, 'look')),
+  }
+}

@@ -1,4 +1,5 @@
 import { worstCaseG } from '#core/cure/ppm-interval'
+import type { FiguresOfStep } from '#core/life/step'
 import { drainedG, type LiquidTold } from '#core/life/drained'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
 import type { StepInput } from '#shared/contracts/steps'
@@ -15,6 +16,8 @@ interface OfLot {
   readabilityG: Grams
   /** Which a put is. */
   application?: number | undefined
+  /** What a cut came to. */
+  cut?: FiguresOfStep['cut'] | undefined
 }
 
 /** From when to when a step was, by the hour that was told: the end of what is over, else the beginning. */
@@ -26,7 +29,7 @@ export function spanOf(step: StepInput, atMs: Milliseconds): { fromMs: Milliseco
 }
 
 /** What a step that was told says, as it is laid down. */
-export function newStep(step: StepInput, { syrup, readabilityG, application = 0 }: OfLot): Omit<NewStep, 'pieces'> {
+export function newStep(step: StepInput, { syrup, readabilityG, application = 0, cut }: OfLot): Omit<NewStep, 'pieces'> {
   switch (step.kind) {
     case 'turn':
       return { kind: 'turn', figures: { how: step.how, face: step.face, ...(step.order && { order: step.order }) } }
@@ -36,7 +39,7 @@ export function newStep(step: StepInput, { syrup, readabilityG, application = 0 
       return { kind: 'drain', figures: { how, drained, back, saltLies, tookSalt } }
     }
     case 'weigh': {
-      const { netG, readings } = step.weight
+      const { netG, readings } = step.weight!
       const offG = worstCaseG({ readabilityG, readings })
       return { kind: 'weigh', figures: { what: 'meat', netG, offG, saltLies: step.saltLies } }
     }
@@ -71,6 +74,8 @@ export function newStep(step: StepInput, { syrup, readabilityG, application = 0 
       const unweighed = step.parts.some(part => part.weighed === null)
       return { kind: 'flavour', figures: { how: step.how, readabilityG, unweighed } }
     }
+    case 'cut':
+      return { kind: 'cut', figures: cut! }
     case 'dry':
       return { kind: 'dry', placeId: step.placeId, figures: { how: step.how } }
     case 'rest':

@@ -7,6 +7,7 @@ import type { PressInput, StepInput } from '#shared/contracts/steps'
 import type { MixRole } from '#shared/contracts/store'
 import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
+import { isLeaf } from '../../db/tables/which-pieces'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { judgeFacts } from '../lots/judge-facts'
@@ -83,16 +84,17 @@ export async function beginPuts(
   puts: readonly (Put | null)[],
   pieceIds: number[],
 ): Promise<Putting> {
-  const [lot, before, count] = await Promise.all([
+  const [lot, before, pieces] = await Promise.all([
     ctx.tables.lots.one({ id: lotId }),
     ctx.tables.lotIngredients.find({ lotId }),
-    ctx.tables.pieces.count({ lotId }),
+    ctx.tables.pieces.pick(['goneWhy', 'goneAtMs'], { lotId }),
   ])
-  const isWhole = pieceIds.length === count
+  const isCut = !pieces.every(isLeaf)
+  const isWhole = pieceIds.length === pieces.filter(piece => piece.goneAtMs === null).length
   const second = puts.findIndex(put => put && isSecond(lot!, before, put, isWhole))
   let last = Math.max(2, ...before.map(part => part.application))
   const applications = puts.map((put, i) => (put === null ? 0 : i === second ? 2 : (last += 1)))
-  return { lot: lot!, before, puts, applications, pieceIds: isWhole ? null : pieceIds }
+  return { lot: lot!, before, puts, applications, pieceIds: isWhole && !isCut ? null : pieceIds }
 }
 
 /** Codes of what went on, and their names, for the record. */

@@ -4,14 +4,15 @@ import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
 import { stacksOf } from '#core/life/stack'
 import type { LotLife } from '#core/life/fold'
-import { piecesFor } from '#core/life/pieces-for'
+import { pieceLabel, pieceTree } from '#core/life/parts'
+import { piecesFor, piecesThen } from '#core/life/pieces-for'
 import { groupBy } from '#core/lists/group-by'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { StepKind } from '#core/life/step'
 import type { Fraction, Milliseconds } from '#core/units/quantities'
 import type { ComputedOf } from '#shared/contracts/records'
-import type { PressInput } from '#shared/contracts/steps'
+import type { PressInput, StepInput } from '#shared/contracts/steps'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
@@ -21,6 +22,7 @@ import { brief } from '../lots/lot-summaries'
 import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
+import { cutUp, keepOffcuts } from './cut-up'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
 import { refuseDrained, refuseFry, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
@@ -98,6 +100,20 @@ async function refusePhotos({ tables }: WriteContext, { steps }: PressInput): Pr
   return null
 }
 
+/** A step of a press as it is laid down, which of the press it is, and the pieces it was done to. */
+interface Deed {
+  n: number
+  step: StepInput
+  pieces: number[]
+}
+/** Steps as they are laid down: of what was weighed by groups one for each. */
+const deedsOf = ({ steps }: PressInput, ids: number[], then: (some: number[]) => number[]): Deed[] =>
+  steps.flatMap((step, n): Deed[] =>
+    step.kind === 'weigh' && step.groups.length > 0
+      ? step.groups.map(({ pieces, weight }) => ({ n, step: { ...step, weight, groups: [] }, pieces: then(pieces) }))
+      : [{ n, step, pieces: ids }],
+  )
+
 /**
  * One press of one to four steps, over one or more lots: all of it is recorded, as one record, or none. Each step is
  * held against everything that stands in its lot at its hour; the way in for whatever is told of a lot after its rub.
@@ -120,57 +136,75 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   if (puts && !puts.ok) return puts
   const [standing, rows, users, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
-    ctx.tables.pieces.pick(['lotId', 'number', 'greenG', ...PIECE_STATE], { lotId }, { order: [['number', 'ASC']] }),
+    ctx.tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'greenG', ...PIECE_STATE], { lotId }, { order: [['number', 'ASC']] }),
     ctx.tables.users.pick(['initials']),
     moves ? ctx.tables.lotIngredients.pick(['lotId', 'role', 'weighedG', 'unweighed'], { lotId }) : [],
   ])
   const piecesOf = groupBy(rows, piece => piece.lotId)
   const partsOf = groupBy(parts, part => part.lotId)
+  const beganMs = Math.min(...input.steps.map(step => spanOf(step, when.value).fromMs))
   const told: ComputedOf<'step'>['steps'][number][] = []
   const lives: Lived[] = []
   for (const lot of found.value) {
     const i = input.lots.findIndex(named => named.code === lot.code)
     const mine = piecesOf.get(lot.id) ?? []
     const before = standing.get(lot.id) ?? []
-    const wanted = input.lots[i]!.pieces ?? piecesFor(foldStanding(before).life, input.steps[0]!.kind, when.value)
+    const asked = input.lots[i]!.pieces
+    const isCut = mine.some(piece => piece.parentId !== null)
+    const then = asked === null || isCut ? foldStanding(before).life : null
+    const wanted = asked === null ? piecesFor(then!, input.steps[0]!.kind, when.value) : isCut ? piecesThen(then!, asked, beganMs) : asked
     const pieces = mine.filter(piece => wanted.includes(piece.id))
     if (pieces.length < new Set(wanted).size) return refuse('no_such_piece', {}, ['lots', i, 'pieces'])
     const ids = pieces.map(piece => piece.id)
     const mix = partsOf.get(lot.id) ?? []
     const putting = puts ? await beginPuts(ctx, lot.id, puts.value, ids) : null
     const news: NewStep[] = []
-    for (const [n, step] of input.steps.entries()) {
+    let into: string[] | null = null
+    const deeds = deedsOf(input, ids, some => (isCut ? piecesThen(then!, some, beganMs) : some))
+    for (const { n, step, pieces: some } of deeds) {
+      const those = pieces.length === some.length ? pieces : mine.filter(piece => some.includes(piece.id))
+      if (those.length < some.length) return refuse('no_such_piece', {}, ['steps', n, 'groups'])
+      const cut = step.kind === 'cut' ? await cutUp(ctx, lot, pieces[0]!, mine, step) : null
+      if (cut && !cut.ok) return cut
+      if (cut) into = cut.value.labels
       const laid = newStep(step, {
+        cut: cut?.value.figures,
         syrup: mix.some(part => part.role === 'sugar'),
         readabilityG: scales.value[n]?.readability ?? (putting?.lot.mixReadabilityG ?? lot.meatReadabilityG),
         application: putting?.applications[n],
       })
       const span = spanOf(step, when.value)
-      const wanting = { kind: step.kind, pieces: ids, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
+      const wanting = { kind: step.kind, pieces: some, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
       const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
         = same
           ?? refuseOrder(step, ids, n)
           ?? refuseFry(lot, step, [...before.filter(one => one.fromMs <= span.fromMs), ...news], ids)
-          ?? refuseDrained(lot, laid, pieces, step.kind === 'drain' && step.sure)
-          ?? refuseWeighed(lot, laid, pieces, mix)
+          ?? refuseDrained(lot, laid, those, step.kind === 'drain' && step.sure)
+          ?? refuseWeighed(lot, laid, those, mix)
       if (refused) return { path: ['lots', i, 'pieces'], ...refused }
-      news.push({ ...laid, pieces: ids, ...span, lateReason: input.lateReason } as NewStep)
+      news.push({ ...laid, pieces: some, ...span, lateReason: input.lateReason } as NewStep)
     }
-    const laid = await laySteps(ctx, { ...lot, pieces: mine }, news, before)
+    // What is cut has parts that were not there when these were read.
+    const known = news.some(step => step.kind === 'cut') ? {} : { pieces: mine }
+    const laid = await laySteps(ctx, { ...lot, ...known }, news, before)
     if (!laid.ok) return { ...laid, path: ['lots', i, 'pieces'] }
+    for (const [n, step] of input.steps.entries())
+      if (step.kind === 'cut') await keepOffcuts(ctx, lot.id, laid.value.ids[n]!, step, when.value)
     const judged = putting && (await layPuts(ctx, putting, laid.value.ids, when.value))
     if (judged && !judged.ok) return judged
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
     lives.push({ lot, laid: laid.value, pieces: ids, stayed, judgement: judged?.value })
-    const numbers = pieces.map(piece => piece.number)
+    const instead = asked?.some(id => !wanted.includes(id)) ? labelsOf(mine.filter(piece => asked.includes(piece.id))) : null
     const stacks = stackNumbers(laid.value.life, mine)
     told.push(
-      ...input.steps.map(({ kind }, n) => ({
-        id: laid.value.ids[n]!,
+      ...deeds.map(({ step: { kind }, pieces: some }, nth) => ({
+        id: laid.value.ids[nth]!,
         lot: lot.code,
         kind,
-        pieces: numbers,
+        pieces: labelsOf(mine.filter(piece => some.includes(piece.id))),
+        ...(instead ? { instead } : {}),
+        ...(into ? { into } : {}),
         ...(stacks.length > 0 && (kind === 'turn' || kind === 'move') ? { stacks } : {}),
       })),
     )
@@ -203,9 +237,16 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   return { ok: true, value: { steps: told, lots: lives.map(lived => nowOf(lived, initials, holds)) } }
 }
 
+/** A piece that was rubbed by its number, one that was cut from it by number and part. */
+const labelsOf = (pieces: readonly { number: number; part: string | null }[]): (number | string)[] =>
+  pieces.map(piece => (piece.part === null ? piece.number : pieceLabel(piece)))
+
 /** How a lot's stacks lie, by numbers from the bottom up. */
-const stackNumbers = ({ pieces }: LotLife, rows: readonly { id: number; number: number }[]): number[][] => {
-  const numberOf = new Map(rows.map(row => [row.id, row.number]))
+const stackNumbers = (
+  { pieces }: LotLife,
+  rows: readonly { id: number; number: number; part: string | null }[],
+): (number | string)[][] => {
+  const numberOf = new Map(rows.map((row, i) => [row.id, labelsOf(rows)[i]!]))
   return stacksOf(pieces).map(stack => stack.pieces.map(piece => numberOf.get(piece.pieceId)!))
 }
 
@@ -228,13 +269,16 @@ const nowOf = (
   { lot, laid, stayed, judgement }: Lived,
   initials: ReadonlyMap<number, string>,
   holds: Awaited<ReturnType<typeof holdsOf>> | null,
-): LotNow => ({
-  ...lotNow(lot.code, laid, initials),
-  ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
-  ...(judgement && { judgement: { ...brief(judgement), leastPpm: stayed?.leastPpm ?? judgement.stayed?.leastPpm ?? null } }),
-  ...(holds && {
-    openHolds: holds
-      .filter(hold => hold.lotId === lot.id && stopsLot(hold, laid.life.pieces.length))
-      .map(hold => hold.reason),
-  }),
-})
+): LotNow => {
+  const tree = pieceTree(laid.life.pieces.map(({ pieceId: id, parentId }) => ({ id, parentId })))
+  return {
+    ...lotNow(lot.code, laid, initials),
+    ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
+    ...(judgement && { judgement: { ...brief(judgement), leastPpm: stayed?.leastPpm ?? judgement.stayed?.leastPpm ?? null } }),
+    ...(holds && {
+      openHolds: holds
+        .filter(hold => hold.lotId === lot.id && stopsLot(hold, tree))
+        .map(hold => hold.reason),
+    }),
+  }
+}

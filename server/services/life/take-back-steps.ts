@@ -1,4 +1,4 @@
-import type { Step } from '#core/life/step'
+import type { FiguresOfStep, Step } from '#core/life/step'
 import type { Refusal, WriteContext } from '../context'
 import { lockLots, refuseChange, settleChange } from './change-steps'
 
@@ -27,6 +27,10 @@ export async function takeBackSteps(ctx: WriteContext, eventId: number): Promise
   for (const id of open) await steps.update(id, { toAtMs: null, endEventId: null })
   const puts = await ctx.tables.lotIngredients.pick([], { stepId: [...gone] })
   await ctx.tables.lotIngredients.setVoid(puts.map(part => part.id))
+  const cuts = told.flatMap(step => (step.kind === 'cut' ? (step.figures as FiguresOfStep['cut']).parts : []))
+  if (cuts.length > 0) await ctx.tables.pieces.setVoid(cuts.map(part => part.pieceId))
+  const off = await ctx.tables.offcuts.pick([], { stepId: [...gone], atCut: true })
+  if (off.length > 0) await ctx.tables.offcuts.setVoid(off.map(row => row.id))
   await settleChange(ctx, stay, touched.map(step => step.kind))
   return null
 }

@@ -6,6 +6,7 @@ import type { labResultInput, secondApplicationInput, weighedAfterInput } from '
 import { recordEvent } from '../book/record-event'
 import type { RowOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
+import { RUBBED } from '../../db/tables/which-pieces'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
@@ -106,7 +107,7 @@ export async function weighAfter(
     await ctx.tables.lots.update(lot.id, { weighedBackG: netG, weighedBackTyped: typed })
   }
   else {
-    const greenG = await ctx.tables.pieces.sum('greenG', { lotId: lot.id })
+    const greenG = await ctx.tables.pieces.sum('greenG', { lotId: lot.id, ...RUBBED })
     if (netG < greenG / 2 || netG > greenG * 2) return refuse('after_brine_weight', { netG, greenG }, ['weight'])
     await ctx.tables.lots.update(lot.id, { afterG: netG, afterTyped: typed })
   }

@@ -13,9 +13,12 @@ import { isRubbed, lotFacts, type LotFacts, type Part } from './lot-facts'
 import { stillToCome } from './still-to-come'
 
 /** Places in the lot's list of the pieces that something went on; null: all. */
-function placesOf({ pieces }: LotFacts, { pieceIds }: Part): number[] | null {
-  if (pieceIds === null || pieceIds.length === pieces.length) return null
-  return pieces.flatMap((piece, i) => (pieceIds.includes(piece.id) ? [i] : []))
+function placesOf({ pieces, atoms }: LotFacts, { pieceIds }: Part): number[] | null {
+  if (pieceIds === null) return null
+  // Judged by parts, what went on a piece before it was cut up went on all of them.
+  const on = new Set([...pieceIds, ...atoms.of(pieceIds)])
+  const places = pieces.flatMap((piece, i) => (on.has(piece.id) ? [i] : []))
+  return places.length === pieces.length ? null : places
 }
 
 /** What went on after the rub, put by put: each curing salt with all that was shared out with it. */
@@ -64,7 +67,7 @@ export async function judgeFacts(
 ): Promise<Judgement> {
   const { lot, pieces, parts } = facts
   const shop = await shopView(ctx.tables)
-  return judgeLot(
+  const judgement = judgeLot(
     lotQuestion({
       rules: (await ruleSetById(ctx.tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(ctx.tables)),
       cut: lot.cut,
@@ -89,6 +92,13 @@ export async function judgeFacts(
       ...(lot.mostPickUp ? { mostPickUp: lot.mostPickUp } : {}),
     }),
   )!
+  return judgement.decides ? { ...judgement, decides: judgement.decides.map(nth => labelOf(facts, Number(nth))) } : judgement
+}
+
+/** The nth of what was judged, counted from 1; what came off a piece goes by its name. */
+function labelOf({ pieces, atoms }: LotFacts, nth: number): number | string {
+  const { id, number } = pieces[nth - 1]!
+  return atoms.labelOf(id) ?? number
 }
 
 /** What would be judged of a lot now; nothing is kept. */

@@ -1,4 +1,5 @@
 import type { CuringAgent } from '#core/cure/agent'
+import { atomsOf, type Atoms } from './atoms'
 import type { RowOf } from '../../db/table-spec'
 import type { Tables } from '../../db/database'
 import type { lotIngredients, lots, pieces } from '../../db/tables/lots'
@@ -9,8 +10,12 @@ export type Part = RowOf<typeof lotIngredients>
 /** All that was weighed of a lot: what its verdict and the least that stayed are worked out from. */
 export interface LotFacts {
   lot: RowOf<typeof lots>
-  /** In order of number. */
-  pieces: RowOf<typeof pieces>[]
+  /**
+   * What is judged: the pieces as they were rubbed, in order of number; or the parts, once something went on one alone.
+   */
+  pieces: Pick<RowOf<typeof pieces>, 'id' | 'number' | 'greenG' | 'readings'>[]
+  /** What of them each thing went on, and each step was done to. */
+  atoms: Atoms
   parts: Part[]
   /** What the rub was made with; null for salt only, and where nobody knows what the curing salt was. */
   agent: CuringAgent | null
@@ -43,9 +48,12 @@ export async function lotFacts(tables: Tables, lotId: number): Promise<LotFacts>
   const agents = new Map(agentLots.map(one => [one.id, agentOf(one)]))
   const agentBy = (id: number) => agents.get(id) ?? null
   const rubbed = parts.find(part => part.role === 'agent' && isRubbed(part))
+  const atoms = atomsOf(rows)
+  const isOnPart = parts.some(part => part.pieceIds?.some(id => atoms.isPart(id)))
   return {
     lot: lot!,
-    pieces: rows,
+    pieces: isOnPart ? atoms.all : rows.filter(row => row.parentId === null),
+    atoms,
     parts,
     agent: rubbed ? agentBy(rubbed.ingredientLotId) : null,
     agentBy,

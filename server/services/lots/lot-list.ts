@@ -6,6 +6,7 @@ import { CUTS } from '#core/rules/cuts'
 import type { Tables } from '../../db/database'
 import type { RowOf, WhereOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
+import { RUBBED } from '../../db/tables/which-pieces'
 import { below, startsWith } from '../../db/where'
 import { brief, lotSummaries } from './lot-summaries'
 
@@ -26,7 +27,7 @@ async function finishedRows(tables: Tables, rows: readonly RowOf<typeof lotsTabl
   const lotId = rows.map(row => row.id)
   if (lotId.length === 0) return []
   const [green, packs, destroyed] = await Promise.all([
-    tables.pieces.totals('lotId', { sum: ['greenG'], where: { lotId } }),
+    tables.pieces.totals('lotId', { sum: ['greenG'], where: { lotId, ...RUBBED } }),
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId } }),
     tables.holds.pick(['lotId', 'reason'], { lotId, disposition: 'destroy' }),
   ])

@@ -1,22 +1,22 @@
 import type { Milliseconds } from '#core/units/quantities'
+import { pieceTree } from '#core/life/parts'
+import { sumOf } from '#core/lists/sum-of'
 import { stopsLot } from '#core/lots/stops-lot'
 import { groupBy } from '#core/lists/group-by'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { JudgementBrief, LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
-import type { lots } from '../../db/tables/lots'
+import type { lots, pieces as piecesTable } from '../../db/tables/lots'
+import { isLeaf, treesOf } from '../../db/tables/which-pieces'
 import type { Tables } from '../../db/database'
-import { PIECE_STATE } from '../../db/tables/piece-state'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { lotPlans } from '../plans/lot-plans'
+import { PIECE_SHOWN, pieceView } from './piece-views'
 import { waitingForSecond } from './second-due'
-import { lotHeats } from '../smoke/heat-groups'
+import { lotHeats, withParts } from '../smoke/heat-groups'
 
 type LotRow = RowOf<typeof lots>
-
-/** Of a piece, what the rooms show. */
-const PIECE_SHOWN = ['number', 'greenG', 'greenTyped', 'bag', 'tag', ...PIECE_STATE] as const
 
 /** Of a verdict, what a small beam shows; one from before the least that stayed was worked out shows none. */
 export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgement): JudgementBrief => ({
@@ -28,9 +28,11 @@ export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgem
   leastPpm: stayed?.leastPpm ?? null,
 })
 
-/** The runs of some pieces, and which pieces were in which. */
-async function runsOf(tables: Tables, pieceIds: number[]) {
-  const inRuns = pieceIds.length ? await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieceIds }) : []
+/** The runs of some pieces, and which pieces were in which: a part was in those of what it was cut from, too. */
+async function runsOf(tables: Tables, pieces: readonly Pick<RowOf<typeof piecesTable>, 'id' | 'parentId'>[]) {
+  const pieceIds = pieces.map(piece => piece.id)
+  const told = pieceIds.length ? await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieceIds }) : []
+  const inRuns = withParts(told, pieceTree(pieces))
   const runs = inRuns.length
     ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
     : []
@@ -43,7 +45,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const sliced = rows.filter(row => row.readyG !== null).map(row => row.id)
   const inTime = { order: [['fromAtMs', 'ASC'], ['id', 'ASC']] } as const
   const [pieces, steps, plans, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
-    tables.pieces.pick([...PIECE_SHOWN, 'lotId', 'meatLotId'], { lotId }, { order: [['number', 'ASC']] }),
+    tables.pieces.pick([...PIECE_SHOWN, 'lotId', 'meatLotId'], { lotId }, { order: [['number', 'ASC'], ['id', 'ASC']] }),
     tables.steps.pick(['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'], { lotId, kind: SHOWN_KINDS }, inTime),
     lotPlans(tables, rows),
     tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId }),
@@ -59,10 +61,8 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     part => part.lotId,
   )
   const meat = await tables.meatLots.pick(['code'], { id: [...new Set(pieces.map(piece => piece.meatLotId))] })
-  const { ofPiece, runs } = await runsOf(
-    tables,
-    pieces.map(piece => piece.id),
-  )
+  const treeOf = treesOf(pieces)
+  const { ofPiece, runs } = await runsOf(tables, pieces)
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const fridgeName = new Map(fridges.map(fridge => [fridge.id, fridge.name]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
@@ -74,16 +74,18 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
   const heatsOf = await lotHeats(
     tables,
     rows.map((lot) => {
-      const inRuns = (of.pieces.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
+      const inRuns = (of.pieces.get(lot.id) ?? []).filter(isLeaf).flatMap(piece => ofPiece.get(piece.id) ?? [])
       const ids = new Set(inRuns.map(row => row.runId))
       return { lot, inRuns, runs: runs.filter(run => ids.has(run.id)) }
     }),
     nowMs,
   )
   return rows.map((lot): LotSummary => {
-    const mine = of.pieces.get(lot.id) ?? []
-    const done = of.steps.get(lot.id) ?? []
-    const { plan, piecePlans } = plans.get(lot.id)!
+    const all = of.pieces.get(lot.id) ?? []
+    const mine = all.filter(isLeaf)
+    const tree = treeOf(lot.id)
+    const done = (of.steps.get(lot.id) ?? []).map(step => ({ ...step, pieces: tree.asLeaves(step.pieces) }))
+    const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
     const { groups, coldRuns } = heatsOf.get(lot.id)!
@@ -108,8 +110,8 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       turnBy: lot.turnBy,
       drainedAtMs: lot.drainedAtMs,
       cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(({ lotId: _lot, meatLotId, ...piece }) => ({ ...piece, meatCode: meatCode.get(meatLotId)! })),
-      greenG: mine.reduce((sum, piece) => sum + piece.greenG, 0),
+      pieces: mine.map(({ lotId: _lot, meatLotId, ...piece }) => pieceView(piece, meatCode.get(meatLotId)!)),
+      greenG: sumOf(all.filter(piece => piece.parentId === null), piece => piece.greenG),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),
       plan,
@@ -119,7 +121,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       lastFeel: lastFeelOf(done.filter(step => step.kind === 'look')),
       judgement: brief(lot.judgement),
       openHolds: (of.holds.get(lot.id) ?? [])
-        .filter(hold => stopsLot(hold, mine.length))
+        .filter(hold => stopsLot(hold, tree))
         .map(hold => hold.reason),
       runs: runs
         .filter(run => runIds.has(run.id))

@@ -6,6 +6,7 @@ import { refuse, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
 import { residualOf } from './residual'
+import { pieceFamily } from './piece-views'
 import { lotSummaries } from './lot-summaries'
 
 async function recipeOf(tables: Tables, revisionId: number) {
@@ -42,6 +43,8 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
   const places = holds.some(hold => hold.fromAtMs !== null) ? await tables.places.pick(['code', 'name']) : []
   const markAt = await loadMarks(tables, row.rubbedAtMs)
   const residual = await residualOf(tables, row)
+  const family = await pieceFamily(tables, lotId, summary!.pieces)
+  const named = [...family.rubbed, ...summary!.pieces.filter(piece => piece.parentId !== null)]
   const customers = await tables.parties.pick(['name'], { id: dispatches.map(dispatch => dispatch.customerId) })
   const dispatchOf = new Map(dispatches.map(dispatch => [dispatch.id, dispatch]))
   const customerOf = new Map(customers.map(customer => [customer.id, customer]))
@@ -49,6 +52,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
     ok: true,
     value: {
       ...summary!,
+      ...family,
       judgement: row.judgement,
       residual,
       meatScale: markAt(row.meatScaleId, row.rubbedAtMs),
@@ -87,7 +91,9 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
           weighedG,
           weighedTyped,
           application,
-          pieceNumbers: pieceIds ? summary!.pieces.filter(piece => pieceIds.includes(piece.id)).map(piece => piece.number) : pieceNumbers,
+          pieceNumbers: pieceIds
+            ? named.filter(piece => pieceIds.includes(piece.id)).map(piece => (piece.part === null ? piece.number : piece.label))
+            : pieceNumbers,
           atMs: step?.fromAtMs ?? part.appliedAtMs,
           face,
           usedFor,

@@ -2,6 +2,7 @@ import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import { judgeSalt, type SaltVerdict } from '#core/cure/salt-weighed'
 import { foldStanding } from '#core/life/fold-standing'
 import { lotStayed } from '#core/life/lot-stayed'
+import { stepsOfParts } from '#core/life/steps-of-parts'
 import type { Step, StepKind } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import { nitriteShare } from '#core/cure/agent'
@@ -72,34 +73,32 @@ const putAtMs = ({ lot }: LotFacts, { stepId, application, appliedAtMs }: Part, 
   steps.find(step => step.id === stepId)?.fromMs ?? (application === 1 ? lot.rubbedAtMs : (appliedAtMs ?? lot.rubbedAtMs))
 
 /** Ids of the pieces that a part went on; null: all. */
-function putOn({ pieces }: LotFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
-  if (pieceIds !== null) return pieceIds
-  return pieceNumbers === null
-    ? null
-    : pieces.filter(piece => pieceNumbers.includes(piece.number)).map(piece => piece.id)
+function putOn({ atoms }: LotFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
+  if (pieceIds !== null) return atoms.of(pieceIds)
+  return pieceNumbers === null ? null : atoms.all.filter(atom => pieceNumbers.includes(atom.number)).map(atom => atom.id)
 }
 
 /** Null without nitrite. What flavours after the cure counts for nothing here. */
 async function stayedOf(ctx: WriteContext, facts: LotFacts, known?: readonly Step[]): Promise<StayedJudged | null> {
-  const { lot, pieces, agentBy, saltShare } = facts
+  const { lot, pieces, atoms, agentBy, saltShare } = facts
   const parts = facts.parts.filter(part => part.usedFor === null)
   if (!parts.some(part => part.role === 'agent' && agentBy(part.ingredientLotId))) return null
   const { pieces: ingoing } = await judgeFacts(ctx, { ...facts, parts }, { applied: true })
   const steps = known ?? (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
-  return lotStayed({
+  const judged = new Map(pieces.map((piece, i) => [piece.id, { ...piece, lowPpm: ingoing[i]!.lowPpm }]))
+  const stayed = lotStayed({
     method: lot.method,
     cut: lot.cut,
     rubbedAtMs: lot.rubbedAtMs,
     waterG: lot.waterG ?? 0,
     upperBound: meaningOf(lot.method, lot.afterG !== null) === 'upper_bound',
     mixReadabilityG: lot.mixReadabilityG,
-    steps: foldStanding(steps).sound,
-    pieces: pieces.map((piece, i) => ({
-      pieceId: piece.id,
-      greenG: piece.greenG,
-      greenOffG: worstCaseG({ readabilityG: lot.meatReadabilityG, readings: piece.readings }),
-      lowPpm: ingoing[i]!.lowPpm,
-    })),
+    steps: stepsOfParts(foldStanding(steps).sound, atoms.of),
+    pieces: atoms.all.map(({ id, greenG }) => {
+      // Until something went on it alone, a part has what it was cut from; that is as far off as all of it.
+      const { readings, lowPpm } = (judged.get(id) ?? judged.get(atoms.rootOf(id)))!
+      return { pieceId: id, greenG, greenOffG: worstCaseG({ readabilityG: lot.meatReadabilityG, readings }), lowPpm }
+    }),
     puts: parts
       .filter(part => part.weighedG > 0 || part.unweighed)
       .map((part) => {
@@ -115,6 +114,7 @@ async function stayedOf(ctx: WriteContext, facts: LotFacts, known?: readonly Ste
         }
       }),
   })
+  return { ...stayed, pieces: stayed.pieces.filter(piece => atoms.isPiece(piece.pieceId)) }
 }
 
 /**

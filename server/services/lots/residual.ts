@@ -7,6 +7,7 @@ import type { ResidualView } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
 import type { Tables } from '../../db/database'
 import type { lots } from '../../db/tables/lots'
+import { RUBBED } from '../../db/tables/which-pieces'
 import { theShop } from '../office/office'
 import type { Part } from './lot-facts'
 import { agentOf } from '../store/ingredient-views'
@@ -43,7 +44,7 @@ export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualV
   if (rows.length === 0) return null
   const [parts, greenG, rindG, labs, shop] = await Promise.all([
     tables.lotIngredients.find({ lotId: lot.id, role: 'agent' }),
-    tables.pieces.sum('greenG', { lotId: lot.id }),
+    tables.pieces.sum('greenG', { lotId: lot.id, ...RUBBED }),
     tables.offcuts.sum('massG', { lotId: lot.id, kind: 'rind' }),
     tables.labResults.count({ lotId: lot.id }),
     theShop(tables),

@@ -1,4 +1,6 @@
+import { pieceLabel } from '#core/life/parts'
 import type { TagInput } from '#shared/contracts/tags'
+import { isLeaf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 
@@ -8,16 +10,17 @@ export async function tagPiece(ctx: WriteContext, pieceId: number, { tag }: TagI
   const [known] = await tables.pieces.pick(['lotId'], { id: pieceId })
   if (!known) return refuse('no_such_piece')
   const lot = (await tables.lots.one({ id: known.lotId }, { lock: true }))!
-  const pieces = await tables.pieces.pick(['number', 'tag'], { lotId: lot.id })
-  const piece = pieces.find(one => one.id === pieceId)!
+  const pieces = (await tables.pieces.pick(['number', 'part', 'tag', 'goneWhy'], { lotId: lot.id })).filter(isLeaf)
+  const piece = pieces.find(one => one.id === pieceId)
+  if (!piece) return refuse('no_such_piece')
   const same = tag === null ? undefined : pieces.find(one => one.id !== pieceId && one.tag?.toLowerCase() === tag.toLowerCase())
-  if (same) return refuse('tag_taken', { tag: tag!, number: same.number }, ['tag'])
+  if (same) return refuse('tag_taken', { tag: tag!, number: pieceLabel(same) }, ['tag'])
   await tables.pieces.update(pieceId, { tag })
   recordEvent(ctx, {
     kind: 'piece_tagged',
     subjects: [lot.code],
     typed: { tag },
-    computed: { pieceId, number: piece.number, before: piece.tag },
+    computed: { pieceId, number: pieceLabel(piece), before: piece.tag },
   })
   return { ok: true, value: {} }
 }

@@ -1,11 +1,13 @@
 import { foldStanding } from '#core/life/fold-standing'
 import type { PieceLife } from '#core/life/fold'
+import { pieceTree } from '#core/life/parts'
 import { groupBy } from '#core/lists/group-by'
 import type { BreachOf } from '#core/places/covered'
 import { warmthLines, type PlaceReading } from '#core/places/lines'
 import { breachesOf } from '#core/places/warmth'
 import { coldLimitC } from '#core/places/place-verdict'
 import { MS_PER_DAY } from '#core/units/quantities'
+import { isLeaf } from '../../db/tables/which-pieces'
 import { present, since } from '../../db/where'
 import type { WriteContext } from '../context'
 import { holdPlaces, heldAbout, placeHolds } from '../holds/hold-places'
@@ -46,13 +48,17 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
   let isWarm = false
   for (const lot of lots) {
     const mine = holds.get(lot.id) ?? []
-    const alike = groupBy(lives.get(lot.id)!, piece => JSON.stringify(piece.stays))
+    const all = lives.get(lot.id)!
+    const tree = pieceTree(all.map(({ pieceId: id, parentId }) => ({ id, parentId })))
+    // A part has all behind it where it was cut from lay.
+    const alike = groupBy(all.filter(isLeaf), piece => JSON.stringify(piece.stays))
     const found = [...alike.values()].flatMap((pieces): BreachOf[] => {
       const ids = pieces.map(piece => piece.pieceId)
       const lines = warmthLines(pieces[0]!.stays, placeId => readings.get(placeId) ?? [])
       const decided = mine
-        .filter(hold => hold.disposition !== null && (hold.pieceIds === null || ids.every(id => hold.pieceIds!.includes(id))))
-        .map(heldAbout)
+        .filter(hold => hold.disposition !== null)
+        .map(hold => heldAbout(hold, tree))
+        .filter(about => about.pieces === null || ids.every(id => about.pieces!.includes(id)))
         .flatMap(({ fromMs, toMs }) => (toMs === null ? [] : [{ fromMs: fromMs ?? -Infinity, toMs }]))
       return breachesOf(lines, { saltOnly: lot.saltOnly, limitC: coldLimitC(shop.ruleSetId), decided }).map(
         ({ reason, placeId, fromMs, toMs, worstC }) => ({
@@ -66,7 +72,7 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
         }),
       )
     })
-    await holdPlaces(ctx, lot, found, mine)
+    await holdPlaces(ctx, lot, found, mine, tree)
     isWarm ||= found.length > 0
   }
   return isWarm

@@ -1,8 +1,10 @@
+import { pieceLabel } from '#core/life/parts'
 import { turningDay } from '#core/life/turning-day'
 import { altersPast } from '#core/plan/alters-past'
 import { planDoubt } from '#core/plan/plan-fault'
 import type { planChangeInput } from '#shared/contracts/plans'
 import type { z } from 'zod'
+import { isLeaf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { lotPlans } from './lot-plans'
@@ -20,7 +22,7 @@ export async function changePlan(
   const lot = await tables.lots.one({ code }, { lock: true })
   if (!lot) return refuse('no_such_lot', { code })
   if (lot.finishedAtMs !== null) return refuse('lot_is_finished', { code })
-  const rows = await tables.pieces.pick(['number'], { lotId: lot.id })
+  const rows = (await tables.pieces.pick(['number', 'part', 'goneWhy'], { lotId: lot.id })).filter(isLeaf)
   const named = rows.filter(piece => pieces === null || pieces.includes(piece.id))
   if (pieces !== null && named.length < new Set(pieces).size) return refuse('no_such_piece', {}, ['pieces'])
   const { plan: whole, piecePlans } = (await lotPlans(tables, [lot])).get(lot.id)!
@@ -50,7 +52,7 @@ export async function changePlan(
       lotId: lot.id,
       before: before.plan,
       assumed: before.assumed,
-      pieces: pieces === null ? null : named.map(piece => piece.number),
+      pieces: pieces === null ? null : named.map(piece => (piece.part ? pieceLabel(piece) : piece.number)),
     },
     reason,
   })

@@ -1,6 +1,7 @@
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { coolingRuleFor } from '#core/cooling/cooling'
 import { leastOf } from '#core/life/lot-stayed'
+import { pieceTree, type PieceTree } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
 import type { PackedReadings } from '#core/readings/packed-readings'
 import type { CoolingRule } from '#core/rules/guideline'
@@ -47,6 +48,10 @@ interface PieceGroup {
   runs: RunRow[]
   pieceIds: number[]
 }
+
+/** Which pieces were in which runs, with what was cut from them since: a part was in the heats of what it was cut from. */
+export const withParts = <R extends { pieceId: number }>(inRuns: readonly R[], tree: PieceTree): R[] =>
+  inRuns.flatMap(row => tree.asLeaves([row.pieceId]).map(pieceId => ({ ...row, pieceId })))
 
 export function groupsOf({ inRuns, runs: inOrder }: LotRuns): PieceGroup[] {
   const runIds = new Map<number, Set<number>>()
@@ -162,8 +167,9 @@ export async function judgeLotHeats(
   lot: LotRow,
   nowMs: Milliseconds,
 ): Promise<{ pieceIds: number[]; judged: HeatsJudged }[]> {
-  const pieces = await tables.pieces.pick([], { lotId: lot.id })
-  const inRuns = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
+  const pieces = await tables.pieces.pick(['parentId'], { lotId: lot.id })
+  const told = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
+  const inRuns = withParts(told, pieceTree(pieces))
   const inOrder = inRuns.length
     ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
     : []

@@ -36,7 +36,9 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     { id: [...new Set(pieces.map(piece => piece.lotId))] },
     { order: [['id', 'ASC']], lock: true },
   )
-  const curing = lots.find(lot => lot.cureEndedAtMs === null)
+  // Of a lot some may be smoked while the others cure on.
+  const inCure = pieces.find(piece => piece.stage === 'cure')
+  const curing = inCure && lots.find(lot => lot.id === inCure.lotId)
   if (curing) return refuse('still_curing', { code: curing.code }, ['pieceIds'])
   const held = await refuseHeld(ctx, lots, ids)
   if (!held.ok) return { ...held, path: ['pieceIds'] }

@@ -1,4 +1,5 @@
 import type { Tables } from '../../db/database'
+import { RUBBED } from '../../db/tables/which-pieces'
 import { present } from '../../db/where'
 
 /**
@@ -9,11 +10,11 @@ export async function meatSums(tables: Tables, ids: readonly number[], locked = 
   const where = { meatLotId: ids }
   if (ids.length === 0) return { usedG: () => 0, loose: () => 0 }
   const [direct, cut, parts, divided, rubbed] = await Promise.all([
-    tables.pieces.totals('meatLotId', { sum: ['greenG'], where: { ...where, meatPieceId: null }, lock: locked }),
+    tables.pieces.totals('meatLotId', { sum: ['greenG'], where: { ...where, ...RUBBED, meatPieceId: null }, lock: locked }),
     tables.cuttings.totals('meatLotId', { sum: ['fromG'], where: { ...where, parentId: null }, lock: locked }),
     tables.meatPieces.totals('meatLotId', { where, lock: locked }),
     tables.cuttings.totals('meatLotId', { where: { ...where, parentId: present }, lock: locked }),
-    tables.pieces.totals('meatLotId', { where: { ...where, meatPieceId: present }, lock: locked }),
+    tables.pieces.totals('meatLotId', { where: { ...where, ...RUBBED, meatPieceId: present }, lock: locked }),
   ])
   return {
     /** Rubbed as it came, or put on the cutting board. */

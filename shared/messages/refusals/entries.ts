@@ -67,7 +67,20 @@ export const ENTRIES = {
     `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. Check the unit and the point. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
   drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
     `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
-  tag_taken: (p: { tag: string; number: number }) =>
+  no_parts: () => 'A piece is cut into one part at least. Weigh what is left of it.',
+  too_many_parts: () => 'These are more parts than one press takes. Cut it in two steps.',
+  nothing_cut: () => 'One part and nothing off it is no cut. Weigh the other part, or what came off.',
+  one_piece_a_cut: () => 'A cut is told piece by piece: each has its own weights. Choose the one piece that was cut.',
+  weighed_one_way: () => 'Say what all of it weighs together, or each by itself: one of the two.',
+  one_lot_a_weighing: () => 'Pieces that are weighed one by one are told lot by lot. Tell it once for each.',
+  tag_twice: () => 'Two parts have the same tag. Give each its own.',
+  part_weight: (p: { part: string }) =>
+    `The weight of ${p.part} is that of its cut. Void the cut with a reason, and tell it again with the right weights.`,
+  cut_heavier: (p: { code: string; allG: Grams; mostG: Grams }, as: Notation) =>
+    `Parts and offcuts come to ${said.meat(p.allG, as)}, more than the piece weighed (${p.code}: ${said.meat(p.mostG, as)}). Take off the tray and weigh again; if it is so, say that you are sure.`,
+  cut_missing: (p: { code: string; missingG: Grams; wholeG: Grams }, as: Notation) =>
+    `Of ${said.meat(p.wholeG, as)} (${p.code}) ${said.meat(p.missingG, as)} are in no part and no offcut. Weigh what is missing; if it is so, say that you are sure.`,
+  tag_taken: (p: { tag: string; number: number | string }) =>
     `Piece ${p.number} of this lot has the tag “${p.tag}” already. Take another, or take it off that piece first.`,
   check_empty: () => 'A list needs at least one thing to look at. Write it down first.',
   check_twice: () => 'One thing on the list is ticked twice. Load the page again.',

@@ -18,7 +18,7 @@ export const UNIQUE_KEYS: Readonly<Record<string, Readonly<Record<string, readon
   meat_lots: { code: ['code'] },
   packs: { code: ['code'] },
   parties: { kind_name: ['kind', 'name'] },
-  pieces: { lot_number: ['lotId', 'number'] },
+  pieces: { lot_number_part: ['lotId', 'number', 'part', 'voided'] },
   places: { name: ['name'], code: ['code'] },
   plans: { of_lot: ['lotId', 'voided', 'number'] },
   recipes: { code: ['code'] },

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { mdiPlus } from '@mdi/js'
+import { CUT_OFFS, type CutOff } from '#core/life/step'
+import { MEAT_RANGE, MOST_PARTS, PART_RANGE } from '#shared/contracts/steps'
+import type { LotPiece } from '#shared/contracts/lots'
+import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
+import WeightField from '~/components/common/WeightField.vue'
+import AskHead from './AskHead.vue'
+import PickPiece from './PickPiece.vue'
+import type { ToldStep } from './press'
+
+/** A piece is cut up: what each part weighs, and what came off it. One part alone is a piece without its rind. */
+const props = defineProps<{ pieces: LotPiece[]; saving: boolean }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, pieces: number[]]; close: [] }>()
+const OFF_WORDS: Record<CutOff, string> = { rind: 'Rind', bone: 'Bone', fat: 'Fat', trim: 'Trim', samples: 'Samples' }
+const piece = ref<LotPiece | null>(props.pieces.length === 1 ? props.pieces[0]! : null)
+const whole = ref('')
+const parts = ref([''])
+const off = ref<Record<CutOff, string>>({ rind: '', bone: '', fat: '', trim: '', samples: '' })
+const scaleId = ref<number | null>(null)
+const typed = computed(() => parts.value.map(part => part.trim()).filter(Boolean))
+const offcuts = computed(() =>
+  CUT_OFFS.flatMap(kind => (off.value[kind].trim() ? [{ kind, weight: off.value[kind].trim() }] : [])),
+)
+function tell(): void {
+  const step: ToldStep = {
+    kind: 'cut',
+    whole: whole.value.trim() || null,
+    into: typed.value.map(weight => ({ weight, tag: null })),
+    offcuts: offcuts.value,
+    scaleId: scaleId.value,
+  }
+  const count = typed.value.length
+  emit('tell', [step], `piece ${piece.value!.label} cut up: ${count === 1 ? 'one part' : `${count} parts`}${offcuts.value.length ? ', with what came off' : ''}.`, [piece.value!.id])
+}
+</script>
+
+<template>
+  <PickPiece v-if="!piece" asks="Which piece was cut?" :pieces="pieces" @choose="piece = $event" @close="emit('close')" />
+  <form v-else class="cutting" aria-label="Cut up" @submit.prevent="tell" @keydown.esc="emit('close')">
+    <AskHead :asks="`Piece ${piece.label}: what does each part weigh?`" @close="emit('close')" />
+    <WeightField v-for="(_, i) in parts" :key="i" v-model="parts[i]!" :label="parts.length === 1 ? 'What is left of it' : `Part ${i + 1}`" :range="PART_RANGE" />
+    <VBtn v-if="parts.length < MOST_PARTS" class="wide" variant="outlined" :prepend-icon="mdiPlus" @click="parts.push('')">One more part</VBtn>
+    <p class="wide small soft">What came off, as far as there was any:</p>
+    <WeightField v-for="kind in CUT_OFFS" :key="kind" v-model="off[kind]" :label="OFF_WORDS[kind]" :range="PART_RANGE" />
+    <WeightField v-model="whole" label="Weight before" :range="MEAT_RANGE" />
+    <InstrumentSelect v-model="scaleId" class="wide" kind="scale" purpose="meat" prefer="meat" label="Weighed on" />
+    <p class="wide small soft">Parts keep the number with a letter, and all that was told of the piece. Clean knife, clean board.</p>
+    <VBtn type="submit" class="wide" color="primary" :loading="saving" :disabled="typed.length === 0 || typed.length + offcuts.length < 2">
+      Cut, save
+    </VBtn>
+  </form>
+</template>
+
+<style scoped>
+.cutting {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+  align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+.v-btn {
+  min-height: 56px;
+}
+</style>

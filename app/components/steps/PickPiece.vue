@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import type { LotPiece } from '#shared/contracts/lots'
+import ChipStep from './ChipStep.vue'
+
+/** One of some pieces, by a tap. */
+const props = defineProps<{ asks: string; pieces: LotPiece[] }>()
+const emit = defineEmits<{ choose: [piece: LotPiece]; close: [] }>()
+const choose = (id: string) => emit('choose', props.pieces.find(piece => String(piece.id) === id)!)
+</script>
+
+<template>
+  <ChipStep
+    :label="asks"
+    :choices="pieces.map(piece => ({ value: String(piece.id), words: piece.tag ? `${piece.label}, ${piece.tag}` : piece.label }))"
+    :saving="false"
+    @choose="choose"
+    @close="emit('close')"
+  />
+</template>

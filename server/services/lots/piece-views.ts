@@ -1,0 +1,37 @@
+import { pieceLabel } from '#core/life/parts'
+import type { CutUp, LotPiece } from '#shared/contracts/lots'
+import type { RowOf } from '../../db/table-spec'
+import type { Tables } from '../../db/database'
+import type { pieces } from '../../db/tables/lots'
+import { PIECE_STATE } from '../../db/tables/piece-state'
+import { isLeaf } from '../../db/tables/which-pieces'
+
+/** Of a piece, what the rooms show. */
+export const PIECE_SHOWN = ['number', 'part', 'parentId', 'greenG', 'greenTyped', 'bag', 'tag', ...PIECE_STATE] as const
+type Shown = { id: number } & Pick<RowOf<typeof pieces>, (typeof PIECE_SHOWN)[number]>
+
+export const pieceView = ({ goneWhy, ...piece }: Shown, meatCode: string): LotPiece => ({
+  ...piece,
+  goneWhy: goneWhy === 'cut' ? null : goneWhy,
+  label: pieceLabel(piece),
+  meatCode,
+})
+
+/** The pieces of a lot as they were rubbed, and those that were cut up since. `leaves`: as its rooms show them. */
+export async function pieceFamily(
+  tables: Tables,
+  lotId: number,
+  leaves: readonly LotPiece[],
+): Promise<{ rubbed: LotPiece[]; cutUp: CutUp[] }> {
+  if (leaves.every(piece => piece.parentId === null)) return { rubbed: [...leaves], cutUp: [] }
+  const rows = await tables.pieces.pick([...PIECE_SHOWN, 'meatLotId'], { lotId }, { order: [['number', 'ASC'], ['id', 'ASC']] })
+  const codes = new Map(leaves.map(piece => [piece.number, piece.meatCode]))
+  return {
+    rubbed: rows
+      .filter(row => row.parentId === null)
+      .map(({ meatLotId: _meat, ...row }) => pieceView(row, codes.get(row.number)!)),
+    cutUp: rows
+      .filter(row => !isLeaf(row))
+      .map(row => ({ id: row.id, parentId: row.parentId, label: pieceLabel(row), atMs: row.goneAtMs! })),
+  }
+}
