@@ -1,4 +1,4 @@
-import type { DueKind } from '#core/plan/due-thing'
+import type { DueKind, DueWhy } from '#core/plan/due-thing'
 import { segmentOn } from '#core/life/rhythm'
 import { upperFirst } from '#core/lists/upper-first'
 import type { Plan, PlanItem } from '#core/plan/plan'
@@ -63,8 +63,16 @@ export function turnPress({ cure }: Plan, day: number): PlanPress {
 }
 
 /** What one tap records of something due; null where the tap has to say more. */
-export function pressOf({ kind, item }: { kind: DueKind; item?: PlanItem | undefined }, plan: Plan, day: number): PlanPress | null {
+export function pressOf(
+  { kind, item, because }: { kind: DueKind; item?: PlanItem | undefined; because?: DueWhy | undefined },
+  plan: Plan,
+  day: number,
+): PlanPress | null {
   if (kind === 'turn') return turnPress(plan, day)
   if (kind === 'out') return outPress(plan)
+  if (kind === 'humidity' && because?.why === 'humidity') {
+    const { percent } = because
+    return { steps: [{ kind: 'humidity', percent }], label: `Air at ${percent} %`, words: `air set to ${percent} %.` }
+  }
   return beginOf(item)
 }

@@ -7,11 +7,12 @@ import { planOf } from './plan-of'
 import { pressOf, type PlanPress } from './plan-press'
 
 /** Tasks that one tap finishes, without a question. */
-const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'out', soak: 'soak', dry: 'dry', rest: 'rest' }
+const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'out', soak: 'soak', dry: 'dry', rest: 'rest', humidity: 'humidity' }
 
 /** The finished step of a task, where one tap is enough; null where something has to be said. */
-export function taskPress({ kind, pieces, item, add }: Task, lot: LotSummary | undefined, nowMs: Milliseconds): PlanPress | null {
+export function taskPress({ kind, pieces, item, because, add }: Task, lot: LotSummary | undefined, nowMs: Milliseconds): PlanPress | null {
   const due = ONE_TAP[kind]
   if (!due || !lot || add) return null
-  return pressOf({ kind: due, item }, planOf(lot, pieces ?? lot.pieces.map(piece => piece.id)), turningDay(lot.rubbedAtMs, nowMs, lot.zone))
+  const plan = planOf(lot, pieces ?? lot.pieces.map(piece => piece.id))
+  return pressOf({ kind: due, item, because }, plan, turningDay(lot.rubbedAtMs, nowMs, lot.zone))
 }

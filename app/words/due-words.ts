@@ -1,7 +1,7 @@
 import type { Stage } from '#core/life/meaning'
 import type { DryWay, RestWay } from '#core/life/step'
 import type { Due, DueWhy } from '#core/plan/due-thing'
-import type { Notation } from '#core/units/format'
+import { formatPercent, type Notation } from '#core/units/format'
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import { dueWords } from '#shared/messages/due'
@@ -15,6 +15,7 @@ const STAGE_WORDS: Record<Stage, string> = {
   dry: 'out of the cure',
   heat: 'in the heat',
   rest: 'out of the heat',
+  hang: 'hanging',
 }
 
 /** What goes on with pieces: "drying on the rack", "resting wrapped", else where they stand. */
@@ -34,6 +35,12 @@ export const nextWords = (due: Pick<Due, 'kind' | 'item'>, as: Notation): string
 export function hourWords({ notBeforeMs, byMs }: Pick<Due, 'notBeforeMs' | 'byMs'>, at: (ms: Milliseconds) => string): string {
   if (notBeforeMs !== null) return `not before ${at(notBeforeMs)}`
   return byMs === null ? '' : `by ${at(byMs)}`
+}
+
+/** "lost 37 %, of 35 to 40 %"; past it, "lost 43 %: over-dried". */
+const lostWords = ({ lost, from, to }: Extract<DueWhy, { why: 'lost' }>, as: Notation): string => {
+  const meant = `${formatPercent(from, as, 0)} to ${formatPercent(to, as, 0)}`
+  return `lost ${formatPercent(lost, as, 0)} of its green weight, ${meant} was meant${lost > to ? ': over-dried' : ''}`
 }
 
 /** Why something is due: "day 8 of 7 to 14", "felt stiff throughout". */
@@ -59,6 +66,12 @@ export function whyWords(because: DueWhy, as: Notation): string {
       return 'after the draining'
     case 'turned':
       return 'on the face that came up'
+    case 'weekly':
+      return because.lastMs === null ? 'as it is hung' : 'every week'
+    case 'humidity':
+      return because.day === 0 ? 'as it is hung' : `day ${because.day} of hanging`
+    case 'lost':
+      return lostWords(because, as)
     case 'soaked':
       return 'out of the water'
     case 'session':

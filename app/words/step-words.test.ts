@@ -36,6 +36,7 @@ const look = (more: Partial<Extract<StepInput, { kind: 'look' }>>): StepInput =>
   liquid: null,
   spots: null,
   surface: null,
+  mould: null,
   photoId: null,
   note: null,
   ...more,

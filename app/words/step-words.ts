@@ -50,6 +50,7 @@ const SEEN = {
   spots: { none: 'no spots', grey: 'grey spots' },
 } as const
 
+const MOULD_WORDS = { none: 'no mould', white: 'white mould', other: 'mould, NOT white' } as const
 /** Each of it only where it was said. Records of before know the feel and the note alone. */
 function lookWords({ feel, note, photoId, ...seen }: Extract<StepInput, { kind: 'look' }>): string {
   const said = [
@@ -58,6 +59,7 @@ function lookWords({ feel, note, photoId, ...seen }: Extract<StepInput, { kind: 
     seen.liquid && SEEN.liquid[seen.liquid],
     seen.smell && SEEN.smell[seen.smell],
     seen.spots && SEEN.spots[seen.spots],
+    seen.mould && MOULD_WORDS[seen.mould],
     seen.surface && `surface ${SURFACE_WORDS[seen.surface]}`,
     photoId && 'with a photo',
     note && `“${note}”`,
@@ -126,6 +128,12 @@ function stepWords(step: StepInput, { places, names = {}, steps }: Named, as: No
       return `Drying ${DRY_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
     case 'rest':
       return `Resting ${REST_WORDS[step.how]}${lastedWords(step.minutes)}${inPlace(step.placeId, places)}`
+    case 'hang': {
+      const hooks = step.hooks.length > 0 ? `, hooks ${wordList(step.hooks.map(one => one.hook))}` : ''
+      return `Hung to dry${inPlace(step.placeId, places)}${hooks}`
+    }
+    case 'humidity':
+      return `Air set to ${step.percent} %`
     case 'add':
       return `More ${ON_FACE[step.face]}: ${putWords(step, names)}`
     case 'flavour':

@@ -25,6 +25,10 @@ export const WHERE: Record<TaskKind, Where> = {
   rest: inColdRoom('Lay to rest'),
   dry: inColdRoom('Set to dry'),
   flavour: inColdRoom('Flavour'),
+  cut: inColdRoom('Cut up'),
+  hang: inColdRoom('Hang to dry'),
+  weigh: inColdRoom('Weigh what hangs'),
+  humidity: inColdRoom('Set the humidity'),
   touch: inColdRoom('Is the surface tacky?'),
   read_place: { room: 'Cold room', to: () => '/cold-room', words: 'Read the temperature' },
   read_smoke: { room: 'Smokehouse', to: code => `/runs/${code}`, words: 'Read chamber and core' },
@@ -37,6 +41,7 @@ export const WHERE: Record<TaskKind, Where> = {
 
 /** What is to be done, as its plan has it: "Massage all pieces", "Turn the rest". */
 export function taskWords({ kind, because, pieces }: Pick<Task, 'kind' | 'because' | 'pieces'>, as: Notation): string {
+  if (kind === 'humidity' && because) return upperFirst(dueWords({ kind, because }, as))
   if (kind !== 'turn' || because?.why !== 'rhythm') return WHERE[kind].words
   return `${upperFirst(dueWords({ kind, because }, as))} ${pieces ? 'the rest' : 'all pieces'}`
 }

@@ -199,6 +199,7 @@ function begin(life: Walking, step: Step): void {
     life.placeId = step.placeId
   }
   if (step.kind === 'move') life.spot = step.figures.spot
+  if (step.kind === 'hang') life.spot = step.figures.spots[life.pieceId] ?? life.spot
   stay(life, step.fromMs)
   if (step.kind === 'slice') {
     life.slicedAtMs ??= step.fromMs

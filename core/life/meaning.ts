@@ -2,10 +2,11 @@ import type { GoneWhy } from './gone'
 import type { StepKind } from './step'
 
 /**
- * Where a piece stands: in the cure; in water after it; out of it, drying; in a heat; at rest, before one or after. A
+ * Where a piece stands: in the cure; in water after it; out of it, drying; in a heat; at rest, before one or after; hung to
+ * dry by weight. A
  * place has no stage: the same fridge holds pieces of all of them.
  */
-export const STAGES = ['cure', 'soak', 'dry', 'heat', 'rest'] as const
+export const STAGES = ['cure', 'soak', 'dry', 'heat', 'rest', 'hang'] as const
 export type Stage = (typeof STAGES)[number]
 
 /** Why a step cannot stand where it is told. */
@@ -29,7 +30,7 @@ export interface Meaning {
 
 const IN_CURE: Meaning = { stages: ['cure'] }
 const ANYWHERE: Meaning = { stages: STAGES }
-const RAW_OR_SMOKED: readonly Stage[] = ['dry', 'rest']
+const RAW_OR_SMOKED: readonly Stage[] = ['dry', 'rest', 'hang']
 /** Out of the cure, and in no heat. */
 const OUT: readonly Stage[] = ['soak', ...RAW_OR_SMOKED]
 
@@ -47,6 +48,8 @@ export const MEANING: Readonly<Record<StepKind, Meaning>> = {
   fry_test: { stages: OUT },
   dry: { stages: OUT, becomes: 'dry', lasts: true },
   rest: { stages: OUT, becomes: 'rest', lasts: true },
+  hang: { stages: OUT, becomes: 'hang', lasts: true },
+  humidity: { stages: ['hang'] },
   // A glaze goes on between or during heats; a marinade goes on where the meat lies.
   flavour: { stages: [...RAW_OR_SMOKED, 'heat'], lasts: true },
   heat: { stages: OUT, becomes: 'heat', lasts: true, leaves: 'rest' },
@@ -71,4 +74,5 @@ export const CONTRADICTION_OF: Readonly<Record<Stage, { code: ContradictionCode;
   dry: { code: 'out_of_cure', mend: 'other_time' },
   heat: { code: 'in_heat', mend: 'tell_heat_end' },
   rest: { code: 'out_of_cure', mend: 'other_time' },
+  hang: { code: 'out_of_cure', mend: 'other_time' },
 }

@@ -15,6 +15,8 @@ export const STEP_KINDS = [
   'fry_test',
   'dry',
   'rest',
+  'hang',
+  'humidity',
   'flavour',
   'heat',
   'cut',
@@ -35,6 +37,8 @@ export const COLOURS = ['raw', 'patchy', 'even'] as const
 export const SMELLS = ['clean', 'off'] as const
 export const LIQUIDS = ['dry', 'some', 'much'] as const
 export const SPOTS = ['none', 'grey'] as const
+export const MOULDS = ['none', 'white', 'other'] as const
+export type Mould = (typeof MOULDS)[number]
 export interface Seen {
   feel: Feel | null
   colour?: (typeof COLOURS)[number] | null
@@ -42,6 +46,7 @@ export interface Seen {
   liquid?: (typeof LIQUIDS)[number] | null
   spots?: (typeof SPOTS)[number] | null
   surface?: Surface | null
+  mould?: Mould | null
   photoId?: number | null
 }
 
@@ -111,6 +116,10 @@ export interface FiguresOfStep {
   fry_test: { salt: SaltTaste; verdict: FryVerdict }
   dry: { how: DryWay }
   rest: { how: RestWay }
+  /** To dry by weight: the hook of each piece, where somebody said. */
+  hang: { spots: Readonly<Record<number, string>> }
+  /** The air where it hangs was set to so many percent. */
+  humidity: { percent: number }
   /** `back`: at its end the pieces lie where they lay before. */
   heat: { code: string; targetC: Celsius; back: boolean }
   /** One piece, cut into one part or more; `parts` by id, weighed as they were then. `wholeG`: what it weighed just before. */

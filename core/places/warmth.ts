@@ -1,4 +1,5 @@
-import { COLD_CHECKS } from '../rules/house'
+import { groupBy } from '../lists/group-by'
+import { COLD_CHECKS, HANG_CHECKS } from '../rules/house'
 import type { Celsius, Milliseconds } from '../units/quantities'
 import type { WarmthLine } from './lines'
 
@@ -70,15 +71,27 @@ function sumBreach(lines: readonly WarmthLine[], limitC: Celsius): Breach[] {
   ]
 }
 
+export interface WarmthQuestion {
+  saltOnly: boolean
+  /** For what lies cold. */
+  limitC: Celsius
+  /** Stretches that a decision covers. */
+  decided: readonly { fromMs: Milliseconds; toMs: Milliseconds }[]
+  /** How warm a place is meant to be for what hangs there; 13 °C, unless said. */
+  hungC?: (placeId: number) => Celsius
+}
+
 /**
  * Stretches of a piece's time that hold it: over 7 °C for more than 2 h; salt only, over 4 °C for more than 4 h; and
  * over the shop's limit for more than a day in all. `decided` are stretches that a decision covers: they do not count
- * towards the day. Figures of FSIS practice and of the house, see docs/limits.md.
+ * towards the day. What hangs to dry has the warmth of its place, `hungC`, and is held where it was warmer than that by
+ * 2 °C for 12 h. Figures of FSIS practice and of the house, see docs/limits.md.
  */
 export function breachesOf(
-  lines: readonly WarmthLine[],
-  { saltOnly, limitC, decided }: { saltOnly: boolean; limitC: Celsius; decided: readonly { fromMs: number; toMs: number }[] },
+  all: readonly WarmthLine[],
+  { saltOnly, limitC, decided, hungC = () => HANG_CHECKS.usualC }: WarmthQuestion,
 ): Breach[] {
+  const lines = all.filter(line => line.stage !== 'hang')
   const checks = saltOnly ? [COLD_CHECKS.saltOnly] : [COLD_CHECKS.hold]
   const long = checks.flatMap(({ aboveC, forMs }) =>
     stretchesAbove(lines, aboveC)
@@ -92,7 +105,17 @@ export function breachesOf(
       )
     : []
   const open = lines.flatMap(line => outside(line, decided))
-  return [...long, ...hard.map(one => ({ ...one, reason: 'place_warm' as const })), ...sumBreach(open, limitC)]
+  const hung = all.filter(line => line.stage === 'hang')
+  return [...hangBreaches(hung, hungC), ...long, ...hard.map(one => ({ ...one, reason: 'place_warm' as const })), ...sumBreach(open, limitC)]
+}
+
+/** Hung to dry, outside its plan: each place by its own warmth. */
+function hangBreaches(lines: readonly WarmthLine[], hungC: (placeId: number) => Celsius): Breach[] {
+  return [...groupBy(lines, line => line.placeId)].flatMap(([placeId, there]) =>
+    stretchesAbove(there, hungC(placeId) + HANG_CHECKS.overC)
+      .filter(one => one.lastedMs > HANG_CHECKS.forMs)
+      .map(one => ({ ...one, reason: 'place_warm' as const })),
+  )
 }
 
 /** What of a line lies outside stretches. */

@@ -1,10 +1,19 @@
-import { MS_PER_HOUR, type Milliseconds } from '../units/quantities'
+import { MS_PER_HOUR, type Grams, type Milliseconds } from '../units/quantities'
 import { due, type Due, type DueWhy } from './due-thing'
+import { hangDue } from './hang-due'
 import type { HourSpan, Plan, PlanItem } from './plan'
 import { nextTold, progressOf, type DoneStep } from './progress'
 
+/** Pieces that were out at one instant, and to which the same was done. `lot`: all of their lot. */
+export interface Alike {
+  outAtMs: Milliseconds
+  did: readonly DoneStep[]
+  ids: readonly number[]
+  lot: readonly { id: number; greenG: Grams }[]
+}
+
 /** What comes next along the plan, for pieces to which the same was done. */
-export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly DoneStep[], nowMs: Milliseconds): Due[] {
+export function afterDue({ then }: Plan, { outAtMs, did, ...group }: Alike, nowMs: Milliseconds): Due[] {
   const p = progressOf(then, outAtMs, did)
   const item = then[p.at]
   const fry = p.fryTestFromMs !== null && p.fryTestFromMs <= nowMs ? [due('fry_test', { why: 'soaked' })] : []
@@ -14,6 +23,8 @@ export function afterDue({ then }: Plan, outAtMs: Milliseconds, did: readonly Do
     const because: DueWhy = of > 1 ? { why: 'session', number: p.sessions + 1, of } : { why: 'next' }
     return [...fry, ...(fry.length > 0 ? [] : [due(item.kind, because, { item })])]
   }
+  if (item.kind === 'hang')
+    return hangDue({ item, sinceMs: p.sinceMs, pieces: group.ids, lot: group.lot, did }, then[nextTold(then, p.at + 1)], nowMs)
   const hours = hoursOf(item)
   // A heat is over when it is pulled: the smokehouse says so.
   if (!hours || item.kind === 'heat') return []

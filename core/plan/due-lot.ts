@@ -1,6 +1,6 @@
 import type { IsoDate } from '../calendar/local-day'
 import type { Feel } from '../life/step'
-import type { Milliseconds } from '../units/quantities'
+import type { Grams, Milliseconds } from '../units/quantities'
 import type { Plan } from './plan'
 import type { DoneStep } from './progress'
 
@@ -14,7 +14,7 @@ export interface DueLot {
   /** Of pieces with a plan of their own. */
   piecePlans: readonly { pieces: readonly number[]; plan: Plan }[]
   /** What is there: not what was sliced to the end. */
-  pieces: readonly { id: number; outAtMs: Milliseconds | null }[]
+  pieces: readonly { id: number; outAtMs: Milliseconds | null; greenG: Grams }[]
   turns: readonly { atMs: Milliseconds; pieces: readonly number[] | null }[]
   /** All but turns, in order of happening. */
   did: readonly DoneStep[]

@@ -1,10 +1,10 @@
 import type { RhythmSegment } from '../life/rhythm'
 import type { Feel } from '../life/step'
-import type { Milliseconds } from '../units/quantities'
+import type { Fraction, Milliseconds } from '../units/quantities'
 import type { HourSpan, PlanItem, PlanItemKind, PlannedAdd } from './plan'
 
 /** What a plan asks of pieces. `touch`: is the surface tacky yet? `out`: the end of the cure. */
-export type DueKind = 'turn' | 'drain' | 'look' | 'add' | 'out' | 'touch' | 'fry_test' | PlanItemKind
+export type DueKind = 'turn' | 'drain' | 'look' | 'add' | 'out' | 'touch' | 'fry_test' | 'weigh' | 'humidity' | PlanItemKind
 
 /** Asked of what cures; anything else of what is out. */
 export const DUE_IN_CURE: ReadonlySet<DueKind> = new Set<DueKind>(['turn', 'drain', 'look', 'add', 'out'])
@@ -19,6 +19,9 @@ export type DueWhy
     | { why: 'hard_end'; toDay: number }
     | { why: 'next' }
     | { why: 'after'; going: PlanItemKind; sinceMs: Milliseconds; hours: HourSpan }
+    | { why: 'weekly'; lastMs: Milliseconds | null }
+    | { why: 'humidity'; day: number; percent: number }
+    | { why: 'lost'; lost: Fraction; from: Fraction; to: Fraction }
     | { why: 'soaked' }
     | { why: 'drained' }
     | { why: 'turned' }

@@ -1,6 +1,6 @@
 import { MEANING } from '../life/meaning'
 import type { FryVerdict, StepKind, Surface } from '../life/step'
-import type { Milliseconds } from '../units/quantities'
+import type { Grams, Milliseconds } from '../units/quantities'
 import type { PlanItem, PlanItemKind } from './plan'
 
 /** A step as a plan asks of it. `pieces`: ids; null: all of the lot. */
@@ -15,6 +15,10 @@ export interface DoneStep {
   rinses?: number | null
   verdict?: FryVerdict
   surface?: Surface
+  /** Weighed: what lay on the scale, grams. */
+  netG?: Grams
+  /** Set to. */
+  percent?: number
 }
 
 /** How far pieces are along what a plan holds after the cure. */
@@ -40,6 +44,8 @@ const ITEM_OF: Partial<Record<StepKind, PlanItemKind>> = {
   dry: 'dry',
   flavour: 'flavour',
   heat: 'heat',
+  hang: 'hang',
+  cut: 'cut',
   slice: 'slice',
 }
 /** Kinds that can be told; a plan goes on behind any other. */

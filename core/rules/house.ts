@@ -87,6 +87,14 @@ export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
  * Water in a cut at its lowest, share of green weight: nitrite in a brine spreads over water. Belly by its fat share;
  * jowl as published for raw pork jowl (22 %, USDA FoodData Central), drawn down; the others never below a fat belly.
  */
+/** Most of it that is water: a lean belly, lean meat. House, from tables of composition. */
+export const MOST_WATER: Readonly<Record<Cut, Fraction>> = {
+  belly: 0.5,
+  loin: 0.72,
+  shoulder: 0.68,
+  jowl: 0.35,
+  other: 0.72,
+}
 export const LEAST_WATER: Readonly<Record<Cut, Fraction>> = {
   belly: 0.35,
   loin: 0.35,
@@ -109,6 +117,14 @@ export const COLD_CHECKS = {
   saltOnly: { aboveC: 4, forMs: 4 * MS_PER_HOUR },
   sum: { usC: 4.4, elsewhereC: 5, forMs: MS_PER_DAY },
 } as const
+/** Hung to dry by weight: warmer than its place should be by so much, unbroken, it is outside its plan; 13 °C where nobody said. */
+export const HANG_CHECKS = { usualC: 13, overC: 2, forMs: 12 * MS_PER_HOUR } as const
+/** Meat that is hung warmer than this is first dry enough by its estimated water activity. */
+export const HANG_WARM_C: Celsius = 5
+export const HANG_MOST_ACTIVITY = 0.96
+/** Hanging meat is weighed so often; late so long after that. */
+export const WEIGH_EVERY_MS = 7 * MS_PER_DAY
+export const WEIGH_LATE_MS = 2 * MS_PER_DAY
 /** Meat at the door: said, and held or sent back. */
 export const ARRIVAL_WARN_C: Celsius = 4.4
 export const ARRIVAL_REFUSE_C: Celsius = 7

@@ -52,6 +52,10 @@ const TASK_OF: Partial<Record<DueKind, TaskKind>> = {
   dry: 'dry',
   flavour: 'flavour',
   heat: 'smoke',
+  cut: 'cut',
+  hang: 'hang',
+  weigh: 'weigh',
+  humidity: 'humidity',
   slice: 'slice',
 }
 

@@ -11,6 +11,8 @@ export const HOLD_REASONS = [
   'place_warm',
   'place_warm_sum',
   'smell_off',
+  'mould',
+  'hung_warm',
   'come_up_late',
   'come_up_not_shown',
   'cooling_late',

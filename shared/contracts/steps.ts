@@ -9,6 +9,7 @@ import {
   FLAVOUR_WAYS,
   FRY_VERDICTS,
   LIQUIDS,
+  MOULDS,
   PIECE_FACES,
   REST_WAYS,
   SMELLS,
@@ -31,6 +32,9 @@ export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 export const PART_RANGE = { minG: 1, maxG: 60_000 }
 export const MOST_PARTS = 12
 const MOST_ML = 50_000
+export const MOST_HOOKS = 400
+/** Percent of relative humidity in which meat hangs. */
+export const HUMIDITY = { least: 40, most: 95 }
 export const LITRES = { least: 0.1, most: 1000 }
 /** Changes of the water, or rinses. */
 const MOST_CHANGES = 20
@@ -91,6 +95,8 @@ const stepInput = z.discriminatedUnion('kind', [
     liquid: z.enum(LIQUIDS).nullable().default(null),
     spots: z.enum(SPOTS).nullable().default(null),
     surface: z.enum(SURFACES).nullable().default(null),
+    /** White bloom, or any other colour. */
+    mould: z.enum(MOULDS).nullable().default(null),
     /** A file that was sent ahead. */
     photoId: z.int().positive().nullable().default(null),
     note: note(),
@@ -149,6 +155,21 @@ const stepInput = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('dry'), minutes: lasted(), how: z.enum(DRY_WAYS), placeId: placeId() }),
   z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId() }),
+  /** Hung to dry by weight, until the next thing ends it; the hook of each piece, where somebody said. */
+  z
+    .strictObject({
+      kind: z.literal('hang'),
+      placeId: z.int().positive(),
+      hooks: z
+        .array(z.strictObject({ piece: z.int().positive(), hook: z.int().min(1).max(MOST_HOOKS) }))
+        .max(MOST_PIECES)
+        .default([]),
+      sure: sure(),
+    })
+    .refine(({ hooks }) => new Set(hooks.map(one => one.hook)).size === hooks.length, { error: 'hook_twice', path: ['hooks'] })
+    .refine(({ hooks }) => new Set(hooks.map(one => one.piece)).size === hooks.length, { error: 'piece_twice', path: ['hooks'] }),
+  /** The air where it hangs is kept at so many percent from now on. */
+  z.strictObject({ kind: z.literal('humidity'), percent: z.int().min(HUMIDITY.least).max(HUMIDITY.most) }),
   /** More of the cure: salt, curing salt or a mix. */
   z.strictObject({ kind: z.literal('add'), face: z.enum(ADD_FACES), parts: puts(), scaleId: instrumentId(), sure: sure() }),
   /** Flavour after the cure; a marinade goes on, or lasted so many minutes. */

@@ -11,11 +11,14 @@ const ASKS: Partial<Record<DueKind, string>> = {
   out: 'take it out',
   touch: 'feel whether the surface is tacky',
   fry_test: 'fry a slice and taste it',
+  weigh: 'weigh it',
 }
 const TURNS: Record<TurnWay, string> = { turned: 'turn', massaged: 'massage', stirred: 'stir' }
 
 /** What is asked for, in the plan's own words. */
 export const dueWords = ({ kind, item, because }: Pick<Due, 'kind' | 'item'> & Partial<Pick<Due, 'because'>>, as: Notation): string =>
-  kind === 'turn' && because?.why === 'rhythm'
-    ? TURNS[because.rhythm.how]
-    : ASKS[kind] ?? (item ? itemWords(item, as) : kind)
+  kind === 'humidity' && because?.why === 'humidity'
+    ? `set the air to ${because.percent} %`
+    : kind === 'turn' && because?.why === 'rhythm'
+      ? TURNS[because.rhythm.how]
+      : ASKS[kind] ?? (item ? itemWords(item, as) : kind)

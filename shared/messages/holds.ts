@@ -13,6 +13,8 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
     `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over ${formatSpan(FRIDGE_CHECKS.hold.forMs)}`,
   place_warm: () => 'lay too warm',
   place_warm_sum: () => 'lay over the shop\'s limit for more than a day in all',
+  hung_warm: () => 'hangs warm without nitrite, or too wet for it',
+  mould: () => 'mould was seen on it',
   smell_off: () => 'smelled off when it was looked at',
   come_up_late: as => `core too slow to ${formatLimit(KILL_FROM_C, as)}`,
   come_up_not_shown: as => `not shown how long the core took to ${formatLimit(KILL_FROM_C, as)}`,

@@ -15,6 +15,8 @@ export const STEP_DONE: Readonly<Record<StepKind, string>> = {
   fry_test: 'fried to taste',
   dry: 'set to dry',
   rest: 'laid to rest',
+  hang: 'hung to dry',
+  humidity: 'in air set anew',
   heat: 'put into the smoke',
   flavour: 'flavoured',
   cut: 'cut up',

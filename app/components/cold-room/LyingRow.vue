@@ -13,6 +13,7 @@ import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
+import HangNote from '~/components/twine/HangNote.vue'
 import { useNotation } from '~/composables/use-notation'
 import { planOf } from '~/logic/plan-of'
 import { outPress, pressOf } from '~/logic/plan-press'
@@ -28,11 +29,12 @@ const chosen = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
 const plan = computed(() => planOf(props.lot, ids.value))
 /** What the plan asks of pieces here next: now, or not before an hour. */
-const next = computed(() =>
-  dueOf(dueLot(props.lot), props.nowMs).find(
+const next = computed(() => {
+  const asked = dueOf(dueLot(props.lot), props.nowMs).filter(
     due => !DUE_IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => ids.value.includes(id))),
-  ) ?? null,
-)
+  )
+  return asked.find(due => due.notBeforeMs === null) ?? asked[0] ?? null
+})
 /** Nobody chose: those here that it is asked of. */
 const waiting = computed(() => {
   if (chosen.value.length) return chosen.value
@@ -53,11 +55,18 @@ const waits = computed(() => {
   if (!next.value) return ''
   return [nextWords(next.value, as.value), hourWords(next.value, moment)].filter(Boolean).join(', ')
 })
-const MAIN = { touch: 'Surface…', fry_test: 'Fried a slice…', flavour: 'Flavour…' } as const
+const MAIN = {
+  touch: 'Surface…',
+  fry_test: 'Fried a slice…',
+  flavour: 'Flavour…',
+  hang: 'Hang to dry…',
+  weigh: 'Weigh…',
+  cut: 'Cut up…',
+} as const
 const flavour = computed(() => (next.value?.item?.kind === 'flavour' ? next.value.item.how : undefined))
 const main = computed(() => {
   const kind = next.value?.kind
-  if (kind === 'touch' || kind === 'fry_test' || kind === 'flavour') return { verb: kind, label: MAIN[kind] }
+  if (kind && kind in MAIN) return { verb: kind as keyof typeof MAIN, label: MAIN[kind as keyof typeof MAIN] }
   return begins.value ? { verb: 'next' as const, label: begins.value.label } : { verb: 'look' as const, label: 'Looked at' }
 })
 </script>
@@ -77,6 +86,7 @@ const main = computed(() => {
           {{ waits }}
         </span>
       </div>
+      <HangNote v-if="pieces[0]!.stage === 'hang'" :lot="lot" :pieces="pieces" />
       <SaveProblem :message="message" />
     </div>
     <RowAsk

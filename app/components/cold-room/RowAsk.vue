@@ -13,6 +13,8 @@ import CutStep from '~/components/steps/CutStep.vue'
 import DrainStep from '~/components/steps/DrainStep.vue'
 import FlavourStep from '~/components/steps/FlavourStep.vue'
 import FryStep from '~/components/steps/FryStep.vue'
+import HangStep from '~/components/steps/HangStep.vue'
+import HumidityStep from '~/components/steps/HumidityStep.vue'
 import RestStep from '~/components/steps/RestStep.vue'
 import StackStep from '~/components/steps/StackStep.vue'
 import SoakStep from '~/components/steps/SoakStep.vue'
@@ -45,6 +47,8 @@ const VERBS = {
   leak: 'Leaked: ',
   weigh: 'Weighed: ',
   cut: 'Cut up: ',
+  hang: 'Hung: ',
+  humidity: 'Air set: ',
   look: 'Looked at: ',
   more: '',
   turn: 'Turned: ',
@@ -63,6 +67,7 @@ const VERBS = {
 // Refs and functions made once: destructured, the template reads the refs themselves.
 const { asking, saving, insistWords, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
 const meant = computed(() => props.pieces.filter(piece => props.chosen.length === 0 || props.chosen.includes(piece.id)))
+const hangs = computed(() => meant.value.every(piece => piece.stage === 'hang'))
 const early = computed(() => props.nowMs - props.lot.rubbedAtMs < DRAIN_SETTLED_MS)
 const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
 </script>
@@ -87,8 +92,17 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       @tell="tell"
       @close="close"
     />
+    <HangStep
+      v-else-if="asking === 'hang'"
+      :pieces="meant"
+      :places="places"
+      :saving="saving"
+      @tell="tell"
+      @close="close"
+    />
+    <HumidityStep v-else-if="asking === 'humidity'" :saving="saving" @tell="tell" @close="close" />
     <CutStep v-else-if="asking === 'cut'" :pieces="meant" :saving="saving" @tell="tell" @close="close" />
-    <LookStep v-else-if="asking === 'look'" :saving="saving" @tell="tell" @close="close" />
+    <LookStep v-else-if="asking === 'look'" :hangs="hangs" :saving="saving" @tell="tell" @close="close" />
     <TouchStep v-else-if="asking === 'touch'" :saving="saving" @tell="tell" @close="close" />
     <SoakStep v-else-if="asking === 'soak'" :saving="saving" @tell="tell" @close="close" />
     <FryStep v-else-if="asking === 'fry_test'" :saving="saving" @tell="tell" @close="close" />
@@ -131,6 +145,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       :places="places"
       :from="from"
       :curing="curing"
+      :hangs="hangs"
       :saving="saving"
       @tell="tell"
       @ask="goOn"

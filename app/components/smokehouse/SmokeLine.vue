@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { KILL_FROM_C, SALMONELLA_LOG } from '#core/rules/guideline'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { type Celsius, celsiusToFahrenheit, type Milliseconds } from '#core/units/quantities'
 import type { RunView } from '#shared/contracts/smoke'
 import { useNotation } from '~/composables/use-notation'
+import { usePlot } from '~/composables/use-plot'
 import { useSession } from '~/stores/session'
 
 /** The smoke line: chamber and core against the shop's clock, with lethality filling up behind the core. */
@@ -11,7 +12,6 @@ const props = defineProps<{ run: RunView }>()
 const { as, temperature } = useNotation()
 const session = useSession()
 const root = ref<HTMLElement | null>(null)
-const failed = ref(false)
 /** More dots than these run together. */
 const MARKED_MOST = 150
 const shown = (tempC: Celsius | null) =>
@@ -19,10 +19,11 @@ const shown = (tempC: Celsius | null) =>
 /** Plotly has no zones: the shop's clock is written out as if it were UTC. */
 const wall = (ms: Milliseconds) =>
   new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone, dateStyle: 'short', timeStyle: 'medium' }).format(ms)
-const ink = (name: string) => getComputedStyle(root.value!).getPropertyValue(name).trim()
+const { failed, ink } = usePlot(root, figure, () => [props.run, as.value])
 const hasReadings = computed(() => props.run.points.length > 0)
 
 function figure() {
+  if (!hasReadings.value) return null
   const { points, targetCoreC, pulledAtMs } = props.run
   const chamber = points.filter(r => r.chamberC !== null)
   const core = points.filter(r => r.coreC !== null)
@@ -121,24 +122,6 @@ function figure() {
   }
   return { data, layout, config: { displayModeBar: false, responsive: true } }
 }
-async function draw(): Promise<void> {
-  if (!root.value || !hasReadings.value) return
-  try {
-    const plotly = await import('plotly.js-basic-dist-min')
-    const { data, layout, config } = figure()
-    await plotly.react(root.value, data, layout, config)
-  }
-  catch (error) {
-    failed.value = true
-    console.error(error)
-  }
-}
-onMounted(draw)
-watch(() => [props.run, as.value], draw, { flush: 'post' })
-onBeforeUnmount(async () => {
-  const element = root.value
-  if (element) (await import('plotly.js-basic-dist-min')).purge(element)
-})
 </script>
 
 <template>

@@ -8,7 +8,7 @@ import ChipStep from './ChipStep.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
-defineProps<{ saving: boolean }>()
+defineProps<{ hangs?: boolean; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
 type Look = Extract<ToldStep, { kind: 'look' }>
@@ -30,12 +30,17 @@ const LIQUIDS = [
   { value: 'much', words: 'Much liquid' },
 ] as const
 const SPOTS = [{ value: 'grey', words: 'Grey spots' }] as const
+const MOULDS = [
+  { value: 'white', words: 'White mould' },
+  { value: 'other', words: 'Other mould' },
+] as const
 const SMELLS = [{ value: 'off', words: 'Smells off' }] as const
 /** What is said beside the feel; the tap on a feel then records all of it. */
 const seen = ref({
   colour: null as (typeof COLOURS)[number]['value'] | null,
   liquid: null as (typeof LIQUIDS)[number]['value'] | null,
   smell: null as (typeof SMELLS)[number]['value'] | null,
+  mould: null as (typeof MOULDS)[number]['value'] | null,
   spots: null as (typeof SPOTS)[number]['value'] | null,
 })
 const photo = ref<FileView | null>(null)
@@ -50,7 +55,7 @@ function tell(feel: Feel | null): void {
     photoId: photo.value?.id ?? null,
     note: noted.value.trim() || null,
   }
-  const off = seen.value.smell === 'off' ? ', smells off' : ''
+  const off = `${seen.value.mould ? ', mould' : ''}${seen.value.smell === 'off' ? ', smells off' : ''}`
   emit('tell', [look], `looked at${feel ? `, ${FEEL_WORDS[feel]}` : ''}${off}.`)
 }
 const choose = (value: Feel | 'more') => {
@@ -74,6 +79,12 @@ const choose = (value: Feel | 'more') => {
         <PickOne v-model="seen.spots" label="Spots" :choices="SPOTS" />
         <PickOne v-model="seen.smell" label="Smell" :choices="SMELLS" grave />
       </div>
+      <PickOne v-model="seen.mould" label="Mould" :choices="MOULDS" grave />
+      <p v-if="seen.mould" class="caution grave">
+        {{ seen.mould === 'white' && hangs
+          ? 'White bloom on hung meat is wiped or discarded by the shop’s written policy; without one, discard.'
+          : 'Mould on soft bacon, or of any colour but white, is discarded. It is held until the owner decides.' }}
+      </p>
       <p v-if="seen.smell === 'off'" class="caution grave">
         What smells off is held until the owner decides. Never taste it to find out.
       </p>

@@ -8,10 +8,10 @@ import ChipStep from './ChipStep.vue'
 import type { ToldStep } from './press'
 
 /** Where to? Every place that takes meat, with how warm it was last; and what else can be done. */
-const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; saving: boolean }>()
+const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; hangs: boolean; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: (typeof ASKED)[number]]; late: []; close: [] }>()
 const { temperature } = useNotation()
-const ASKED = ['leak', 'weigh', 'add', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'stack', 'cut'] as const
+const ASKED = ['leak', 'weigh', 'add', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'stack', 'cut', 'hang', 'humidity'] as const
 const isAsked = (value: string): value is (typeof ASKED)[number] => (ASKED as readonly string[]).includes(value)
 
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
@@ -49,6 +49,8 @@ const choices = computed(() => [
         { value: 'dry', words: 'Drying…' },
         { value: 'rest', words: 'Resting…' },
         { value: 'flavour', words: 'Flavour…' },
+        { value: 'hang', words: props.hangs ? 'On another hook…' : 'Hang to dry…' },
+        ...(props.hangs ? [{ value: 'humidity', words: 'Air set to…' }] : []),
         { value: 'weigh', words: 'Weigh…' },
         { value: 'cut', words: 'Cut up, rind off…' },
       ]),

@@ -12,6 +12,7 @@ import { piecesWords } from '#shared/messages/pieces'
 import type { Tables } from '../../db/database'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
+import { ofParts } from '../life/of-parts'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { theShop } from '../office/office'
 import { lotPlans } from '../plans/lot-plans'
@@ -37,7 +38,7 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
   const lots = await tables.lots.pick([...LOT], { finishedAtMs: null }, { order: [['id', 'ASC']] })
   const lotId = lots.map(lot => lot.id)
   const [pieces, steps, plans, places] = await Promise.all([
-    tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'placeId', 'outAtMs', 'goneAtMs', 'goneWhy'], { lotId }, { order: [['number', 'ASC']] }),
+    tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'greenG', 'placeId', 'outAtMs', 'goneAtMs', 'goneWhy'], { lotId }, { order: [['number', 'ASC']] }),
     tables.steps.pick(
       ['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'],
       { lotId, kind: SHOWN_KINDS },
@@ -52,7 +53,7 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
     const tree = pieceTree(of.pieces.get(lot.id) ?? [])
     const leaves = (of.pieces.get(lot.id) ?? []).filter(isLeaf)
     const mine = leaves.filter(piece => piece.goneAtMs === null)
-    const done = (of.steps.get(lot.id) ?? []).map(step => ({ ...step, pieces: tree.asLeaves(step.pieces) }))
+    const done = ofParts(of.steps.get(lot.id) ?? [], tree)
     const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const asked: DueLot = {
       ...lot,

@@ -4,7 +4,7 @@ import type { Milliseconds } from '#core/units/quantities'
 
 /** What a plan asks of beside turns. */
 const ASKED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'drain', 'look', 'add', 'out', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'heat', 'slice',
+  'drain', 'look', 'add', 'out', 'soak', 'fry_test', 'dry', 'rest', 'hang', 'humidity', 'weigh', 'cut', 'flavour', 'heat', 'slice',
 ])
 /** Kinds of step that the rooms are told of. */
 export const SHOWN_KINDS: StepKind[] = ['turn', ...ASKED]
@@ -40,6 +40,12 @@ function saidOf(kind: StepKind, figures: unknown): Partial<DoneStep> {
     case 'rest':
     case 'flavour':
       return { how: said<'dry' | 'rest' | 'flavour'>().how }
+    case 'weigh': {
+      const weighed = said<'weigh'>()
+      return weighed.what === 'meat' ? { netG: weighed.netG } : {}
+    }
+    case 'humidity':
+      return { percent: said<'humidity'>().percent }
     case 'look': {
       const { surface } = said<'look'>()
       return surface ? { surface } : {}

@@ -5,6 +5,7 @@ import type { LotSummary } from '#shared/contracts/lots'
 import type { LotNow } from '#shared/contracts/press-answer'
 import { pieceTree } from '#core/life/parts'
 import { isLeaf } from '../../db/tables/which-pieces'
+import { ofParts } from './of-parts'
 import { doneSteps } from './done-steps'
 import type { Standing } from './standing-steps'
 
@@ -58,7 +59,7 @@ const pieceNow = ({ pieceId: id, goneWhy, ...life }: PieceLife): LotNow['pieces'
 /** What was told, of pieces as they are now: what was done to one that was cut up was done to its parts. */
 function saidOf(told: readonly Standing[], { pieces }: LotLife, initials: ReadonlyMap<number, string>) {
   const tree = pieceTree(pieces.map(({ pieceId: id, parentId }) => ({ id, parentId })))
-  const steps = told.map(step => ({ ...step, pieces: tree.asLeaves(step.pieces) }))
+  const steps = ofParts(told, tree)
   return {
     turns: turnsOf(ofKind(steps, 'turn'), initials, tree.leaves.length),
     did: doneSteps(steps.map(rowOf), tree.leaves.length),

@@ -4,6 +4,7 @@ import { drainedG, type LiquidTold } from '#core/life/drained'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
 import type { StepInput } from '#shared/contracts/steps'
 import type { NewStep } from './lay-steps'
+import { hookName } from './refuse-hang'
 
 type Told = Extract<StepInput, { kind: 'drain' }>['liquid'] & {}
 
@@ -22,6 +23,7 @@ interface OfLot {
 
 /** From when to when a step was, by the hour that was told: the end of what is over, else the beginning. */
 export function spanOf(step: StepInput, atMs: Milliseconds): { fromMs: Milliseconds; toMs: Milliseconds | null } {
+  if (step.kind === 'hang') return { fromMs: atMs, toMs: null }
   if (!('minutes' in step)) return { fromMs: atMs, toMs: atMs }
   return step.minutes === null
     ? { fromMs: atMs, toMs: null }
@@ -53,6 +55,7 @@ export function newStep(step: StepInput, { syrup, readabilityG, application = 0,
           liquid: step.liquid,
           spots: step.spots,
           surface: step.surface,
+          mould: step.mould,
           photoId: step.photoId,
         },
       }
@@ -76,6 +79,12 @@ export function newStep(step: StepInput, { syrup, readabilityG, application = 0,
     }
     case 'cut':
       return { kind: 'cut', figures: cut! }
+    case 'hang': {
+      const spots = Object.fromEntries(step.hooks.map(({ piece, hook }) => [piece, hookName(hook)]))
+      return { kind: 'hang', placeId: step.placeId, figures: { spots } }
+    }
+    case 'humidity':
+      return { kind: 'humidity', figures: { percent: step.percent } }
     case 'dry':
       return { kind: 'dry', placeId: step.placeId, figures: { how: step.how } }
     case 'rest':

@@ -12,22 +12,24 @@ import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { StepKind } from '#core/life/step'
 import type { Fraction, Milliseconds } from '#core/units/quantities'
 import type { ComputedOf } from '#shared/contracts/records'
-import type { PressInput, StepInput } from '#shared/contracts/steps'
+import type { PressInput } from '#shared/contracts/steps'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
-import { holdLot } from '../holds/holds'
 import { scaleOf } from '../instruments/read-with'
 import { brief } from '../lots/lot-summaries'
 import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { cutUp, keepOffcuts } from './cut-up'
+import { deedsOf } from './deeds'
+import { hangAll, holdForHang, holdForLook } from './press-holds'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
 import { refuseDrained, refuseFry, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
+import { refuseHang, refuseMove } from './refuse-hang'
 import { standingSteps } from './standing-steps'
 
 /** What a press reads of a lot. */
@@ -100,20 +102,6 @@ async function refusePhotos({ tables }: WriteContext, { steps }: PressInput): Pr
   return null
 }
 
-/** A step of a press as it is laid down, which of the press it is, and the pieces it was done to. */
-interface Deed {
-  n: number
-  step: StepInput
-  pieces: number[]
-}
-/** Steps as they are laid down: of what was weighed by groups one for each. */
-const deedsOf = ({ steps }: PressInput, ids: number[], then: (some: number[]) => number[]): Deed[] =>
-  steps.flatMap((step, n): Deed[] =>
-    step.kind === 'weigh' && step.groups.length > 0
-      ? step.groups.map(({ pieces, weight }) => ({ n, step: { ...step, weight, groups: [] }, pieces: then(pieces) }))
-      : [{ n, step, pieces: ids }],
-  )
-
 /**
  * One press of one to four steps, over one or more lots: all of it is recorded, as one record, or none. Each step is
  * held against everything that stands in its lot at its hour; the way in for whatever is told of a lot after its rub.
@@ -145,6 +133,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const beganMs = Math.min(...input.steps.map(step => spanOf(step, when.value).fromMs))
   const told: ComputedOf<'step'>['steps'][number][] = []
   const lives: Lived[] = []
+  const doubts: { lot: Lived['lot']; why: string; pieces: number[] }[] = []
   for (const lot of found.value) {
     const i = input.lots.findIndex(named => named.code === lot.code)
     const mine = piecesOf.get(lot.id) ?? []
@@ -175,6 +164,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       })
       const span = spanOf(step, when.value)
       const wanting = { kind: step.kind, pieces: some, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
+      const hanging = await refuseHang(ctx, lot, step, those, before)
+      if (hanging.doubt) doubts.push({ lot, why: hanging.doubt.code, pieces: some })
       const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
         = same
@@ -182,6 +173,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
           ?? refuseFry(lot, step, [...before.filter(one => one.fromMs <= span.fromMs), ...news], ids)
           ?? refuseDrained(lot, laid, those, step.kind === 'drain' && step.sure)
           ?? refuseWeighed(lot, laid, those, mix)
+          ?? hanging.refused
+          ?? (await refuseMove(ctx, step, those))
       if (refused) return { path: ['lots', i, 'pieces'], ...refused }
       news.push({ ...laid, pieces: some, ...span, lateReason: input.lateReason } as NewStep)
     }
@@ -224,7 +217,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     ...(input.lateReason === null ? {} : { reason: input.lateReason }),
     steps: told.map(step => step.id),
   })
-  for (const { lot, pieces } of lives) await holdForLook(ctx, lot, input, pieces)
+  for (const { lot, why, pieces } of doubts) await holdForHang(ctx, lot, why, pieces)
+  for (const { lot, laid, pieces } of lives) await holdForLook(ctx, lot, input, pieces, hangAll(laid.life, pieces))
   // What was still to go on counted as planned; now it does not go on any more.
   for (const { lot, laid } of lives)
     if (lot.firstShare !== null && lot.cureEndedAtMs === null && laid.life.cureEndedAtMs !== null) await rejudge(ctx, lot.id)
@@ -248,17 +242,6 @@ const stackNumbers = (
 ): (number | string)[][] => {
   const numberOf = new Map(rows.map((row, i) => [row.id, labelsOf(rows)[i]!]))
   return stacksOf(pieces).map(stack => stack.pieces.map(piece => numberOf.get(piece.pieceId)!))
-}
-
-/** Meat that smells off waits for the owner. */
-async function holdForLook(
-  ctx: WriteContext,
-  lot: { id: number; code: string },
-  { steps }: PressInput,
-  pieceIds: number[],
-): Promise<void> {
-  if (steps.some(step => step.kind === 'look' && step.smell === 'off'))
-    await holdLot(ctx, lot, { reason: 'smell_off', pieceIds, again: true, figures: {} })
 }
 
 const holdsOf = ({ tables }: WriteContext, lotId: readonly number[]) =>

@@ -10,6 +10,7 @@ import type { lots, pieces as piecesTable } from '../../db/tables/lots'
 import { isLeaf, treesOf } from '../../db/tables/which-pieces'
 import type { Tables } from '../../db/database'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
+import { ofParts } from '../life/of-parts'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { lotPlans } from '../plans/lot-plans'
 import { PIECE_SHOWN, pieceView } from './piece-views'
@@ -84,7 +85,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     const all = of.pieces.get(lot.id) ?? []
     const mine = all.filter(isLeaf)
     const tree = treeOf(lot.id)
-    const done = (of.steps.get(lot.id) ?? []).map(step => ({ ...step, pieces: tree.asLeaves(step.pieces) }))
+    const done = ofParts(of.steps.get(lot.id) ?? [], tree)
     const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))

@@ -5,6 +5,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { BreachOf } from '#core/places/covered'
 import { warmthLines, type PlaceReading } from '#core/places/lines'
 import { breachesOf } from '#core/places/warmth'
+import { HANG_CHECKS } from '#core/rules/house'
 import { coldLimitC } from '#core/places/place-verdict'
 import { MS_PER_DAY } from '#core/units/quantities'
 import { isLeaf } from '../../db/tables/which-pieces'
@@ -44,7 +45,8 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
   ])
   const lives = new Map(lotId.map(id => [id, foldStanding(steps.get(id) ?? []).life.pieces]))
   const readings = await readingsSince(ctx, [...lives.values()].flat())
-  const codes = new Map((await tables.places.pick(['code', 'name'], {})).map(place => [place.id, place]))
+  const codes = new Map((await tables.places.pick(['code', 'name', 'targetC'], {})).map(place => [place.id, place]))
+  const hungC = (placeId: number) => codes.get(placeId)?.targetC ?? HANG_CHECKS.usualC
   let isWarm = false
   for (const lot of lots) {
     const mine = holds.get(lot.id) ?? []
@@ -60,7 +62,7 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
         .map(hold => heldAbout(hold, tree))
         .filter(about => about.pieces === null || ids.every(id => about.pieces!.includes(id)))
         .flatMap(({ fromMs, toMs }) => (toMs === null ? [] : [{ fromMs: fromMs ?? -Infinity, toMs }]))
-      return breachesOf(lines, { saltOnly: lot.saltOnly, limitC: coldLimitC(shop.ruleSetId), decided }).map(
+      return breachesOf(lines, { saltOnly: lot.saltOnly, limitC: coldLimitC(shop.ruleSetId), decided, hungC }).map(
         ({ reason, placeId, fromMs, toMs, worstC }) => ({
           reason,
           about: codes.get(placeId)?.code ?? String(placeId),

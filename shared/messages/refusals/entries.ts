@@ -1,5 +1,7 @@
 import type { Fraction, Grams, Ppm } from '#core/units/quantities'
 import {
+  HANG_MOST_ACTIVITY,
+  HANG_WARM_C,
   LEAST_SYRUP_SHARE,
   MOST_BLENDED_NITRITE_SHARE,
   MOST_MEASURED_SALT_SHARE,
@@ -8,7 +10,7 @@ import {
   MOST_SEASONINGS,
 } from '#core/rules/house'
 import { LEAST_PASSWORD, MOST_LINES, MOST_PACKS, MOST_RECIPES, MOST_ROWS } from '../../contracts/sizes'
-import type { Notation } from '#core/units/format'
+import { formatNumber, formatPercent, formatTemperature, type Notation } from '#core/units/format'
 import { said } from '../params'
 
 /** Words for what was typed: what is wrong, and how to write it. */
@@ -73,6 +75,17 @@ export const ENTRIES = {
   one_piece_a_cut: () => 'A cut is told piece by piece: each has its own weights. Choose the one piece that was cut.',
   weighed_one_way: () => 'Say what all of it weighs together, or each by itself: one of the two.',
   one_lot_a_weighing: () => 'Pieces that are weighed one by one are told lot by lot. Tell it once for each.',
+  hook_twice: () => 'Two pieces hang on one hook. Give each its own.',
+  hook_taken: (p: { hook: string; code: string; piece: string }) =>
+    `On ${p.hook} hangs piece ${p.piece} of ${p.code} already. Choose another hook.`,
+  no_hanging_place: (p: { place: string }) =>
+    `${p.place} is no place to hang meat in. Choose another, or let the owner say in the Office that meat hangs there.`,
+  hangs_not_there: (p: { place: string }) =>
+    `It hangs, and ${p.place} is no place to hang meat in. Say what it does there: tell that it rests or dries, or start its heat in the Smokehouse.`,
+  hang_salt_only: (p: { code: string; place: string; placeC: number }, as: Notation) =>
+    `${p.code} has no nitrite, and ${p.place} is at ${formatTemperature(p.placeC, as)}: without it, warm and slow is where poison grows. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder; if it hangs there already, say so and the owner decides.`,
+  hang_wet: (p: { code: string; place: string; placeC: number; activity: number; lost: number; needs: number }, as: Notation) =>
+    `${p.code} is still too wet for ${formatTemperature(p.placeC, as)} (${p.place}): estimated water activity ${formatNumber(p.activity, 3, as.decimal)}, it should be ${formatNumber(HANG_MOST_ACTIVITY, 2, as.decimal)} or less. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder until it lost about ${formatPercent(p.needs, as, 0)} of its green weight, weigh it, and go on; a meter’s reading overrides the estimate.`,
   tag_twice: () => 'Two parts have the same tag. Give each its own.',
   part_weight: (p: { part: string }) =>
     `The weight of ${p.part} is that of its cut. Void the cut with a reason, and tell it again with the right weights.`,

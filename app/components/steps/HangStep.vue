@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { LotPiece } from '#shared/contracts/lots'
+import type { PlaceView } from '#shared/contracts/places'
+import { useNotation } from '~/composables/use-notation'
+import AskHead from './AskHead.vue'
+import ChipStep from './ChipStep.vue'
+import type { ToldStep } from './press'
+
+/** Hung to dry by weight: in which place, and on which hooks, where the shop numbers them. */
+const props = defineProps<{ pieces: LotPiece[]; places: PlaceView[]; saving: boolean }>()
+const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const { temperature } = useNotation()
+const place = ref<PlaceView | null>(null)
+const hooks = ref<Record<number, string>>({})
+const rooms = computed(() => props.places.filter(one => one.uses.includes('hang')))
+const wordsOf = ({ name, readings, targetC, targetRh }: PlaceView) => {
+  const tempC = readings.findLast(one => one.tempC !== null)?.tempC ?? targetC
+  const rh = readings.findLast(one => one.rh !== null)?.rh ?? targetRh
+  return [name, tempC !== null && temperature(tempC), rh !== null && `${Math.round(rh)} %`].filter(Boolean).join(', ')
+}
+const choices = computed(() => rooms.value.map(one => ({ value: String(one.id), words: wordsOf(one) })))
+const said = computed(() =>
+  props.pieces.flatMap(({ id }) => (/^\d+$/.test(hooks.value[id]?.trim() ?? '') ? [{ piece: id, hook: Number(hooks.value[id]) }] : [])),
+)
+/** Hung on the place's hooks, more than it has is said, and taken. */
+const tooMany = computed(() => place.value?.hooks != null && said.value.some(one => one.hook > place.value!.hooks!))
+function choose(id: string): void {
+  place.value = rooms.value.find(one => String(one.id) === id)!
+}
+function tell(): void {
+  const step: ToldStep = { kind: 'hang', placeId: place.value!.id, hooks: said.value }
+  emit('tell', [step], `hung to dry in ${place.value!.name}.`)
+}
+</script>
+
+<template>
+  <ChipStep v-if="!place" label="Hung where?" :choices="choices" :saving="saving" @choose="choose" @close="emit('close')">
+    <p v-if="!rooms.length" class="wide caution">No place to hang meat in is set up. The owner adds one in the Office.</p>
+  </ChipStep>
+  <form v-else class="hanging" aria-label="Hang to dry" @submit.prevent="tell" @keydown.esc="emit('close')">
+    <AskHead :asks="`${place.name}: on which hooks?`" @close="emit('close')" />
+    <VTextField
+      v-for="piece in pieces"
+      :key="piece.id"
+      v-model="hooks[piece.id]"
+      :label="`Piece ${piece.label}, hook`"
+      inputmode="numeric"
+      hide-details
+      autocomplete="off"
+    />
+    <p v-if="tooMany" class="wide small">{{ place.name }} has {{ place.hooks }} hooks by the Office.</p>
+    <p class="wide small soft">
+      Hook or string about 5 cm under the edge, through lean and not fat; two for a heavy piece; all at one height, none
+      touching. Count hooks and pins in and out. Weigh it now, and every week.
+    </p>
+    <VBtn type="submit" class="wide" color="primary" :loading="saving">Hung{{ said.length ? '' : ', no hooks named' }}</VBtn>
+  </form>
+</template>
+
+<style scoped>
+.hanging {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+  align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+.v-btn {
+  min-height: 56px;
+}
+</style>
