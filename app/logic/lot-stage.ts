@@ -8,7 +8,7 @@ export interface Stage {
 
 /** Where a lot is in its life, in a word or two. A hold comes before everything. */
 export function lotStage(
-  lot: Pick<LotRow, 'openHolds' | 'cureEndedAtMs' | 'packs' | 'unsent' | 'runs' | 'readyG' | 'leftG'>,
+  lot: Pick<LotRow, 'openHolds' | 'cureEndedAtMs' | 'packs' | 'unsent' | 'runs' | 'readyG' | 'leftG' | 'unsliced'>,
 ): Stage {
   if (lot.openHolds.length > 0) return { words: 'held', tone: 'held' }
   if (lot.cureEndedAtMs === null) return { words: 'in the cure', tone: 'watch' }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from '#imports'
+import { isLeft } from '#core/lots/finished'
 import type { LotView } from '#shared/contracts/lots'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
@@ -24,10 +25,10 @@ const {
 const open = computed(() =>
   floor.lots.filter(
     l =>
-      l.cureEndedAtMs !== null
-      && !l.openHolds.length
-      && l.runs.every(run => run.pulledAtMs !== null && run.cooled)
-      && (l.packs === 0 || l.unsent > 0),
+      !l.openHolds.length
+      && l.pieces.some(piece => piece.outAtMs !== null && piece.stage !== 'heat' && piece.goneAtMs === null)
+      && (l.runs.every(run => run.pulledAtMs !== null && run.cooled) || l.runs.every(run => run.pieces < l.pieces.length))
+      && (l.packs === 0 || l.unsent > 0 || isLeft(l)),
   ),
 )
 const toSend = computed(() => floor.lots.filter(l => l.unsent > 0))

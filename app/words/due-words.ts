@@ -1,7 +1,7 @@
 import type { Stage } from '#core/life/meaning'
 import type { DryWay, RestWay } from '#core/life/step'
 import type { Due, DueWhy } from '#core/plan/due-thing'
-import { formatPercent, type Notation } from '#core/units/format'
+import { formatNumber, formatPercent, type Notation } from '#core/units/format'
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import { dueWords } from '#shared/messages/due'
@@ -39,7 +39,7 @@ export function hourWords({ notBeforeMs, byMs }: Pick<Due, 'notBeforeMs' | 'byMs
 
 /** "lost 37 %, of 35 to 40 %"; past it, "lost 43 %: over-dried". */
 const lostWords = ({ lost, from, to }: Extract<DueWhy, { why: 'lost' }>, as: Notation): string => {
-  const meant = `${formatPercent(from, as, 0)} to ${formatPercent(to, as, 0)}`
+  const meant = `${formatNumber(100 * from, 0, as.decimal)} to ${formatPercent(to, as, 0)}`
   return `lost ${formatPercent(lost, as, 0)} of its green weight, ${meant} was meant${lost > to ? ': over-dried' : ''}`
 }
 

@@ -167,7 +167,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
       ? 'Taken out, smoked cold.'
       : `Pulled; hottest core ${formatTemperature(c.hottestC, as)}.`,
   sliced: (t, c, as) =>
-    `Sliced: ${t.packs.length} packs${t.readyWeight ? `, ready to slice “${t.readyWeight.typed}”` : ''}; ${formatMeat(c.outG, as)} in all${uncheckedWords(t)}.`,
+    `Sliced${c.pieces ? ` ${piecesWords(c.pieces)}` : ''}: ${t.packs.length} packs${t.readyWeight ? `, ready to slice “${t.readyWeight.typed}”` : ''}; ${formatMeat(c.outG, as)} in all${uncheckedWords(t)}.`,
   sent: t => `${t.packCodes.length} packs sent to ${t.customer}.`,
   second_applied: (_t, c, as) => `Second application; now ${nitriteOf(c, as)}.`,
   weighed_after: (t, c, as) =>

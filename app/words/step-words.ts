@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/group-by'
 import { wordList } from '#core/lists/word-list'
 import { formatSpan } from '#core/units/format-span'
 import { formatMeat, formatNumber, formatPpm, type Notation } from '#core/units/format'
@@ -155,9 +156,10 @@ function laterWords(ms: Milliseconds): string {
 
 /** "L-0042: pieces 1 and 3; from the bottom now 3, 1" where not all lots and pieces share one list. */
 function whichWords(steps: ComputedOf<'step'>['steps']): string {
-  const lots = [...new Map(steps.map(step => [step.lot, step])).values()]
-  return lots
-    .map(({ lot, pieces, stacks = [], instead }) => {
+  return [...groupBy(steps, step => step.lot)]
+    .map(([lot, mine]) => {
+      const { stacks = [], instead } = mine.at(-1)!
+      const pieces = [...new Set(mine.flatMap(step => step.pieces))]
       const one = pieces.length === 1 ? 'it was' : 'they were'
       const told = instead ? `, told of ${wordList(instead)}, as ${one} then` : ''
       const lies = stacks.length > 0 ? `, from the bottom now ${stacks.map(stack => stack.join(', ')).join(' and ')}` : ''

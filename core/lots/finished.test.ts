@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat, isLeft } from './finished'
 
-const sent = { destroyed: false, heldOpen: false, packs: 3, unsent: 0, readyG: 1000, leftG: 20 }
+const sent = { destroyed: false, heldOpen: false, packs: 3, unsent: 0, readyG: 1000, leftG: 20, unsliced: 0 }
 
 describe('a lot is finished', () => {
   it('when all of it is packed and sent, and not a moment before', () => {
@@ -13,6 +13,8 @@ describe('a lot is finished', () => {
     expect(isFinishedLot({ ...sent, heldOpen: true })).toBe(false)
     expect(isFinishedLot({ ...sent, leftG: 31 })).toBe(false)
   })
+  it('not while a piece was never on the table, though all packs were sent', () =>
+    expect(isFinishedLot({ ...sent, unsliced: 1 })).toBe(false))
   it('when it was destroyed, whatever else is open', () =>
     fc.assert(
       fc.property(fc.boolean(), fc.nat(99), fc.nat(99), (heldOpen, packs, unsent) =>
@@ -20,9 +22,9 @@ describe('a lot is finished', () => {
       ),
     ))
   it('part of the slab is left from the share of crumbs on', () => {
-    expect(isLeft({ readyG: 1000, leftG: 1000 * REST_SHARE })).toBe(false)
-    expect(isLeft({ readyG: 1000, leftG: 1000 * REST_SHARE + 1 })).toBe(true)
-    expect(isLeft({ readyG: null, leftG: null })).toBe(false)
+    expect(isLeft({ readyG: 1000, leftG: 1000 * REST_SHARE, unsliced: 0 })).toBe(false)
+    expect(isLeft({ readyG: 1000, leftG: 1000 * REST_SHARE + 1, unsliced: 0 })).toBe(true)
+    expect(isLeft({ readyG: null, leftG: null, unsliced: 0 })).toBe(false)
   })
 })
 

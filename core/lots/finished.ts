@@ -1,9 +1,12 @@
 import { INGREDIENT_REST_SHARE, MEAT_REST_SHARE, REST_SHARE } from '../rules/house'
 import type { Grams } from '../units/quantities'
 
-/** Part of the slab is still to be sliced. Null: it was not weighed. */
-export const isLeft = ({ readyG, leftG }: { readyG: Grams | null; leftG: Grams | null }): boolean =>
-  readyG !== null && leftG !== null && leftG > REST_SHARE * readyG
+/**
+ * Part of the lot is still to be sliced: pieces from which nothing was, or what is left of those on the table. Null: it was
+ * not weighed.
+ */
+export const isLeft = ({ readyG, leftG, unsliced }: { readyG: Grams | null; leftG: Grams | null; unsliced: number }): boolean =>
+  unsliced > 0 || (readyG !== null && leftG !== null && leftG > REST_SHARE * readyG)
 
 export interface LotEnd {
   destroyed: boolean
@@ -11,7 +14,10 @@ export interface LotEnd {
   packs: number
   unsent: number
   readyG: Grams | null
+  /** Nothing, once all its pieces were sliced to the end. */
   leftG: Grams | null
+  /** Pieces from which nothing was sliced yet. */
+  unsliced: number
 }
 
 /**

@@ -168,7 +168,8 @@ export const MOST_READINGS = 5000
 
 /** Unaccounted beyond this is asked about: after a cut of the knife, and of a lot. */
 /** Parts and offcuts of a piece weigh at most this over its green weight: what lies on it, or what a brine gave it. House. */
-export const CUT_OVER_SHARE = { dry: 0.1, wet: 0.5 }
+export const CUT_OVER_DRY_SHARE = 0.1
+export const CUT_OVER_WET_SHARE = 0.5
 export const UNACCOUNTED_SHARE: Fraction = 0.01
 /** Two scales, or one read twice, may differ by this before more came out than went in, or the meat is not the meat. */
 export const TWO_SCALES_SHARE: Fraction = 0.02

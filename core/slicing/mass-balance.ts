@@ -9,6 +9,10 @@ export interface BalanceParts {
   greenG: Grams
   /** Weight ready to slice; null until weighed. Green less this is drip and drying loss. */
   readyG: Grams | null
+  /** Came off when pieces were cut up, before they were weighed to be sliced. */
+  cutG?: Grams
+  /** Green weight of pieces that were not weighed to be sliced yet. */
+  hereG?: Grams
   packsG: Grams
   offcutsG: Partial<Record<OffcutKind, Grams>>
 }
@@ -24,13 +28,14 @@ export interface MassBalance {
 }
 
 /**
- * green = packs + offcuts + drip and drying loss + unaccounted. Masses 0 or more, greenG more than 0.
+ * green = packs + offcuts + cut off before + not yet sliced + drip and drying loss + unaccounted. Masses 0 or more, greenG more than 0.
  * Loss and unaccounted are null until the ready weight is known. Conserves mass exactly but for rounding of doubles.
  */
 export function massBalance(parts: BalanceParts): MassBalance {
   const offcutsG = Object.values(parts.offcutsG).reduce((sum, massG) => sum + massG, 0)
-  const lossG = parts.readyG === null ? null : parts.greenG - parts.readyG
-  const accountedG = parts.packsG + offcutsG + (lossG ?? 0)
+  const { cutG = 0, hereG = 0 } = parts
+  const lossG = parts.readyG === null ? null : parts.greenG - hereG - cutG - parts.readyG
+  const accountedG = parts.packsG + offcutsG + cutG + hereG + (lossG ?? 0)
   const unaccountedG = lossG === null ? null : parts.greenG - accountedG
   return {
     lossG,

@@ -27,6 +27,7 @@ export interface LotFacts extends Omit<DueLot, 'plan' | 'piecePlans' | 'pieces'>
   /** Ready to slice, and what of it is neither packed nor off; null until it was weighed. */
   readyG: Grams | null
   leftG: Grams | null
+  unsliced?: number
 }
 
 /** A lot as its plans ask of it. */
@@ -101,7 +102,12 @@ function planTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
 function outTasks(lot: LotFacts, asked: Task[]): Task[] {
   const task = (kind: TaskKind): Task => ({ kind, subject: lot.code, byMs: null, late: false })
   const free = lot.runs.every(run => run.pulledAtMs !== null && run.cooled)
-  if (lot.packs > 0) return [...(free && isLeft(lot) ? [task('slice')] : []), ...(lot.unsent > 0 ? [task('send')] : [])]
+  if (lot.packs > 0) {
+    const onTable = free && isLeft({ ...lot, unsliced: 0 }) ? [task('slice')] : []
+    // Of a lot some may be in packs while others hang, or are still to be smoked.
+    const others = (lot.unsliced ?? 0) > 0 ? asked : []
+    return [...onTable, ...others, ...(lot.unsent > 0 ? [task('send')] : [])]
+  }
   if (!free) return asked.filter(one => one.kind !== 'smoke' && one.kind !== 'slice')
   if (!lot.plan.assumed || lot.runs.length === 0) return asked
   // After one cold session there may be another; and of some pieces nobody knows yet.

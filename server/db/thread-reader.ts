@@ -2,10 +2,14 @@ import type { Grams, Milliseconds } from '#core/units/quantities'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { epochMs } from './epoch-ms'
 
-/** Packs of one lot that went to one customer, or to none yet. Codes are told where there are few bundles. */
+/**
+ * Packs of one slicing of a lot that went to one customer, or to none yet; `stepId` null: from before that was kept. Codes
+ * are told where there are few bundles.
+ */
 export interface PackBundle {
   lotId: number
   customerId: number | null
+  stepId: number | null
   packs: number
   massG: Grams
   firstCode: string | null
@@ -35,8 +39,8 @@ export interface IngredientUse {
 export interface ThreadReader {
   /** Which meat went into which lots. */
   meatOf: (lotIds: readonly number[]) => Promise<{ lotId: number; meatLotId: number; greenG: Grams }[]>
-  /** Which runs lots were in. */
-  runsOf: (lotIds: readonly number[]) => Promise<{ lotId: number; runId: number }[]>
+  /** Which runs each piece of some lots was in. */
+  runsOf: (lotIds: readonly number[]) => Promise<{ lotId: number; pieceId: number; runId: number }[]>
   /** Everything that went of ingredient lots into lots, in the order in which it was written. */
   usesOf: (ingredientLotIds: readonly number[]) => Promise<IngredientUse[]>
   bundlesOf: (lotIds: readonly number[]) => Promise<PackBundle[]>
@@ -70,7 +74,7 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       rows(
         lotIds,
         ids => `
-      SELECT DISTINCT p.lot_id AS lotId, r.run_id AS runId FROM pieces p JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`,
+      SELECT DISTINCT p.lot_id AS lotId, p.id AS pieceId, r.run_id AS runId FROM pieces p JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`,
       ),
     usesOf: ingredientLotIds =>
       rows(
@@ -86,6 +90,7 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       const found = await rows<{
         lotId: number
         customerId: number | null
+        stepId: number | null
         packs: unknown
         massG: unknown
         firstId: number
@@ -93,8 +98,8 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       }>(
         lotIds,
         ids => `
-        SELECT p.lot_id AS lotId, d.customer_id AS customerId, COUNT(*) AS packs, SUM(p.net_g) AS massG, MIN(p.id) AS firstId, MAX(p.id) AS lastId
-        FROM packs p LEFT JOIN dispatches d ON d.id = p.dispatch_id AND d.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids}) GROUP BY p.lot_id, d.customer_id`,
+        SELECT p.lot_id AS lotId, d.customer_id AS customerId, p.step_id AS stepId, COUNT(*) AS packs, SUM(p.net_g) AS massG, MIN(p.id) AS firstId, MAX(p.id) AS lastId
+        FROM packs p LEFT JOIN dispatches d ON d.id = p.dispatch_id AND d.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids}) GROUP BY p.lot_id, d.customer_id, p.step_id`,
       )
       const named
         = found.length > CODES_FOR
@@ -104,9 +109,10 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
               ids => `SELECT id, code FROM packs WHERE id IN (${ids})`,
             )
       const codes = new Map(named.map(row => [row.id, row.code]))
-      return found.map(({ lotId, customerId, packs, massG, firstId, lastId }) => ({
+      return found.map(({ lotId, customerId, stepId, packs, massG, firstId, lastId }) => ({
         lotId,
         customerId,
+        stepId,
         packs: Number(packs),
         massG: Number(massG),
         firstCode: codes.get(firstId) ?? null,

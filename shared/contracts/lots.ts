@@ -147,11 +147,13 @@ export interface LotSummary {
   unsent: number
   /** Of the weight ready to slice, what neither packs nor offcuts account for; null until it was weighed. */
   leftG: Grams | null
+  /** Pieces that are there and from which nothing was sliced yet. */
+  unsliced: number
 }
 
 /** Of a lot, what the Ledger's list shows. */
 export const LOT_ROW = [
-  'code', 'cut', 'rind', 'rubbedOn', 'greenG', 'judgement', 'cureEndedAtMs', 'openHolds', 'runs', 'packs', 'packsG', 'unsent', 'readyG', 'leftG',
+  'code', 'cut', 'rind', 'rubbedOn', 'greenG', 'judgement', 'cureEndedAtMs', 'openHolds', 'runs', 'packs', 'packsG', 'unsent', 'readyG', 'leftG', 'unsliced',
 ] as const satisfies readonly (keyof LotSummary)[]
 export type LotRow = Pick<LotSummary, (typeof LOT_ROW)[number]>
 /** Lots a page. */
@@ -244,6 +246,7 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     customer: string | null
     sentOn: string | null
   }[]
-  offcuts: { kind: OffcutKind; massG: Grams; typed: string; atMs: Milliseconds }[]
+  /** `atCut`: it came off when a piece was cut up. */
+  offcuts: { kind: OffcutKind; massG: Grams; typed: string; atMs: Milliseconds; atCut: boolean }[]
   events: EventView[]
 }

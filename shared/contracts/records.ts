@@ -290,7 +290,12 @@ export type RecordOf = OfEveryKind<{
   sliced: {
     typed: { packs: readonly unknown[]; readyWeight: Typed | null; unchecked?: boolean }
     computed: { packCodes: readonly string[]; outG: Grams; lotId: number }
-    since: { offcutIds: readonly number[]; before: { readyG: Grams | null; readyTyped: string | null } }
+    /** `pieces`: of the lot only these, by number and part; null: all that were there. */
+    since: {
+      offcutIds: readonly number[]
+      before: { readyG: Grams | null; readyTyped: string | null }
+      pieces: readonly (number | string)[] | null
+    }
   }
   sent: { typed: { packCodes: readonly string[]; customer: string }; computed: { dispatchId: number } }
   corrected: { typed: object; computed: { what: string; about: string; from: string; to: string } }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Grams } from '#core/units/quantities'
 import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
+import { MOST_PIECES } from '#core/rules/house'
 import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
 import { named } from './issues'
@@ -9,6 +10,10 @@ import { MOST_PACKS } from './sizes'
 export const slicingInput = z
   .strictObject({
     readyWeight: weight({ ...PIECE_RANGE, maxG: 500_000 }).nullable(),
+    /** Ids of the pieces on the table; null: all that are there. */
+    pieces: z.array(z.int().positive()).min(1).max(MOST_PIECES).nullable().default(null),
+    /** That was all of them: nothing of these pieces is left. */
+    all: z.boolean().default(false),
     packedOn: isoDate(),
     scaleId: instrumentId(),
     packs: z
@@ -18,7 +23,7 @@ export const slicingInput = z
     unchecked: z.boolean().default(false),
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
   })
-  .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null, {
+  .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null || input.all, {
     error: 'nothing_to_record',
     path: ['packs'],
   })

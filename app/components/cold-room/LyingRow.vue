@@ -67,7 +67,8 @@ const flavour = computed(() => (next.value?.item?.kind === 'flavour' ? next.valu
 const main = computed(() => {
   const kind = next.value?.kind
   if (kind && kind in MAIN) return { verb: kind as keyof typeof MAIN, label: MAIN[kind as keyof typeof MAIN] }
-  return begins.value ? { verb: 'next' as const, label: begins.value.label } : { verb: 'look' as const, label: 'Looked at' }
+  if (begins.value) return { verb: 'next' as const, label: begins.value.label }
+  return props.pieces[0]!.stage === 'hang' ? { verb: 'weigh' as const, label: MAIN.weigh } : { verb: 'look' as const, label: 'Looked at' }
 })
 </script>
 

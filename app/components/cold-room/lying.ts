@@ -18,12 +18,20 @@ interface Here extends LyingLot {
 /** By lot: a lot that did not change gives the same answer, and what shows it is not drawn again. */
 const found = new WeakMap<LotSummary, Map<number, Here[]>>()
 
+/** What was sliced from lies on the table or in packs. */
+function slicedOf({ did }: LotSummary): (id: number) => boolean {
+  const slices = did.filter(step => step.kind === 'slice')
+  return id => slices.some(step => step.pieces === null || step.pieces.includes(id))
+}
+
 function hereOf(placeId: number, lot: LotSummary): Here[] {
   const ofLot = found.get(lot) ?? new Map<number, Here[]>()
   found.set(lot, ofLot)
   const before = ofLot.get(placeId)
   if (before) return before
-  const now = [...groupBy(lyingIn(placeId, lot.pieces), piece => piece.stage).entries()].map(([stage, pieces]) => ({
+  const sliced = slicedOf(lot)
+  const here = lyingIn(placeId, lot.pieces).filter(piece => !sliced(piece.id))
+  const now = [...groupBy(here, piece => piece.stage).entries()].map(([stage, pieces]) => ({
     lot,
     stage,
     pieces,
@@ -37,6 +45,6 @@ export function lyingOf(placeId: number, lots: readonly LotSummary[]): Lying {
   const here = lots.flatMap(lot => hereOf(placeId, lot))
   return {
     curing: here.filter(one => one.stage === 'cure'),
-    others: here.filter(one => one.stage !== 'cure' && one.lot.packs === 0),
+    others: here.filter(one => one.stage !== 'cure'),
   }
 }

@@ -34,24 +34,19 @@ function figure() {
     marker: { size: 8, symbol: i },
     hovertemplate: '%{y:.1f} %<extra></extra>',
   }))
-  const ahead = all.flatMap(({ piece, forecast }) =>
+  const ahead = all.flatMap(({ piece, forecast }, i) =>
     forecast
       ? [{
           name: `${piece.label} ready`,
-          x: [wall(forecast.likelyMs)],
-          y: [100 * from],
+          x: [forecast.fromMs, forecast.likelyMs, forecast.toMs].map(wall),
+          // One above the other, where several share the days.
+          y: [1, 1, 1].map(() => 100 * from + i * 0.7),
           type: 'scatter',
-          mode: 'markers',
-          marker: { size: 10, symbol: 'diamond-open', color: ink('--heather') },
-          error_x: {
-            type: 'data',
-            symmetric: false,
-            array: [forecast.toMs - forecast.likelyMs],
-            arrayminus: [forecast.likelyMs - forecast.fromMs],
-            color: ink('--heather'),
-          },
+          mode: 'lines+markers',
+          line: { color: ink('--heather'), width: 2, dash: DASHES[i % DASHES.length] },
+          marker: { size: [8, 12, 8], symbol: ['line-ns-open', i, 'line-ns-open'], color: ink('--heather') },
           showlegend: false,
-          hovertemplate: 'ready about %{x}<extra></extra>',
+          hovertemplate: `piece ${piece.label}: %{x}<extra></extra>`,
         }]
       : [],
   )
@@ -60,14 +55,14 @@ function figure() {
     data: [...data, ...ahead],
     layout: {
       height: 340,
-      margin: { l: 52, r: 20, t: 28, b: 40 },
+      margin: { l: 64, r: 20, t: 28, b: 40 },
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       showlegend: all.length > 1,
       font: { family: 'Atkinson Hyperlegible Next', size: 14, color: ink('--peat') },
       legend: { orientation: 'h', y: 1.14, x: 0 },
       xaxis: { ...axis, range: [wall(sinceMs), wall(endMs)], tickformat: '%d %b' },
-      yaxis: { ...axis, title: { text: 'loss of green weight' }, ticksuffix: ' %', rangemode: 'tozero' },
+      yaxis: { ...axis, title: { text: 'loss of green weight', standoff: 8 }, ticksuffix: ' %', rangemode: 'tozero' },
       shapes: [{
         type: 'rect',
         xref: 'paper',

@@ -31,6 +31,16 @@ const { meat, percent } = useNotation()
         <td class="num">{{ meat(massG ?? 0) }}</td>
         <td class="num">{{ percent((massG ?? 0) / greenG) }}</td>
       </tr>
+      <tr v-if="parts.cutG">
+        <th scope="row">came off when cut up</th>
+        <td class="num">{{ meat(parts.cutG) }}</td>
+        <td class="num">{{ percent(parts.cutG / greenG) }}</td>
+      </tr>
+      <tr v-if="parts.hereG">
+        <th scope="row">Not sliced yet, green weight</th>
+        <td class="num">{{ meat(parts.hereG) }}</td>
+        <td class="num">{{ percent(parts.hereG / greenG) }}</td>
+      </tr>
       <tr>
         <th scope="row">Drip, drying and smoke loss</th>
         <td class="num">{{ balance.lossG === null ? 'weigh the slabs' : meat(balance.lossG) }}</td>

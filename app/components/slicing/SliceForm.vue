@@ -8,6 +8,8 @@ import { OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE } from '#shared/contracts/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { slicingInput } from '#shared/contracts/slicing'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
+import PickOne from '~/components/steps/PickOne.vue'
+import PieceChips from '~/components/steps/PieceChips.vue'
 import CheckAsk from '~/components/common/CheckAsk.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -17,8 +19,10 @@ import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
+import { balanceOf, hereG } from '~/logic/lot-balance'
 import { useSession } from '~/stores/session'
 import BalanceTable from './BalanceTable.vue'
+import { useTablePieces } from './use-table-pieces'
 
 const props = defineProps<{ lot: LotView }>()
 const emit = defineEmits<{ saved: [] }>()
@@ -34,6 +38,8 @@ interface Draft {
   packs: { kind: 'sliced' | 'ends'; weight: string }[]
   offcuts: Partial<Record<OffcutKind, string>>
   scaleId: number | null
+  pieces: number[]
+  all: 'all' | null
 }
 const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({
   ready: '',
@@ -42,9 +48,13 @@ const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({
   packs: [],
   offcuts: {},
   scaleId: null,
+  pieces: [],
+  all: null,
 }))
 const { save, saving, errorAt, message, problem, forget } = useSave<{ packCodes: string[] }>(slicingInput)
 const refused = ref('')
+const ALL = [{ value: 'all', words: 'That was all of it' }] as const
+const { there, chosen, pieces, fresh, readyLabel } = useTablePieces(() => props.lot, draft, meat)
 const netOf = (text: string, range = PACK_RANGE) => {
   const parsed = parseWeight(text, range)
   return parsed.ok ? parsed.value.netG : 0
@@ -54,15 +64,18 @@ const offcutsTyped = computed(() =>
     draft.value.offcuts[kind]?.trim() ? [{ kind, weight: draft.value.offcuts[kind]! }] : [],
   ),
 )
+const typedG = computed(() => (draft.value.ready.trim() ? netOf(draft.value.ready, READY_RANGE) : 0))
 const balance = computed(() => {
-  const offcutsG: Partial<Record<OffcutKind, number>> = {}
-  for (const offcut of props.lot.offcuts) offcutsG[offcut.kind] = (offcutsG[offcut.kind] ?? 0) + offcut.massG
+  const before = balanceOf(props.lot)
+  const offcutsG = { ...before.offcutsG }
   for (const { kind, weight } of offcutsTyped.value)
     offcutsG[kind] = (offcutsG[kind] ?? 0) + netOf(weight, OFFCUT_RANGE)
+  const readyBeforeG = pieces.value === null ? 0 : (before.readyG ?? 0)
   return {
+    ...before,
     offcutsG,
-    packsG: props.lot.packsG + draft.value.packs.reduce((sum, pack) => sum + netOf(pack.weight), 0),
-    readyG: draft.value.ready.trim() ? netOf(draft.value.ready, READY_RANGE) || null : props.lot.readyG,
+    packsG: before.packsG + draft.value.packs.reduce((sum, pack) => sum + netOf(pack.weight), 0),
+    ...(typedG.value ? { readyG: readyBeforeG + typedG.value, hereG: hereG(props.lot, fresh.value) } : {}),
   }
 })
 const result = computed(() => massBalance({ greenG: props.lot.greenG, ...balance.value }))
@@ -77,6 +90,8 @@ function add(): void {
 async function record(unchecked = false): Promise<void> {
   const done = await save(`/api/lots/${props.lot.code}/slicing`, {
     readyWeight: draft.value.ready.trim() ? draft.value.ready : null,
+    pieces: pieces.value,
+    all: draft.value.all !== null,
     packedOn: localDay(nowMs.value, session.zone),
     scaleId: draft.value.scaleId,
     unchecked,
@@ -106,9 +121,13 @@ async function record(unchecked = false): Promise<void> {
         Sharp slicer: guard on, hands dry. Cured is not shelf-stable, and vacuum is not preservation: fridge or freezer
         at once. Cook before eating.
       </p>
+      <div v-if="there.length > 1" class="which">
+        <span class="small">Which slabs? Nobody chosen, all are meant.</span>
+        <PieceChips v-model="chosen" :pieces="there" pickable />
+      </div>
       <WeightField
         v-model="draft.ready"
-        :label="lot.readyG ? `Ready to slice, recorded ${meat(lot.readyG)}` : 'Ready to slice, all slabs'"
+        :label="readyLabel"
         :range="READY_RANGE"
         :error="errorAt('readyWeight')"
       />
@@ -144,6 +163,7 @@ async function record(unchecked = false): Promise<void> {
           />
         </li>
       </ol>
+      <PickOne v-model="draft.all" label="Is any left?" :choices="ALL" />
       <CheckAsk asked="before_slicing" :place-id="null" @checked="forget" />
       <SaveProblem :message="message" />
       <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record(true)">Without the check</VBtn>
@@ -177,6 +197,10 @@ async function record(unchecked = false): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 2.5rem;
+}
+.which {
+  display: grid;
+  gap: 0.3rem;
 }
 .entry {
   display: grid;

@@ -3,7 +3,7 @@ import { KILL_FROM_C } from '#core/rules/guideline'
 import { HEAT_FROM_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
-import type { LotSummary } from '#shared/contracts/lots'
+import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { runInput } from '#shared/contracts/smoke'
@@ -35,7 +35,10 @@ const aimsCold = computed(() => {
   const found = parseTemperature(draft.value.target, as.value.temperature)
   return found.ok && found.value <= HEAT_FROM_C
 })
-const free = computed(() => props.lots.filter(lot => !lot.openHolds.length))
+const isFree = (piece: LotPiece) => piece.outAtMs !== null && piece.stage !== 'heat' && piece.goneAtMs === null
+const free = computed(() =>
+  props.lots.filter(lot => !lot.openHolds.length).map(lot => ({ ...lot, pieces: lot.pieces.filter(isFree) })),
+)
 const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
 const has = (lot: LotSummary) => lot.pieces.every(piece => draft.value.pieceIds.includes(piece.id))
 function toggleLot(lot: LotSummary): void {

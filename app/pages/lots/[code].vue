@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useRoute } from '#imports'
 import { mdiPrinterOutline } from '@mdi/js'
-import { massBalance, type OffcutKind } from '#core/slicing/mass-balance'
+import { massBalance } from '#core/slicing/mass-balance'
 import type { LotView } from '#shared/contracts/lots'
 import PpmBeam from '~/components/beam/PpmBeam.vue'
 import VerdictNote from '~/components/beam/VerdictNote.vue'
@@ -18,17 +18,14 @@ import HoldButton from '~/components/lots/HoldButton.vue'
 import LotPacks from '~/components/lots/LotPacks.vue'
 import LotWeights from '~/components/lots/LotWeights.vue'
 import BalanceTable from '~/components/slicing/BalanceTable.vue'
+import { balanceOf } from '~/logic/lot-balance'
 import { useClock } from '~/composables/use-clock'
 import { useLoaded } from '~/composables/use-loaded'
 
 const route = useRoute()
 const nowMs = useClock()
 const { view: lot, problem, load } = useLoaded<LotView>(() => `/api/lots/${encodeURIComponent(String(route.params.code))}`)
-const parts = computed(() => {
-  const offcutsG: Partial<Record<OffcutKind, number>> = {}
-  for (const offcut of lot.value?.offcuts ?? []) offcutsG[offcut.kind] = (offcutsG[offcut.kind] ?? 0) + offcut.massG
-  return { packsG: lot.value?.packsG ?? 0, readyG: lot.value?.readyG ?? null, offcutsG }
-})
+const parts = computed(() => (lot.value ? balanceOf(lot.value) : null))
 const print = () => window.print()
 </script>
 
@@ -69,7 +66,7 @@ const print = () => window.print()
       <LotWeights :lot="lot" @corrected="load" />
       <LotPacks :lot="lot" @corrected="load" />
       <BalanceTable
-        v-if="lot.readyG !== null"
+        v-if="parts && lot.readyG !== null"
         :green-g="lot.greenG"
         :parts="parts"
         :balance="massBalance({ greenG: lot.greenG, ...parts })"

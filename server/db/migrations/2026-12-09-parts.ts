@@ -12,5 +12,6 @@ export const up: readonly string[] = [
   'ALTER TABLE offcuts ADD COLUMN IF NOT EXISTS (step_id INT NULL, at_cut BOOLEAN NULL)',
   'ALTER TABLE packs ADD COLUMN IF NOT EXISTS step_id INT NULL',
   'ALTER TABLE offcuts ADD KEY IF NOT EXISTS by_step (step_id)',
-  'ALTER TABLE packs ADD KEY IF NOT EXISTS by_step (step_id)',
+  'ALTER TABLE packs ADD KEY IF NOT EXISTS lot_sent_by (lot_id, voided, dispatch_id, step_id, net_g)',
+  'ALTER TABLE packs DROP KEY IF EXISTS lot_sent',
 ]

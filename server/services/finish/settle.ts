@@ -1,4 +1,5 @@
 import type { Milliseconds } from '#core/units/quantities'
+import { groupBy } from '#core/lists/group-by'
 import { destroysLot } from '#core/lots/stops-lot'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/database'
@@ -53,13 +54,16 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const rows = found.filter(row => ends || row.readyG !== null || row.finishedAtMs !== null)
   if (rows.length === 0) return
   const lotId = rows.map(row => row.id)
-  const [packs, unsent, offcuts, holds, pieces] = await Promise.all([
+  const [packs, unsent, offcuts, holds, pieces, slices] = await Promise.all([
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId }, lock: true }),
     tables.packs.totals('lotId', { where: { lotId, dispatchId: null }, lock: true }),
-    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId }, lock: true }),
+    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId, atCut: null }, lock: true }),
     tables.holds.pick(['lotId', 'disposition', 'pieceIds'], { lotId }, { lock: true }),
-    tables.pieces.pick(['lotId', 'parentId'], { lotId }),
+    tables.pieces.pick(['lotId', 'parentId', 'goneAtMs', 'goneWhy'], { lotId }),
+    tables.steps.pick(['pieces'], { lotId, kind: 'slice' }),
   ])
+  const sliced = new Set(slices.flatMap(step => step.pieces))
+  const there = groupBy(pieces.filter(piece => piece.goneAtMs === null), piece => piece.lotId)
   const treeOf = treesOf(pieces)
   await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
     isFinishedLot({
@@ -68,7 +72,8 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
       packs: packs.get(of)?.count ?? 0,
       unsent: unsent.get(of)?.count ?? 0,
       readyG,
-      leftG: readyG === null ? null : readyG - (packs.get(of)?.sum.netG ?? 0) - (offcuts.get(of)?.sum.massG ?? 0),
+      unsliced: (there.get(of) ?? []).filter(piece => !sliced.has(piece.id)).length,
+      leftG: !there.has(of) ? 0 : readyG === null ? null : readyG - (packs.get(of)?.sum.netG ?? 0) - (offcuts.get(of)?.sum.massG ?? 0),
     }),
   )
 }

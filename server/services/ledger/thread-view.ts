@@ -3,42 +3,11 @@ import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { lotsThrough } from './lots-through'
+import { packBundles } from './pack-bundles'
 import { LOTS_DRAWN, threadOutline } from './thread-outline'
 
 const partyCode = (id: number): string => `party-${id}`
 const byId = <R extends { id: number }>(rows: readonly R[]): Map<number, R> => new Map(rows.map(row => [row.id, row]))
-
-/** Packs as knots: bundled by lot and customer; one that was asked for stands by itself. */
-async function packNodes(tables: Tables, lotIds: readonly number[], asked: string) {
-  const [single] = await tables.packs.pick(['lotId', 'kind', 'netG', 'packedOn', 'dispatchId'], { code: asked })
-  if (single) {
-    const dispatch = single.dispatchId === null ? null : await tables.dispatches.one({ id: single.dispatchId })
-    const node: ThreadNodeView = {
-      code: asked,
-      kind: 'pack',
-      title: single.kind,
-      detail: `packed ${single.packedOn}`,
-      massG: single.netG,
-      held: false,
-      packs: 1,
-    }
-    return [{ node: () => node, lotId: single.lotId, customerId: dispatch?.customerId ?? null }]
-  }
-  return (await tables.thread.bundlesOf(lotIds)).map(({ lotId, customerId, packs, massG, firstCode, lastCode }) => {
-    const node = (lotCode: string): ThreadNodeView => ({
-      code:
-        packs === 1 && firstCode ? firstCode : `${lotCode} ${customerId === null ? 'unsent' : partyCode(customerId)}`,
-      kind: 'pack',
-      title: packs === 1 ? 'one pack' : `${packs} packs`,
-      detail: '',
-      massG,
-      held: false,
-      packs,
-      ...(firstCode && lastCode ? { firstCode, lastCode } : {}),
-    })
-    return { node, lotId, customerId }
-  })
-}
 
 /**
  * What came in: the meat and ingredients of lots, with what bulk mixes were made of; where no lot has any, the code's
@@ -101,13 +70,13 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
     const [outline, own] = await Promise.all([threadOutline(tables, lotIds), ownNode(tables, code)])
     return { ok: true, value: { code, nodes: own, links: [], outline } }
   }
-  const [bundles, lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
-    packNodes(tables, lotIds, code),
+  const [lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
     tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }),
     cameIn(tables, lotIds, code),
     tables.thread.runsOf(lotIds),
     tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
   ])
+  const bundles = await packBundles(tables, lotIds, code, { inRuns, partyCode })
   const lot = byId(lots)
   const lotCode = (id: number) => lot.get(id)!.code
   const packs = bundles.map(bundle => ({ ...bundle, node: bundle.node(lotCode(bundle.lotId)) }))
@@ -126,9 +95,6 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   const heldLots = new Set(held.map(hold => hold.lotId))
   const greenG = new Map<number, number>()
   for (const row of fromMeat) greenG.set(row.lotId, (greenG.get(row.lotId) ?? 0) + row.greenG)
-  const runsOfLot = new Map<number, string[]>()
-  for (const row of inRuns) runsOfLot.set(row.lotId, [...(runsOfLot.get(row.lotId) ?? []), run.get(row.runId)!.code])
-
   const nodes: ThreadNodeView[] = [
     ...parties.map(p => ({ code: partyCode(p.id), kind: p.kind, title: p.name, detail: '', massG: null, held: false })),
     ...meat.map(m => ({
@@ -174,9 +140,10 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
       to: ingredientById.get(part.mixLotId)!.code,
     })),
     ...inRuns.map(row => ({ from: lotCode(row.lotId), to: run.get(row.runId)!.code })),
-    ...packs.flatMap(pack =>
-      (runsOfLot.get(pack.lotId) ?? [lotCode(pack.lotId)]).map(from => ({ from, to: pack.node.code })),
-    ),
+    ...packs.flatMap(({ runIds, lotId, node }) => {
+      const behind = runIds.length > 0 ? runIds.map(id => run.get(id)!.code) : [lotCode(lotId)]
+      return behind.map(from => ({ from, to: node.code }))
+    }),
     ...packs.flatMap(pack =>
       pack.customerId === null ? [] : [{ from: pack.node.code, to: partyCode(pack.customerId) }],
     ),

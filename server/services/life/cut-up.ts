@@ -1,7 +1,7 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import { greenShares } from '#core/life/divide'
 import { nextParts, pieceLabel } from '#core/life/parts'
-import { CUT_OVER_SHARE, UNACCOUNTED_SHARE } from '#core/rules/house'
+import { CUT_OVER_DRY_SHARE, CUT_OVER_WET_SHARE, UNACCOUNTED_SHARE } from '#core/rules/house'
 import { sumOf } from '#core/lists/sum-of'
 import type { FiguresOfStep } from '#core/life/step'
 import type { Grams } from '#core/units/quantities'
@@ -18,7 +18,7 @@ function refuseCut(lot: { code: string; method: CureMethod }, piece: Piece, cut:
   if (cut.sure) return null
   const wholeG = cut.whole?.netG ?? null
   const mostG = wholeG === null
-    ? piece.greenG * (1 + CUT_OVER_SHARE[isWet(lot.method) ? 'wet' : 'dry'])
+    ? piece.greenG * (1 + (isWet(lot.method) ? CUT_OVER_WET_SHARE : CUT_OVER_DRY_SHARE))
     : wholeG * (1 + UNACCOUNTED_SHARE)
   if (allG > mostG) return refuse('cut_heavier', { code: lot.code, allG, mostG: wholeG ?? piece.greenG }, ['steps', 0, 'into'])
   if (wholeG !== null && wholeG - allG > UNACCOUNTED_SHARE * wholeG)

@@ -40,6 +40,7 @@ async function finishedRows(tables: Tables, rows: readonly RowOf<typeof lotsTabl
     cureEndedAtMs: row.cureEndedAtMs,
     readyG: row.readyG,
     leftG: 0,
+    unsliced: 0,
     runs: [],
     unsent: 0,
     greenG: green.get(row.id)?.sum.greenG ?? 0,

@@ -52,7 +52,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId }),
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId: sliced } }),
     tables.packs.totals('lotId', { where: { lotId: sliced, dispatchId: null } }),
-    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId: sliced } }),
+    tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId: sliced, atCut: null } }),
     tables.places.pick(['name']),
     tables.users.pick(['initials']),
   ])
@@ -91,6 +91,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
     const { groups, coldRuns } = heatsOf.get(lot.id)!
     const coolingOpen = new Set(groups.flatMap(group => group.coolingOpen))
+    const isSliced = new Set(done.flatMap(step => (step.kind === 'slice' ? step.pieces : [])))
     const outG = packsG + (offcuts.get(lot.id)?.sum.massG ?? 0)
     return {
       code: lot.code,
@@ -135,7 +136,8 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
           cold: coldRuns.includes(run.code),
           pieces: mine.filter(piece => ofPiece.get(piece.id)?.some(row => row.runId === run.id)).length,
         })),
-      leftG: lot.readyG === null ? null : Math.max(0, lot.readyG - outG),
+      leftG: lot.readyG === null ? null : mine.every(piece => piece.goneAtMs !== null) ? 0 : Math.max(0, lot.readyG - outG),
+      unsliced: mine.filter(piece => piece.goneAtMs === null && !isSliced.has(piece.id)).length,
       packsG,
       packs: packed,
       unsent: unsent.get(lot.id)?.count ?? 0,

@@ -118,7 +118,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
           sentOn: dispatch?.sentOn ?? null,
         }
       }),
-      offcuts: offcuts.map(({ kind, massG, massTyped, atMs }) => ({ kind, massG, typed: massTyped, atMs })),
+      offcuts: offcuts.map(({ kind, massG, massTyped, atMs, atCut }) => ({ kind, massG, typed: massTyped, atMs, atCut: atCut ?? false })),
     },
   }
 }

@@ -45,7 +45,7 @@ export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualV
   const [parts, greenG, rindG, labs, shop] = await Promise.all([
     tables.lotIngredients.find({ lotId: lot.id, role: 'agent' }),
     tables.pieces.sum('greenG', { lotId: lot.id, ...RUBBED }),
-    tables.offcuts.sum('massG', { lotId: lot.id, kind: 'rind' }),
+    tables.offcuts.sum('massG', { lotId: lot.id, kind: 'rind', atCut: null }),
     tables.labResults.count({ lotId: lot.id }),
     theShop(tables),
   ])

@@ -1,17 +1,69 @@
+import { pieceLabel } from '#core/life/parts'
+import { sumOf } from '#core/lists/sum-of'
 import { SLICED_OVER_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import type { slicingInput } from '#shared/contracts/slicing'
 import { nextCodes } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { holdLot, refuseHeld } from '../holds/holds'
 import { refuseUnchecked } from '../checks/check-lists'
 import { laySteps } from '../life/lay-steps'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
-import { lotSummaries } from '../lots/lot-summaries'
+import type { RowOf } from '../../db/table-spec'
+import type { lots } from '../../db/tables/lots'
+import { isLeaf } from '../../db/tables/which-pieces'
+import { judgeLotHeats } from '../smoke/heat-groups'
 
-/** Slicing: the weight ready to slice, packs with their codes, and what went elsewhere. */
+type Lot = RowOf<typeof lots>
+const labelOf = (piece: { number: number; part: string | null }) => (piece.part === null ? piece.number : pieceLabel(piece))
+
+type Piece = Awaited<ReturnType<typeof piecesOf>>[number]
+const piecesOf = async ({ tables }: WriteContext, lotId: number) =>
+  (await tables.pieces.pick(['number', 'part', 'greenG', 'stage', 'goneAtMs', 'goneWhy'], { lotId }, { order: [['number', 'ASC']] })).filter(isLeaf)
+
+/** The pieces on the table, and those from which something was sliced before. */
+async function onTable(ctx: WriteContext, lotId: number, asked: readonly number[] | null) {
+  const all = await piecesOf(ctx, lotId)
+  const there = all.filter(piece => piece.goneAtMs === null)
+  const meant = asked === null ? there : there.filter(piece => asked.includes(piece.id))
+  const before = await ctx.tables.steps.pick(['pieces'], { lotId, kind: 'slice' })
+  const sliced = new Set(before.flatMap(step => step.pieces))
+  return { all, there, meant, sliced }
+}
+
+/** Pieces that cure, or are in a heat or still warm from one, are not sliced; the others of their lot may be. */
+async function refuseWarm(ctx: WriteContext, lot: Lot, meant: readonly Piece[]): Promise<Refusal | null> {
+  if (meant.some(piece => piece.stage === 'cure')) return refuse('still_curing', { code: lot.code })
+  const ids = new Set(meant.map(piece => piece.id))
+  for (const { pieceIds, runs, judged } of await judgeLotHeats(ctx.tables, lot, ctx.nowMs)) {
+    if (!pieceIds.some(id => ids.has(id))) continue
+    const going = runs.find(run => run.pulledAtMs === null)
+    if (going) return refuse('still_in_smoke', { code: going.code })
+    const [warm] = judged.coolingOpen
+    if (warm) return refuse('cooling_open', { code: warm })
+  }
+  return null
+}
+
+/**
+ * What the lot weighed ready to slice, with this sitting: pieces that come to the table are weighed once; all of the lot
+ * together may be weighed again.
+ */
+function readyWith(lot: Lot, input: z.output<typeof slicingInput>, isFirst: boolean): Answer<Pick<Lot, 'readyG' | 'readyTyped'>> {
+  const { readyG, readyTyped } = lot
+  if (!input.readyWeight) return { ok: true, value: { readyG, readyTyped } }
+  const { netG, typed } = input.readyWeight
+  if (input.pieces === null || readyG === null) return { ok: true, value: { readyG: netG, readyTyped: typed } }
+  if (!isFirst) return refuse('ready_weight_twice', { code: lot.code }, ['readyWeight'])
+  return { ok: true, value: { readyG: readyG + netG, readyTyped: `${readyTyped}; ${typed}`.slice(-64) } }
+}
+
+/**
+ * A sitting at the slicing table: which pieces, what they weighed ready to slice, packs with their codes, and what went
+ * elsewhere. A lot may come to it in several.
+ */
 export async function recordSlicing(
   ctx: WriteContext,
   code: string,
@@ -19,28 +71,33 @@ export async function recordSlicing(
 ): Promise<Answer<{ packCodes: string[] }>> {
   const lot = await ctx.tables.lots.one({ code }, { lock: true })
   if (!lot) return refuse('no_such_lot', { code })
-  const held = await refuseHeld(ctx, [lot])
+  const { all, meant, sliced } = await onTable(ctx, lot.id, input.pieces)
+  if (input.pieces !== null && meant.length < new Set(input.pieces).size) return refuse('no_such_piece', {}, ['pieces'])
+  if (meant.length === 0) return refuse('all_sliced', { code })
+  const ids = meant.map(piece => piece.id)
+  const held = await refuseHeld(ctx, [lot], input.pieces === null ? null : ids)
   if (!held.ok) return held
-  const summary = (await lotSummaries(ctx.tables, [lot], ctx.nowMs))[0]!
-  if (summary.cureEndedAtMs === null) return refuse('still_curing', { code })
-  const smoking = summary.runs.find(run => run.pulledAtMs === null)
-  if (smoking) return refuse('still_in_smoke', { code: smoking.code })
-  const warm = summary.runs.find(run => !run.cooled)
-  if (warm) return refuse('cooling_open', { code: warm.code })
+  const warm = await refuseWarm(ctx, lot, meant)
+  if (warm) return warm
   const unchecked = await refuseUnchecked(ctx, { asked: 'before_slicing', placeId: null }, input.unchecked)
   if (unchecked) return unchecked
   const noScale = await refuseScale(ctx.tables, input.scaleId, ['scaleId'])
   if (noScale) return noScale
-  const readyG = input.readyWeight?.netG ?? summary.readyG
-  if (input.packs.length > 0 && readyG === null) return refuse('ready_weight_missing', {}, ['readyWeight'])
+  const isFirst = ids.every(id => !sliced.has(id))
+  if (input.packs.length > 0 && input.readyWeight === null && (lot.readyG === null || (input.pieces !== null && isFirst)))
+    return refuse('ready_weight_missing', {}, ['readyWeight'])
+  const ready = readyWith(lot, input, isFirst)
+  if (!ready.ok) return ready
+  const { readyG } = ready.value
   const outG
     = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
-      + summary.packsG
-      + (await ctx.tables.offcuts.sum('massG', { lotId: lot.id }))
+      + (await ctx.tables.packs.sum('netG', { lotId: lot.id }))
+      + (await ctx.tables.offcuts.sum('massG', { lotId: lot.id, atCut: null }))
   if (readyG !== null && outG > readyG * (1 + SLICED_OVER_SHARE)) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
-
-  if (input.readyWeight)
-    await ctx.tables.lots.update(lot.id, { readyG: input.readyWeight.netG, readyTyped: input.readyWeight.typed })
+  if (input.readyWeight) await ctx.tables.lots.update(lot.id, ready.value)
+  const laid = await laySteps(ctx, lot, [{ kind: 'slice', pieces: ids, figures: input.all ? { all: true } : {} }])
+  if (!laid.ok) return laid
+  const [stepId] = laid.value.ids
   const packCodes = await nextCodes(ctx.tables, 'pack', input.packs.length)
   await ctx.tables.packs.insertMany(
     input.packs.map((pack, i) => ({
@@ -53,6 +110,7 @@ export async function recordSlicing(
       packedAtMs: ctx.nowMs,
       packedById: ctx.actor.id,
       scaleId: input.scaleId,
+      stepId,
     })),
   )
   const offcutIds: number[] = []
@@ -65,25 +123,26 @@ export async function recordSlicing(
         massTyped: weight.typed,
         atMs: ctx.nowMs,
         byId: ctx.actor.id,
+        stepId,
       }),
     )
   }
-  const laid = await laySteps(ctx, lot, [{ kind: 'slice', pieces: 'all', figures: {} }])
-  if (!laid.ok) return laid
   const before = { readyG: lot.readyG, readyTyped: lot.readyTyped }
   recordEvent(ctx, {
     kind: 'sliced',
     subjects: [code, ...packCodes],
     typed: input,
-    computed: { packCodes, outG, lotId: lot.id, offcutIds, before },
+    computed: { packCodes, outG, lotId: lot.id, offcutIds, before, pieces: meant.length < all.length ? meant.map(labelOf) : null },
     steps: laid.value.ids,
   })
+  const onScale = new Set([...sliced, ...ids])
+  const greenG = sumOf(all.filter(piece => onScale.has(piece.id)), piece => piece.greenG)
   const rules = await ruleSetById(ctx.tables, lot.judgement.ruleSetId)
-  if (rules?.bellyNoHeavier && lot.cut === 'belly' && readyG !== null && readyG > summary.greenG) {
+  if (rules?.bellyNoHeavier && lot.cut === 'belly' && readyG !== null && readyG > greenG) {
     await holdLot(ctx, lot, {
       reason: 'over_green_weight',
       facts: `${readyG} g`,
-      figures: { readyG, greenG: summary.greenG, source: rules.bellyNoHeavier },
+      figures: { readyG, greenG, source: rules.bellyNoHeavier },
     })
   }
   return { ok: true, value: { packCodes } }

@@ -166,7 +166,7 @@ export async function judgeLotHeats(
   tables: Tables,
   lot: LotRow,
   nowMs: Milliseconds,
-): Promise<{ pieceIds: number[]; judged: HeatsJudged }[]> {
+): Promise<{ pieceIds: number[]; runs: RunRow[]; judged: HeatsJudged }[]> {
   const pieces = await tables.pieces.pick(['parentId'], { lotId: lot.id })
   const told = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
   const inRuns = withParts(told, pieceTree(pieces))
@@ -174,5 +174,5 @@ export async function judgeLotHeats(
     ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
     : []
   const { groups } = (await lotHeats(tables, [{ lot, inRuns, runs: inOrder }], nowMs)).get(lot.id)!
-  return groupsOf({ inRuns, runs: inOrder }).map(({ pieceIds }, i) => ({ pieceIds, judged: groups[i]! }))
+  return groupsOf({ inRuns, runs: inOrder }).map(({ pieceIds, runs }, i) => ({ pieceIds, runs, judged: groups[i]! }))
 }

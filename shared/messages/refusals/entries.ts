@@ -86,6 +86,9 @@ export const ENTRIES = {
     `${p.code} has no nitrite, and ${p.place} is at ${formatTemperature(p.placeC, as)}: without it, warm and slow is where poison grows. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder; if it hangs there already, say so and the owner decides.`,
   hang_wet: (p: { code: string; place: string; placeC: number; activity: number; lost: number; needs: number }, as: Notation) =>
     `${p.code} is still too wet for ${formatTemperature(p.placeC, as)} (${p.place}): estimated water activity ${formatNumber(p.activity, 3, as.decimal)}, it should be ${formatNumber(HANG_MOST_ACTIVITY, 2, as.decimal)} or less. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder until it lost about ${formatPercent(p.needs, as, 0)} of its green weight, weigh it, and go on; a meter’s reading overrides the estimate.`,
+  ready_weight_twice: (p: { code: string }) =>
+    `These pieces of ${p.code} were weighed ready before. Leave the weight out, or choose only pieces that come to the table now.`,
+  all_sliced: (p: { code: string }) => `Nothing of ${p.code} is left to slice: all its pieces were sliced to the end.`,
   tag_twice: () => 'Two parts have the same tag. Give each its own.',
   part_weight: (p: { part: string }) =>
     `The weight of ${p.part} is that of its cut. Void the cut with a reason, and tell it again with the right weights.`,

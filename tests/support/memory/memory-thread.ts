@@ -19,7 +19,7 @@ export function memoryThread(table: TableOf): ThreadReader {
     const pieces = new Map(alive('pieces').map(piece => [piece.id, piece]))
     return alive('run_pieces').flatMap((row) => {
       const piece = pieces.get(row.pieceId as number)
-      return piece ? [{ lotId: piece.lotId as number, runId: row.runId as number }] : []
+      return piece ? [{ lotId: piece.lotId as number, pieceId: piece.id, runId: row.runId as number }] : []
     })
   }
   const customerOf = () => {
@@ -29,7 +29,10 @@ export function memoryThread(table: TableOf): ThreadReader {
   return {
     meatOf: async lotIds =>
       [
-        ...groupBy(ofLots('pieces', lotIds), piece => `${String(piece.lotId)} ${String(piece.meatLotId)}`).values(),
+        ...groupBy(
+          ofLots('pieces', lotIds).filter(piece => piece.parentId === null),
+          piece => `${String(piece.lotId)} ${String(piece.meatLotId)}`,
+        ).values(),
       ].map(pieces => ({
         lotId: pieces[0]!.lotId as number,
         meatLotId: pieces[0]!.meatLotId as number,
@@ -60,12 +63,13 @@ export function memoryThread(table: TableOf): ThreadReader {
         }),
     bundlesOf: async (lotIds) => {
       const customer = customerOf()
-      const bundles = groupBy(ofLots('packs', lotIds), pack => `${String(pack.lotId)} ${String(customer(pack))}`)
+      const bundles = groupBy(ofLots('packs', lotIds), pack => [pack.lotId, customer(pack), pack.stepId].join(' '))
       return [...bundles.values()].map((packs) => {
         const codes = bundles.size > CODES_FOR ? [] : packs.toSorted((a, b) => a.id - b.id).map(pack => pack.code as string)
         return {
           lotId: packs[0]!.lotId as number,
           customerId: customer(packs[0]!),
+          stepId: packs[0]!.stepId as number | null,
           packs: packs.length,
           massG: sum(packs, 'netG'),
           firstCode: codes[0] ?? null,
