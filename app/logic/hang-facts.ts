@@ -3,7 +3,7 @@ import { pieceLosses, type PieceLoss } from '#core/drying/loss'
 import { weighedOf } from '#core/plan/hang-due'
 import type { PlanItemOf } from '#core/plan/plan'
 import { MOST_WATER } from '#core/rules/house'
-import type { Fraction, Milliseconds } from '#core/units/quantities'
+import { MS_PER_DAY, type Fraction, type Milliseconds } from '#core/units/quantities'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import { planOf } from './plan-of'
 
@@ -56,3 +56,13 @@ function factsOf(lot: HungLot, piece: LotPiece): HangFacts {
 /** The first of its hangings: on another hook it goes on. */
 const hungSince = ({ did }: HungLot, piece: LotPiece): Milliseconds =>
   did.find(step => step.kind === 'hang' && (step.pieces === null || step.pieces.includes(piece.id)))?.fromMs ?? piece.sinceMs!
+
+/** When the air where lots hang is to be set to what, by their plans, in order of time. */
+export function humidityPlan(lots: readonly HungLot[]): { atMs: Milliseconds; percent: number }[] {
+  const all = [...new Set(lots)].flatMap((lot) => {
+    const hung = lot.pieces.find(piece => piece.stage === 'hang')
+    const item = hung && planOf(lot, [hung.id]).then.find(one => one.kind === 'hang')
+    return item ? item.rhByDay.map(({ fromDay, percent }) => ({ atMs: hungSince(lot, hung) + fromDay * MS_PER_DAY, percent })) : []
+  })
+  return [...new Map(all.map(one => [JSON.stringify(one), one])).values()].toSorted((a, b) => a.atMs - b.atMs)
+}

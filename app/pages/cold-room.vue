@@ -36,6 +36,7 @@ const rooms = computed(() =>
     )
     .toSorted((a, b) => Number(b.lying.curing.length > 0) - Number(a.lying.curing.length > 0)),
 )
+const hangs = computed(() => floor.lots.some(lot => lot.pieces.some(piece => piece.stage === 'hang')))
 const curing = computed(() => floor.lots.filter(lot => lot.cureEndedAtMs === null))
 onMounted(floor.load)
 </script>
@@ -46,6 +47,7 @@ onMounted(floor.load)
       title="Cold room"
       sub="Every piece where it lies, stacks as drawn. A finger that stays on a button says that it was earlier."
     >
+      <VBtn v-if="hangs" variant="text" :prepend-icon="mdiPrinterOutline" to="/sheets/hanging">Hanging sheet</VBtn>
       <VBtn variant="text" :prepend-icon="mdiPrinterOutline" to="/sheets/cold-room">Sheet</VBtn>
       <TurnAll v-if="session.mayWrite" :lots="curing" :now-ms="nowMs" />
     </PageHead>

@@ -122,6 +122,8 @@ export const HANG_CHECKS = { usualC: 13, overC: 2, forMs: 12 * MS_PER_HOUR } as 
 /** Meat that is hung warmer than this is first dry enough by its estimated water activity. */
 export const HANG_WARM_C: Celsius = 5
 export const HANG_MOST_ACTIVITY = 0.96
+/** Hanging meat that weighs more than this over its last weight was weighed along with something. */
+export const HEAVIER_SHARE = 0.005
 /** Hanging meat is weighed so often; late so long after that. */
 export const WEIGH_EVERY_MS = 7 * MS_PER_DAY
 export const WEIGH_LATE_MS = 2 * MS_PER_DAY

@@ -192,10 +192,24 @@ export interface CutUp {
   atMs: Milliseconds
 }
 
+/** A piece from its rub, or its cut, to now: where it was, in which stage. */
+export interface PieceLine {
+  pieceId: number
+  label: string
+  parentId: number | null
+  bornAtMs: Milliseconds
+  goneAtMs: Milliseconds | null
+  goneWhy: GoneWhy | null
+  stays: readonly { placeId: number | null; stage: Stage; fromMs: Milliseconds; toMs: Milliseconds | null }[]
+}
+
 export interface LotView extends Omit<LotSummary, 'judgement'> {
   /** As they were weighed before the rub; what was cut up since is among them. */
   rubbed: LotPiece[]
   cutUp: CutUp[]
+  /** Of all pieces, also those that were cut up; and the places they were in. */
+  lines: PieceLine[]
+  linePlaces: { id: number; name: string }[]
   judgement: Judgement
   residual: ResidualView | null
   targets: Targets

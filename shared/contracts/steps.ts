@@ -114,6 +114,8 @@ const stepInput = z.discriminatedUnion('kind', [
       scaleId: instrumentId(),
       /** Salt lies on it still. */
       saltLies: z.boolean(),
+      /** Heavier than when it was weighed last was asked about, and stands. */
+      sure: sure(),
     })
     .refine(({ weight: all, groups }) => (all === null) !== (groups.length === 0), { error: 'weighed_one_way', path: ['weight'] })
     .refine(

@@ -11,6 +11,7 @@ import BookList from '~/components/common/BookList.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import AfterRub from '~/components/lots/AfterRub.vue'
 import LotCure from '~/components/lots/LotCure.vue'
+import LifeLine from '~/components/lots/LifeLine.vue'
 import LotHanging from '~/components/lots/LotHanging.vue'
 import LotPlan from '~/components/lots/LotPlan.vue'
 import LotHead from '~/components/lots/LotHead.vue'
@@ -45,6 +46,7 @@ const print = () => window.print()
       </LotHead>
       <HoldList :holds="lot.holds" :pieces="[...lot.pieces, ...lot.cutUp]" @decided="load" />
       <LotCure :lot="lot" :now-ms="nowMs" />
+      <LifeLine :lot="lot" :now-ms="nowMs" />
       <LotHanging :lot="lot" />
       <LotPlan :lot="lot" :now-ms="nowMs" @changed="load" />
       <section class="stack-tight" aria-label="Nitrite">

@@ -83,6 +83,13 @@ describe('hanging to dry', () => {
     if (!view.ok) throw new Error(view.code)
     expect(view.value.did.filter(step => step.kind === 'weigh')).toHaveLength(4 * ids.length + weighedBefore)
   })
+  it('heavier than last week is asked about, and taken where it is so', async () => {
+    const [a] = ids as [number]
+    const heavier = { kind: 'weigh', groups: [await weighed(a, 0.28)], scaleId: null, saltLies: false }
+    shop.nowMs += MS_PER_DAY
+    expect(await press(heavier, [a])).toMatchObject({ ok: false, code: 'weighed_above_last' })
+    expect(await press({ ...heavier, sure: true }, [a])).toMatchObject({ ok: true })
+  })
   it('is moved to where meat hangs, and nowhere else', async () => {
     expect(await press({ kind: 'move', placeId: fridge, spot: null })).toMatchObject({ ok: false, code: 'hangs_not_there' })
     expect(await press({ kind: 'humidity', percent: 75 })).toMatchObject({ ok: true })

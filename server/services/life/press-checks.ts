@@ -1,5 +1,5 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
-import { DRAINED_ASKED_SHARE, LATE_REASON_MS, SAME_TURN_MS } from '#core/rules/house'
+import { DRAINED_ASKED_SHARE, HEAVIER_SHARE, LATE_REASON_MS, SAME_TURN_MS } from '#core/rules/house'
 import { happenedMs } from '#core/life/happened'
 import type { FiguresOfStep, Step } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
@@ -94,6 +94,24 @@ export function refuseDrained(
   const figures = { code: lot.code, drainedG: drained.lowG, greenG }
   if (drained.lowG > greenG) return refuse('drained_over', figures)
   return !sure && drained.lowG > greenG * DRAINED_ASKED_SHARE ? refuse('drained_much', figures) : null
+}
+
+/** What hangs gets lighter: heavier than when it was weighed last is asked about. */
+export function refuseHeavier(
+  lot: { code: string },
+  step: StepInput,
+  those: readonly { id: number; stage: string | null }[],
+  before: readonly Step[],
+  atMs: Milliseconds,
+): Refusal | null {
+  if (step.kind !== 'weigh' || step.sure || !those.some(piece => piece.stage === 'hang')) return null
+  const ids = JSON.stringify(those.map(piece => piece.id).toSorted((a, b) => a - b))
+  const last = before.findLast(
+    one => one.kind === 'weigh' && one.fromMs <= atMs && JSON.stringify(one.pieces.toSorted((a, b) => a - b)) === ids,
+  )
+  const lastG = last?.kind === 'weigh' ? last.figures.netG : Infinity
+  const { netG } = step.weight!
+  return netG > lastG * (1 + HEAVIER_SHARE) ? refuse('weighed_above_last', { code: lot.code, netG, lastG }) : null
 }
 
 /** Heavier than it can be with all that went on: the tray or the bag was weighed along, and would hide what ran off. */

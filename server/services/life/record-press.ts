@@ -26,7 +26,7 @@ import { deedsOf } from './deeds'
 import { hangAll, holdForHang, holdForLook } from './press-holds'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
-import { refuseDrained, refuseFry, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
+import { refuseDrained, refuseFry, refuseHeavier, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
 import { refuseHang, refuseMove } from './refuse-hang'
@@ -173,6 +173,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
           ?? refuseFry(lot, step, [...before.filter(one => one.fromMs <= span.fromMs), ...news], ids)
           ?? refuseDrained(lot, laid, those, step.kind === 'drain' && step.sure)
           ?? refuseWeighed(lot, laid, those, mix)
+          ?? refuseHeavier(lot, step, those, before, span.fromMs)
           ?? hanging.refused
           ?? (await refuseMove(ctx, step, those))
       if (refused) return { path: ['lots', i, 'pieces'], ...refused }

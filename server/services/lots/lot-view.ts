@@ -6,6 +6,7 @@ import { refuse, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
 import { residualOf } from './residual'
+import { pieceLines } from './piece-lines'
 import { pieceFamily } from './piece-views'
 import { lotSummaries } from './lot-summaries'
 
@@ -43,6 +44,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
   const places = holds.some(hold => hold.fromAtMs !== null) ? await tables.places.pick(['code', 'name']) : []
   const markAt = await loadMarks(tables, row.rubbedAtMs)
   const residual = await residualOf(tables, row)
+  const lines = await pieceLines(tables, lotId)
   const family = await pieceFamily(tables, lotId, summary!.pieces)
   const named = [...family.rubbed, ...summary!.pieces.filter(piece => piece.parentId !== null)]
   const customers = await tables.parties.pick(['name'], { id: dispatches.map(dispatch => dispatch.customerId) })
@@ -53,6 +55,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
     value: {
       ...summary!,
       ...family,
+      ...lines,
       judgement: row.judgement,
       residual,
       meatScale: markAt(row.meatScaleId, row.rubbedAtMs),

@@ -89,6 +89,8 @@ export const ENTRIES = {
   ready_weight_twice: (p: { code: string }) =>
     `These pieces of ${p.code} were weighed ready before. Leave the weight out, or choose only pieces that come to the table now.`,
   all_sliced: (p: { code: string }) => `Nothing of ${p.code} is left to slice: all its pieces were sliced to the end.`,
+  weighed_above_last: (p: { code: string; netG: Grams; lastG: Grams }, as: Notation) =>
+    `${said.meat(p.netG, as)} is more than it weighed last (${p.code}: ${said.meat(p.lastG, as)}), and what hangs gets lighter. Take off hook and string and weigh again; if it is so, say that you are sure.`,
   tag_twice: () => 'Two parts have the same tag. Give each its own.',
   part_weight: (p: { part: string }) =>
     `The weight of ${p.part} is that of its cut. Void the cut with a reason, and tell it again with the right weights.`,

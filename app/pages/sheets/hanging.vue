@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue'
+import { mdiPrinterOutline } from '@mdi/js'
+import { localDay } from '#core/calendar/local-day'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import { useClock } from '~/composables/use-clock'
+import { useNotation } from '~/composables/use-notation'
+import { hangFacts, humidityPlan } from '~/logic/hang-facts'
+import { hangWords } from '~/words/hang-words'
+import { useFloor } from '~/stores/floor'
+import { useSession } from '~/stores/session'
+
+/** What hangs to dry, hook by hook: what it weighed, what it should come to, and room for the next weights. */
+const WEEKS = 4
+const floor = useFloor()
+const session = useSession()
+const nowMs = useClock()
+const { as, date, clock, meat, temperature } = useNotation()
+const today = computed(() => localDay(nowMs.value, session.zone))
+const dayOf = (ms: number) => date(localDay(ms, session.zone))
+const hookOf = (spot: string | null) => Number(/\d+/.exec(spot ?? '')?.[0] ?? Infinity)
+const places = computed(() =>
+  (floor.view?.places ?? [])
+    .map(place => ({
+      place,
+      rows: floor.lots
+        .flatMap(lot => hangFacts(lot, lot.pieces.filter(piece => piece.placeId === place.id)).map(facts => ({ lot, facts })))
+        .toSorted((a, b) => hookOf(a.facts.piece.spot) - hookOf(b.facts.piece.spot)),
+    }))
+    .filter(({ rows }) => rows.length > 0),
+)
+const print = () => window.print()
+onMounted(floor.load)
+</script>
+
+<template>
+  <div>
+    <div class="row spread no-print mb-4">
+      <VBtn variant="outlined" to="/cold-room">To the Cold room</VBtn>
+      <VBtn color="primary" :prepend-icon="mdiPrinterOutline" @click="print">Print the sheet</VBtn>
+    </div>
+    <h1>Hanging sheet</h1>
+    <p class="soft mb-4">
+      {{ date(today) }}, {{ clock(nowMs) }}. Weigh every week, without hook and string; what is written here is told late in
+      the Cold room, with its day.
+    </p>
+    <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
+    <p v-else-if="!floor.view" class="empty">Reading the book…</p>
+    <p v-else-if="!places.length" class="empty">Nothing hangs to dry.</p>
+    <section v-for="{ place, rows } in places" :key="place.id" class="mb-6" :aria-label="place.name">
+      <h2>
+        {{ place.name }}<span v-if="place.targetC !== null" class="small soft"> {{ temperature(place.targetC) }}</span><span v-if="place.targetRh !== null" class="small soft">, {{ Math.round(place.targetRh) }} % RH</span>
+      </h2>
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Hook</th>
+            <th scope="col">Piece</th>
+            <th scope="col" class="num">Green</th>
+            <th scope="col" class="num">Last weight</th>
+            <th scope="col" class="num">Dry at</th>
+            <th scope="col">Ready</th>
+            <th v-for="week in WEEKS" :key="week" scope="col" class="write">kg / date</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ lot, facts } in rows" :key="facts.piece.id">
+            <td>{{ facts.piece.spot ?? '–' }}</td>
+            <td>
+              <span class="code">{{ lot.code }}</span>/{{ facts.piece.label }}<span v-if="facts.piece.tag" class="small"> {{ facts.piece.tag }}</span>
+            </td>
+            <td class="num">{{ meat(facts.piece.greenG) }}</td>
+            <td class="num">
+              <template v-if="facts.lost !== null">{{ meat(facts.piece.greenG * (1 - facts.lost)) }}<span class="small soft">, {{ dayOf(facts.losses.at(-1)!.atMs) }}</span></template>
+              <template v-else>–</template>
+            </td>
+            <td class="num">{{ meat(facts.piece.greenG * (1 - facts.from)) }} to {{ meat(facts.piece.greenG * (1 - facts.to)) }}</td>
+            <td class="small">{{ hangWords(facts, as, dayOf) }}</td>
+            <td v-for="week in WEEKS" :key="week" class="write" />
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="humidityPlan(rows.map(row => row.lot)).length" class="small">
+        Air:
+        <span v-for="one in humidityPlan(rows.map(row => row.lot))" :key="one.atMs + one.percent" class="box">☐ {{ one.percent }} % from {{ dayOf(one.atMs) }}</span>
+      </p>
+    </section>
+    <p v-if="places.length" class="caution calm">
+      Too warm, too damp, soft, slimy or with mould that is not white: say so in the Cold room; the owner decides. Hooks and pins
+      are counted in and out.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.write {
+  min-width: 5.2rem;
+  border-left: 1px solid var(--hair);
+}
+td.write {
+  height: 2.6rem;
+}
+.box {
+  margin-right: 1.4rem;
+}
+</style>
