@@ -80,6 +80,11 @@ describe('a piece that is cut up', () => {
       .toEqual([1, 21, 22, 3])
     expect(life.pieces.map(piece => piece.layer).filter(layer => layer !== null).toSorted()).toEqual([1, 2, 3, 4])
   })
+  it('hung, one hook holds none of two parts, and a piece without its rind stays on it', () => {
+    const hung = [...out, step(3, 'hang', 161, { toMs: null, placeId: GARAGE, figures: { spots: { 3: 'hook 4' } } })]
+    expect(of(lifeOf([...hung, cut(4, 170)]), 31)).toMatchObject({ stage: 'hang', placeId: GARAGE, spot: null })
+    expect(of(lifeOf([...hung, cut(4, 170, 3, [31])]), 31).spot).toBe('hook 4')
+  })
   it('told in whatever order, gives one state', () => {
     const steps = [...out, cut(3, 164), step(4, 'move', 166, { pieces: [31], placeId: GARAGE }), step(5, 'dry', 168, {
       pieces: [1, 2, 32], toMs: null,

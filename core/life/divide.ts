@@ -9,6 +9,7 @@ interface Divisible {
   bornAtMs: Milliseconds
   placeId: number | null
   spot: string | null
+  stage: Stage
   stays: { placeId: number | null; stage: Stage; fromMs: Milliseconds; toMs: Milliseconds | null }[]
   layer: number | null
   stackTurns: number | null
@@ -36,6 +37,8 @@ export function divide<L extends Divisible>(life: L, step: StepOf<'cut'>): L[] {
     parentId: life.pieceId,
     bornAtMs: step.fromMs,
     stays: life.stays.map(stay => ({ ...stay })),
+    // On its hook hangs one piece.
+    spot: life.stage === 'hang' && parts.length > 1 ? null : life.spot,
     // One on the other in its layer; the stack counts them anew.
     layer: life.layer === null ? null : life.layer + i / parts.length,
   }))

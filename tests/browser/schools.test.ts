@@ -343,7 +343,6 @@ it('hung for weeks to its weight, in drier air week by week, each piece weighed'
   await tap(page, code, 'Out, rinsed')
   await rowSays(page, code, 'next: dry spice')
   await tap(page, code, 'Flavour…')
-  await tap(page, code, 'Dry spice on')
   await type(page, 'Weight, for all', '30')
   await tap(page, code, 'It is on')
   await says(page, `${code}: dry spice on: Mustard rub 30.`)
@@ -389,9 +388,9 @@ it('the rind taken off, weighed, and one slab divided; each part goes a way of i
     `SELECT CAST(p.green_g AS DOUBLE) AS green FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' AND p.number = 1`,
   )
   const share = (part: number) => `${(first!.green * part).toFixed(0)} g`
+  await tap(page, code, 'Piece 1')
   await tap(page, code, 'Else…')
   await tap(page, code, 'Cut up, rind off…')
-  await tap(page, code, '1')
   await type(page, 'What is left of it', share(0.5))
   await tap(page, code, 'One more part')
   await type(page, 'Part 2', share(0.4))

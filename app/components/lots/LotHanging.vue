@@ -55,7 +55,7 @@ function figure() {
     data: [...data, ...ahead],
     layout: {
       height: 340,
-      margin: { l: 64, r: 20, t: 28, b: 40 },
+      margin: { l: 78, r: 20, t: 28, b: 40 },
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       showlegend: all.length > 1,

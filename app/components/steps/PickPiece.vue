@@ -11,7 +11,7 @@ const choose = (id: string) => emit('choose', props.pieces.find(piece => String(
 <template>
   <ChipStep
     :label="asks"
-    :choices="pieces.map(piece => ({ value: String(piece.id), words: piece.tag ? `${piece.label}, ${piece.tag}` : piece.label }))"
+    :choices="pieces.map(piece => ({ value: String(piece.id), words: `Piece ${piece.label}${piece.tag ? `, ${piece.tag}` : ''}` }))"
     :saving="false"
     @choose="choose"
     @close="emit('close')"

@@ -2,6 +2,7 @@
 import { computed, onMounted } from 'vue'
 import { mdiPrinterOutline } from '@mdi/js'
 import { localDay } from '#core/calendar/local-day'
+import type { PlaceView } from '#shared/contracts/places'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useNotation } from '~/composables/use-notation'
@@ -29,6 +30,8 @@ const places = computed(() =>
     }))
     .filter(({ rows }) => rows.length > 0),
 )
+const placeWords = ({ targetC, targetRh }: PlaceView) =>
+  [targetC !== null && temperature(targetC), targetRh !== null && `${Math.round(targetRh)} % RH`].filter(Boolean).join(', ')
 const print = () => window.print()
 onMounted(floor.load)
 </script>
@@ -49,7 +52,7 @@ onMounted(floor.load)
     <p v-else-if="!places.length" class="empty">Nothing hangs to dry.</p>
     <section v-for="{ place, rows } in places" :key="place.id" class="mb-6" :aria-label="place.name">
       <h2>
-        {{ place.name }}<span v-if="place.targetC !== null" class="small soft"> {{ temperature(place.targetC) }}</span><span v-if="place.targetRh !== null" class="small soft">, {{ Math.round(place.targetRh) }} % RH</span>
+        {{ place.name }} <span class="small soft">{{ placeWords(place) }}</span>
       </h2>
       <table class="ruled">
         <thead>
@@ -65,7 +68,7 @@ onMounted(floor.load)
         </thead>
         <tbody>
           <tr v-for="{ lot, facts } in rows" :key="facts.piece.id">
-            <td>{{ facts.piece.spot ?? '–' }}</td>
+            <td class="hook">{{ facts.piece.spot ?? '–' }}</td>
             <td>
               <span class="code">{{ lot.code }}</span>/{{ facts.piece.label }}<span v-if="facts.piece.tag" class="small"> {{ facts.piece.tag }}</span>
             </td>
@@ -93,6 +96,12 @@ onMounted(floor.load)
 </template>
 
 <style scoped>
+h2 {
+  margin-top: 1rem;
+}
+.hook {
+  white-space: nowrap;
+}
 .write {
   min-width: 5.2rem;
   border-left: 1px solid var(--hair);
