@@ -37,8 +37,15 @@ const props = defineProps<{
   to: number
 }>()
 const { as, meat, moment, limit } = useNotation()
-const chosen = ref<number[]>([])
+const picked = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
+/** Of those here: what was cut up or moved on is chosen no more. */
+const chosen = computed({
+  get: () => picked.value.filter(id => ids.value.includes(id)),
+  set: (some) => {
+    picked.value = some
+  },
+})
 /** All of the lot, if all of it lies here and nobody chose. */
 const isWhole = computed(() => props.pieces.length === props.lot.pieces.length)
 const row = useRow(() => ({

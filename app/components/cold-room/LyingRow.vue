@@ -25,8 +25,15 @@ import { useRow } from './use-row'
 /** Pieces that lie here and cure no more: drying, or resting after a heat. */
 const props = defineProps<{ lot: LotSummary; pieces: LotPiece[]; places: PlaceView[]; placeId: number; nowMs: Milliseconds }>()
 const { as, moment } = useNotation()
-const chosen = ref<number[]>([])
+const picked = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
+/** Of those here: what was cut up or moved on is chosen no more. */
+const chosen = computed({
+  get: () => picked.value.filter(id => ids.value.includes(id)),
+  set: (some) => {
+    picked.value = some
+  },
+})
 const plan = computed(() => planOf(props.lot, ids.value))
 /** What the plan asks of pieces here next: now, or not before an hour. */
 const next = computed(() => {

@@ -36,7 +36,8 @@ async function refuseHooks({ tables }: WriteContext, { placeId, hooks }: HangInp
 async function warmthOf({ tables }: WriteContext, place: RowOf<typeof placesTable>): Promise<Celsius> {
   if (place.targetC !== null) return place.targetC
   const [last] = await tables.placeReadings.pick(['tempC'], { placeId: place.id, tempC: present }, { order: [['atMs', 'DESC']], limit: 1 })
-  return last?.tempC ?? HANG_CHECKS.usualC
+  // Never read, a cold place counts as cold.
+  return last?.tempC ?? (usesOf(place).includes('cold') ? HANG_WARM_C : HANG_CHECKS.usualC)
 }
 
 /** A place that is none to hang in, or a hook on which something hangs. */
