@@ -409,7 +409,7 @@ it('the rind taken off, weighed, and one slab divided; each part goes a way of i
   await says(page, `${code}: resting wrapped.`)
   await until(page, (lot: string) => document.querySelectorAll(`article[aria-label^="Lot ${lot}"]`).length === 2, code)
   await go(`/lots/${code}`)
-  await says(page, 'parts from 1')
+  await until(page, () => document.querySelectorAll('g.life[aria-label*="parts from 1"]').length === 2)
   await says(page, 'Cut into 1a')
   expect(await axeByDayAndNight(page)).toEqual([])
   expect((await kinds(code)).slice(-2)).toEqual(['cut', 'rest'])
