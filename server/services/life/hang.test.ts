@@ -83,6 +83,11 @@ describe('hanging to dry', () => {
     if (!view.ok) throw new Error(view.code)
     expect(view.value.did.filter(step => step.kind === 'weigh')).toHaveLength(4 * ids.length + weighedBefore)
   })
+  it('a weight is that of the pieces that lay on the scale, and of no others of the press', async () => {
+    const [a, b] = ids as [number, number]
+    const stranger = { kind: 'weigh', groups: [{ pieces: [a, 999_999], weight: '3 kg' }], scaleId: null, saltLies: false }
+    expect(await press(stranger, [a, b])).toMatchObject({ ok: false, code: 'no_such_piece' })
+  })
   it('heavier than last week is asked about, and taken where it is so', async () => {
     const [a] = ids as [number]
     const heavier = { kind: 'weigh', groups: [await weighed(a, 0.28)], scaleId: null, saltLies: false }

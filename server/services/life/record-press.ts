@@ -151,7 +151,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     let into: string[] | null = null
     const deeds = deedsOf(input, ids, some => (isCut ? piecesThen(then!, some, beganMs) : some))
     for (const { n, step, pieces: some } of deeds) {
-      const those = pieces.length === some.length ? pieces : mine.filter(piece => some.includes(piece.id))
+      const those = some === ids ? pieces : mine.filter(piece => some.includes(piece.id))
       if (those.length < some.length) return refuse('no_such_piece', {}, ['steps', n, 'groups'])
       const cut = step.kind === 'cut' ? await cutUp(ctx, lot, pieces[0]!, mine, step) : null
       if (cut && !cut.ok) return cut
