@@ -49,6 +49,14 @@ describe('what hangs to dry', () => {
     expect(asked(20.1, ...enough)).toMatchObject([{ kind: 'rest', late: false, because: { why: 'lost', from: 0.35, to: 0.4 } }])
     expect(asked(20.1, air(7, 75), weigh(20, 2300))).toMatchObject([{ kind: 'rest', late: true }])
   })
+  it('on another hook it hangs on, and after a cold smoke between too', () => {
+    const begun = [air(0.2, 80), weigh(0.2, 3880)]
+    const again = (day: number) => did('hang', HUNG + day, { toMs: null })
+    expect(kinds(3, ...begun, again(2))).toEqual([])
+    expect(asked(8, ...begun, again(2)).find(one => one.kind === 'humidity')).toMatchObject({ because: { day: 7, percent: 75 } })
+    expect(kinds(3, ...begun, did('heat', HUNG + 1, { toMs: on(HUNG + 1.2) }), again(1.3))).toEqual([])
+    expect(asked(20.1, ...begun, again(2), air(7, 75), weigh(20, 2560))[0]).toMatchObject({ kind: 'rest' })
+  })
   it('each piece by its own weights; what is asked alike is asked once', () => {
     const apart = [air(7, 75), weigh(20, 1260, [1]), weigh(20.01, 1500, [2])]
     expect(asked(20.1, ...apart).map(one => [one.kind, one.pieces])).toEqual([['rest', [1]], ['weigh', [2]]])

@@ -72,6 +72,7 @@ function itemOf(then: readonly PlanItem[], at: number, step: DoneStep): number {
  */
 export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, steps: readonly DoneStep[]): Progress {
   const p: Progress = { at: nextTold(then, 0), sinceMs: null, sessions: 0, freeFromMs: outAtMs, passedOver: [], fryTestFromMs: null }
+  let hungMs: Milliseconds | null = null
   for (const [n, step] of steps.entries()) {
     if (step.kind === 'fry_test') {
       tasted(p, then, step)
@@ -85,13 +86,14 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
       p.passedOver.push(p.at)
       p.at = nextTold(then, p.at + 1)
     }
-    const i = itemOf(then, p.at, step)
+    const i = hungAgain(p, then, step) ?? itemOf(then, p.at, step)
     if (i < 0) continue
     if (i > p.at) {
       for (let over = p.at; over < i; over += 1) if (TOLD.has(then[over]!.kind)) p.passedOver.push(over)
       p.sessions = 0
     }
-    Object.assign(p, { at: i, sinceMs: endMs === null ? step.fromMs : null })
+    if (step.kind === 'hang') hungMs ??= step.fromMs
+    Object.assign(p, { at: i, sinceMs: endMs !== null ? null : step.kind === 'hang' ? hungMs : step.fromMs })
     if (endMs === null) continue
     p.freeFromMs = endMs
     const item = then[i]!
@@ -99,6 +101,12 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
     else Object.assign(p, { at: nextTold(then, i + 1), sessions: 0 })
   }
   return p
+}
+
+/** On another hook, or after a smoke between, it hangs on, as long as nothing that comes after was begun; else null. */
+function hungAgain({ at, sinceMs }: Progress, then: readonly PlanItem[], { kind }: DoneStep): number | null {
+  const hang = then.findLastIndex((item, i) => i < at && item.kind === 'hang')
+  return kind === 'hang' && sinceMs === null && hang >= 0 && nextTold(then, hang + 1) === at ? hang : null
 }
 
 /**
