@@ -52,7 +52,7 @@ describe('a press in the book', () => {
   })
   it('says two steps of one press, and how late', () =>
     expect(
-      told([{ kind: 'out', rinses: 2 }, { kind: 'move', placeId: 4, spot: 'shelf 2' }], 20 * MS_PER_MINUTE, [3]),
+      told([{ kind: 'out', rinses: 2 }, { kind: 'move', placeId: 4, spot: 'shelf 2', sure: false }], 20 * MS_PER_MINUTE, [3]),
     ).toBe('Out of the cure, rinsed 2 times. Moved to Garage, shelf 2. L-0042: piece 3. Told 20 min later.'))
   it('says of a look what was said, and nothing else', () => {
     expect(told([look({})])).toContain('Looked at. L-0042')

@@ -1,21 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FRIDGE, GARAGE, hour, rub, SMOKER, step } from '../fixtures/life-samples'
-import { foldLife, type Contradiction, type LotLife } from './fold'
+import { FRIDGE, GARAGE, hour, lifeOf, refusalOf, rub, SMOKER, step } from '../fixtures/life-samples'
+import { foldLife, type LotLife } from './fold'
 import { piecesFor, piecesThen } from './pieces-for'
 import { stepsOfParts } from './steps-of-parts'
-import type { Step } from './step'
 
-function lifeOf(steps: Step[]): LotLife {
-  const folded = foldLife(steps)
-  if (!folded.ok) throw new Error(folded.contradiction.code)
-  return folded.life
-}
-function refusalOf(steps: Step[]): Contradiction {
-  const folded = foldLife(steps)
-  if (folded.ok) throw new Error('it stands')
-  return folded.contradiction
-}
 /** Piece 3 into 31 and 32, with its rind. */
 const cut = (id: number, at: number, piece = 3, into = [31, 32]) =>
   step(id, 'cut', at, {

@@ -1,19 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FRIDGE, GARAGE, hour, rub, SMOKER, step } from '../fixtures/life-samples'
-import { foldLife, type Contradiction, type LotLife } from './fold'
+import { FRIDGE, GARAGE, hour, lifeOf, refusalOf, rub, SMOKER, step } from '../fixtures/life-samples'
+import { foldLife } from './fold'
 import type { Step } from './step'
 
-function lifeOf(steps: Step[]): LotLife {
-  const folded = foldLife(steps)
-  if (!folded.ok) throw new Error(folded.contradiction.code)
-  return folded.life
-}
-function refusalOf(steps: Step[]): Contradiction {
-  const folded = foldLife(steps)
-  if (folded.ok) throw new Error('it stands')
-  return folded.contradiction
-}
 const heat = (id: number, from: number, to: number | null, pieces = [1, 2, 3]) =>
   step(id, 'heat', from, { pieces, placeId: SMOKER, toMs: to === null ? null : hour(to) })
 

@@ -58,5 +58,9 @@ const partAt = (rank: number): string =>
 const rankOf = (part: string): number =>
   [...part].reduce((rank, letter) => (rank + 1) * LETTERS + letter.charCodeAt(0) - 'a'.charCodeAt(0), -1)
 
+/** What a record calls a piece: a rubbed one by its number, what was cut from it by number and part. */
+export const pieceName = (piece: { number: number; part: string | null }): number | string =>
+  piece.part === null ? piece.number : pieceLabel(piece)
+
 /** A piece by its number and part, as its lot's pages say it: "3", "3a". */
 export const pieceLabel = ({ number, part }: { number: number; part: string | null }): string => `${number}${part ?? ''}`

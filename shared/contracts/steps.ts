@@ -101,7 +101,14 @@ const stepInput = z.discriminatedUnion('kind', [
     photoId: z.int().positive().nullable().default(null),
     note: note(),
   }),
-  z.strictObject({ kind: z.literal('move'), placeId: z.int().positive(), spot: name(60).nullable(), order: order() }),
+  z.strictObject({
+    kind: z.literal('move'),
+    placeId: z.int().positive(),
+    spot: name(60).nullable(),
+    order: order(),
+    /** It hangs, and too wet for the warm was asked about: it hangs there already. */
+    sure: sure(),
+  }),
   /** The meat: all pieces of the press on one scale, or some of them together on each tare. */
   z
     .strictObject({

@@ -15,6 +15,8 @@ let ids: number[]
 let attic: number
 let fridge: number
 let weighedBefore: number
+/** Loss at which it may hang in the warm. */
+let dryAt: number
 beforeAll(async () => {
   shop = await MemoryShop.open()
   const [lot] = await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'ASC']] })
@@ -57,7 +59,8 @@ describe('hanging to dry', () => {
     const { activity, needs } = (wet as { params: { activity: number; needs: number } }).params
     expect(activity).toBeGreaterThan(0.96)
     expect(needs).toBeGreaterThan(0.05)
-    const groups = await Promise.all(ids.map(id => weighed(id, needs + 0.02)))
+    dryAt = needs + 0.01
+    const groups = await Promise.all(ids.map(id => weighed(id, dryAt)))
     await told({ kind: 'weigh', groups, scaleId: null, saltLies: false }, ids)
   })
   it('dry enough it hangs, each on a hook of its own', async () => {
@@ -73,9 +76,9 @@ describe('hanging to dry', () => {
     expect(await holds()).not.toContain('hung_warm')
   })
   it('is weighed week by week, and its loss shown by piece', async () => {
-    for (const [week, lost] of [[1, 0.2], [2, 0.26], [3, 0.3]] as const) {
+    for (const [week, more] of [[1, 0.05], [2, 0.09], [3, 0.12]] as const) {
       shop.nowMs += 7 * MS_PER_DAY
-      const groups = await Promise.all(ids.map((id, i) => weighed(id, lost + 0.01 * i)))
+      const groups = await Promise.all(ids.map((id, i) => weighed(id, dryAt + more + 0.01 * i)))
       await told({ kind: 'weigh', groups, scaleId: null, saltLies: false }, ids)
       expect(week).toBeGreaterThan(0)
     }
@@ -90,7 +93,7 @@ describe('hanging to dry', () => {
   })
   it('heavier than last week is asked about, and taken where it is so', async () => {
     const [a] = ids as [number]
-    const heavier = { kind: 'weigh', groups: [await weighed(a, 0.28)], scaleId: null, saltLies: false }
+    const heavier = { kind: 'weigh', groups: [await weighed(a, dryAt + 0.08)], scaleId: null, saltLies: false }
     shop.nowMs += MS_PER_DAY
     expect(await press(heavier, [a])).toMatchObject({ ok: false, code: 'weighed_above_last' })
     expect(await press({ ...heavier, sure: true }, [a])).toMatchObject({ ok: true })
@@ -122,13 +125,20 @@ describe('hanging to dry', () => {
     await read('17.5')
     expect((await holds()).filter(reason => reason === 'place_warm').length).toBeGreaterThan(before)
   })
-  it('hung warm all the same, the owner decides', async () => {
-    const [other] = (await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'ASC']] })).filter(lot => lot.code !== code)
-    const with_ = { lots: [{ code: other!.code, pieces: null }] }
-    const out = await press({ kind: 'out', rinses: 0 }, null, with_)
-    if (!out.ok) throw new Error(out.code)
+  it('out of the cold room into the warm is asked about as at the hanging, and a salt box always', async () => {
+    const cold = await shop.press(ctx => addPlace(ctx, placeInput.parse({ name: 'Back room', kind: 'cold_room' })))
+    if (!cold.ok) throw new Error(cold.code)
+    const [lot] = (await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'DESC']] })).filter(one => one.code !== code)
+    const with_ = { lots: [{ code: lot!.code, pieces: null }] }
+    expect(await press({ kind: 'out', rinses: 0 }, null, with_)).toMatchObject({ ok: true })
+    expect(await press(hang({ placeId: cold.value.id }), null, with_)).toMatchObject({ ok: true })
+    const warm = { kind: 'move', placeId: attic, spot: null }
+    expect(await press(warm, null, with_)).toMatchObject({ ok: false })
+    expect((await shop.tables.pieces.one({ lotId: lot!.id }))!.placeId).toBe(cold.value.id)
     expect(await press(hang(), null, with_)).toMatchObject({ ok: false })
-    expect(await press(hang({ sure: true }), null, with_)).toMatchObject({ ok: true })
-    expect((await shop.tables.holds.find({ lotId: other!.id })).map(hold => hold.reason)).toContain('hung_warm')
+    expect(await press({ ...warm, sure: true }, null, with_)).toMatchObject({ ok: true })
+    expect((await shop.tables.holds.find({ lotId: lot!.id })).map(hold => hold.reason)).toContain('hung_warm')
+    const [box] = await shop.tables.lots.find({ method: 'excess' })
+    expect(await press(hang(), null, { lots: [{ code: box!.code, pieces: null }] })).toMatchObject({ ok: false, code: 'hang_salt_unknown' })
   })
 })

@@ -4,7 +4,7 @@ import { foldStanding } from '#core/life/fold-standing'
 import { stopsLot } from '#core/lots/stops-lot'
 import { stacksOf } from '#core/life/stack'
 import type { LotLife } from '#core/life/fold'
-import { pieceLabel, pieceTree } from '#core/life/parts'
+import { pieceName, pieceTree } from '#core/life/parts'
 import { piecesFor, piecesThen } from '#core/life/pieces-for'
 import { groupBy } from '#core/lists/group-by'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
@@ -29,7 +29,7 @@ import { lotNow } from './lot-now'
 import { refuseDrained, refuseFry, refuseHeavier, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
-import { refuseHang, refuseMove } from './refuse-hang'
+import { refuseHang } from './refuse-hang'
 import { standingSteps } from './standing-steps'
 
 /** What a press reads of a lot. */
@@ -164,7 +164,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       })
       const span = spanOf(step, when.value)
       const wanting = { kind: step.kind, pieces: some, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
-      const hanging = await refuseHang(ctx, lot, step, those, before)
+      const hanging = await refuseHang(ctx, lot, step, { pieces: those, all: mine, standing: before })
       if (hanging.doubt) doubts.push({ lot, why: hanging.doubt.code, pieces: some })
       const same = input.again ? null : await toldAlready(ctx, lot, before, wanting)
       const refused
@@ -175,7 +175,6 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
           ?? refuseWeighed(lot, laid, those, mix)
           ?? refuseHeavier(lot, step, those, before, span.fromMs)
           ?? hanging.refused
-          ?? (await refuseMove(ctx, step, those))
       if (refused) return { path: ['lots', i, 'pieces'], ...refused }
       news.push({ ...laid, pieces: some, ...span, lateReason: input.lateReason } as NewStep)
     }
@@ -189,14 +188,14 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     if (judged && !judged.ok) return judged
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
     lives.push({ lot, laid: laid.value, pieces: ids, stayed, judgement: judged?.value })
-    const instead = asked?.some(id => !wanted.includes(id)) ? labelsOf(mine.filter(piece => asked.includes(piece.id))) : null
+    const instead = asked?.some(id => !wanted.includes(id)) ? mine.filter(piece => asked.includes(piece.id)).map(pieceName) : null
     const stacks = stackNumbers(laid.value.life, mine)
     told.push(
       ...deeds.map(({ step: { kind }, pieces: some }, nth) => ({
         id: laid.value.ids[nth]!,
         lot: lot.code,
         kind,
-        pieces: labelsOf(mine.filter(piece => some.includes(piece.id))),
+        pieces: mine.filter(piece => some.includes(piece.id)).map(pieceName),
         ...(instead ? { instead } : {}),
         ...(into ? { into } : {}),
         ...(stacks.length > 0 && (kind === 'turn' || kind === 'move') ? { stacks } : {}),
@@ -232,16 +231,12 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   return { ok: true, value: { steps: told, lots: lives.map(lived => nowOf(lived, initials, holds)) } }
 }
 
-/** A piece that was rubbed by its number, one that was cut from it by number and part. */
-const labelsOf = (pieces: readonly { number: number; part: string | null }[]): (number | string)[] =>
-  pieces.map(piece => (piece.part === null ? piece.number : pieceLabel(piece)))
-
 /** How a lot's stacks lie, by numbers from the bottom up. */
 const stackNumbers = (
   { pieces }: LotLife,
   rows: readonly { id: number; number: number; part: string | null }[],
 ): (number | string)[][] => {
-  const numberOf = new Map(rows.map((row, i) => [row.id, labelsOf(rows)[i]!]))
+  const numberOf = new Map(rows.map(row => [row.id, pieceName(row)]))
   return stacksOf(pieces).map(stack => stack.pieces.map(piece => numberOf.get(piece.pieceId)!))
 }
 

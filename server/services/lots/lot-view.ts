@@ -1,3 +1,4 @@
+import { pieceName } from '#core/life/parts'
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/database'
@@ -95,7 +96,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
           weighedTyped,
           application,
           pieceNumbers: pieceIds
-            ? named.filter(piece => pieceIds.includes(piece.id)).map(piece => (piece.part === null ? piece.number : piece.label))
+            ? named.filter(piece => pieceIds.includes(piece.id)).map(pieceName)
             : pieceNumbers,
           atMs: step?.fromAtMs ?? part.appliedAtMs,
           face,

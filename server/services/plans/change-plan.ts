@@ -1,4 +1,4 @@
-import { pieceLabel } from '#core/life/parts'
+import { pieceName } from '#core/life/parts'
 import { turningDay } from '#core/life/turning-day'
 import { altersPast } from '#core/plan/alters-past'
 import { planDoubt } from '#core/plan/plan-fault'
@@ -52,7 +52,7 @@ export async function changePlan(
       lotId: lot.id,
       before: before.plan,
       assumed: before.assumed,
-      pieces: pieces === null ? null : named.map(piece => (piece.part ? pieceLabel(piece) : piece.number)),
+      pieces: pieces === null ? null : named.map(pieceName),
     },
     reason,
   })

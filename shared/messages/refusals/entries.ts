@@ -84,11 +84,13 @@ export const ENTRIES = {
     `It hangs, and ${p.place} is no place to hang meat in. Say what it does there: tell that it rests or dries, or start its heat in the Smokehouse.`,
   hang_salt_only: (p: { code: string; place: string; placeC: number }, as: Notation) =>
     `${p.code} has no nitrite, and ${p.place} is at ${formatTemperature(p.placeC, as)}: without it, warm and slow is where poison grows. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder; if it hangs there already, say so and the owner decides.`,
+  hang_salt_unknown: (p: { code: string; place: string; placeC: number }, as: Notation) =>
+    `How much salt the meat of ${p.code} holds is not known: a salt box, a pick-up, a long soak, or liquid that nobody saw. At ${formatTemperature(p.placeC, as)} (${p.place}) that is not safe. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder, or measure its water activity with a meter; if it hangs there already, say so and the owner decides.`,
   hang_wet: (p: { code: string; place: string; placeC: number; activity: number; lost: number; needs: number }, as: Notation) =>
     `${p.code} is still too wet for ${formatTemperature(p.placeC, as)} (${p.place}): estimated water activity ${formatNumber(p.activity, 3, as.decimal)}, it should be ${formatNumber(HANG_MOST_ACTIVITY, 2, as.decimal)} or less. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder until it lost about ${formatPercent(p.needs, as, 0)} of its green weight, weigh it, and go on; a meter’s reading overrides the estimate.`,
   ready_weight_twice: (p: { code: string }) =>
     `These pieces of ${p.code} were weighed ready before. Leave the weight out, or choose only pieces that come to the table now.`,
-  all_sliced: (p: { code: string }) => `Nothing of ${p.code} is left to slice: all its pieces were sliced to the end.`,
+  all_sliced: (p: { code: string }) => `Nothing of ${p.code} is left to slice: all its pieces were sliced to the end. If a slicing is wrong, void it in the book and tell it again.`,
   weighed_above_last: (p: { code: string; netG: Grams; lastG: Grams }, as: Notation) =>
     `${said.meat(p.netG, as)} is more than it weighed last (${p.code}: ${said.meat(p.lastG, as)}), and what hangs gets lighter. Take off hook and string and weigh again; if it is so, say that you are sure.`,
   tag_twice: () => 'Two parts have the same tag. Give each its own.',

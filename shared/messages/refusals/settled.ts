@@ -32,7 +32,9 @@ export const SETTLED = {
     `${p.who} told ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`} that ${p.code} was ${STEP_DONE[p.kind]}: that counts. If it was done a second time, say so.`,
   step_contradicts: (p: ContradictionFigures, as: Notation) => {
     const at = (ms: Milliseconds) => said.moment(ms, p.zone, as)
-    const since = p.first === 'none' ? '' : ` since ${at(p.firstMs)}, when it was ${STEP_DONE[p.first]}`
+    // Cut up or sliced to the end, it is the deed itself that stands in the way.
+    const isDeed = p.why === 'cut_up' || p.why === 'sliced' || p.why === 'taken'
+    const since = p.first === 'none' ? '' : isDeed ? ` on ${at(p.firstMs)}` : ` since ${at(p.firstMs)}, when it was ${STEP_DONE[p.first]}`
     return `${p.code} cannot have been ${STEP_DONE[p.second]} on ${at(p.secondMs)}: it ${WHY_NOT[p.why]}${since}. ${MEND_WORDS[p.mend]} Nothing was recorded.`
   },
   lot_is_finished: (p: { code: string }) => `Nothing of ${p.code} is left: a plan for it would say nothing. Its page shows what became of it.`,
