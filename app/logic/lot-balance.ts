@@ -1,13 +1,14 @@
 import { sumOf } from '#core/lists/sum-of'
 import type { OffcutKind } from '#core/slicing/mass-balance'
 import type { LotPiece, LotView } from '#shared/contracts/lots'
+import { slicedOf } from './which-pieces'
 
 type Balanced = Pick<LotView, 'pieces' | 'did' | 'offcuts' | 'packsG' | 'readyG'>
 
 /** Green weight of pieces that did not come to the slicing table yet. `now`: those that do. */
 export function hereG({ pieces, did }: Pick<Balanced, 'pieces' | 'did'>, now: readonly LotPiece[] = []): number {
-  const slices = did.filter(step => step.kind === 'slice')
-  const came = (id: number) => now.some(piece => piece.id === id) || slices.some(step => step.pieces === null || step.pieces.includes(id))
+  const cameBefore = slicedOf({ did })
+  const came = (id: number) => cameBefore(id) || now.some(piece => piece.id === id)
   return sumOf(pieces.filter(piece => !came(piece.id)), piece => piece.greenG)
 }
 

@@ -8,11 +8,11 @@ import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import StartRun from '~/components/smokehouse/StartRun.vue'
 import { isLeft } from '#core/lots/finished'
-import type { LotPiece } from '#shared/contracts/lots'
 import type { RunSummary } from '#shared/contracts/cold-room'
 import { useClock } from '~/composables/use-clock'
 import { formatSpan } from '#core/units/format-span'
 import { useNotation } from '~/composables/use-notation'
+import { isFree } from '~/logic/which-pieces'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
@@ -21,12 +21,10 @@ const session = useSession()
 const nowMs = useClock()
 const { moment } = useNotation()
 const starting = ref(false)
-/** Out of the cure, in no heat, and not sliced to the end. */
-const isFree = (piece: LotPiece) => piece.outAtMs !== null && piece.stage !== 'heat' && piece.goneAtMs === null
 /** Whatever has some of its slab left; a heat followed by another blocks nothing. */
 const ready = computed(() =>
   floor.lots.filter(
-    lot => (!lot.packs || isLeft(lot)) && lot.pieces.some(piece => isFree(piece)),
+    lot => (!lot.packs || isLeft(lot)) && lot.pieces.some(isFree),
   ),
 )
 const heating = computed(() =>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { driedSlab, seeded } from '../fixtures/drying-slabs'
+import { driedSlab } from '../fixtures/drying-slabs'
+import { seeded } from '../lists/seeded'
 import { MS_PER_DAY } from '../units/quantities'
 import { backtest } from './backtest'
 import { forecastLoss, type LossPoint } from './forecast'

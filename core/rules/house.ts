@@ -87,6 +87,13 @@ export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
  * Water in a cut at its lowest, share of green weight: nitrite in a brine spreads over water. Belly by its fat share;
  * jowl as published for raw pork jowl (22 %, USDA FoodData Central), drawn down; the others never below a fat belly.
  */
+export const LEAST_WATER: Readonly<Record<Cut, Fraction>> = {
+  belly: 0.35,
+  loin: 0.35,
+  shoulder: 0.35,
+  jowl: 0.2,
+  other: 0.2,
+}
 /** Most of it that is water: a lean belly, lean meat. House, from tables of composition. */
 export const MOST_WATER: Readonly<Record<Cut, Fraction>> = {
   belly: 0.5,
@@ -94,13 +101,6 @@ export const MOST_WATER: Readonly<Record<Cut, Fraction>> = {
   shoulder: 0.68,
   jowl: 0.35,
   other: 0.72,
-}
-export const LEAST_WATER: Readonly<Record<Cut, Fraction>> = {
-  belly: 0.35,
-  loin: 0.35,
-  shoulder: 0.35,
-  jowl: 0.2,
-  other: 0.2,
 }
 
 // Cold, °C.
@@ -168,10 +168,10 @@ export const MOST_READINGS = 5000
 
 // Weights that do not add up, shares.
 
-/** Unaccounted beyond this is asked about: after a cut of the knife, and of a lot. */
 /** Parts and offcuts of a piece weigh at most this over its green weight: what lies on it, or what a brine gave it. House. */
 export const CUT_OVER_DRY_SHARE = 0.1
 export const CUT_OVER_WET_SHARE = 0.5
+/** Unaccounted beyond this is asked about: after a cut of the knife, and of a lot. */
 export const UNACCOUNTED_SHARE: Fraction = 0.01
 /** Two scales, or one read twice, may differ by this before more came out than went in, or the meat is not the meat. */
 export const TWO_SCALES_SHARE: Fraction = 0.02

@@ -28,7 +28,8 @@ export interface MassBalance {
 }
 
 /**
- * green = packs + offcuts + cut off before + not yet sliced + drip and drying loss + unaccounted. Masses 0 or more, greenG more than 0.
+ * green = packs + offcuts + cut off before + not yet sliced + drip and drying loss + unaccounted. Masses 0 or more, greenG
+ * more than 0.
  * Loss and unaccounted are null until the ready weight is known. Conserves mass exactly but for rounding of doubles.
  */
 export function massBalance(parts: BalanceParts): MassBalance {

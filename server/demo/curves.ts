@@ -1,15 +1,5 @@
+import { seeded } from '#core/lists/seeded'
 import { type Celsius, type Milliseconds, MS_PER_MINUTE } from '#core/units/quantities'
-
-/** Small seeded generator (mulberry32): the same demo every time. Returns 0 to 1. */
-export function seeded(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-  }
-}
 
 export interface CurvePoint {
   atMs: Milliseconds

@@ -6,7 +6,7 @@ import { readPlace } from '../services/places/read-place'
 import type { DemoPlaces } from './places'
 import { correct } from '../services/corrections/correct'
 import { undoRecord } from '../services/voids/void-record'
-import { seeded } from './curves'
+import { seeded } from '#core/lists/seeded'
 import type { Scene } from './scene'
 
 const FIRST_DAY = -18

@@ -1,7 +1,8 @@
 import { bench, describe } from 'vitest'
 import { backtest } from '#core/drying/backtest'
 import { forecastLoss } from '#core/drying/forecast'
-import { driedSlab, seeded } from '#core/fixtures/drying-slabs'
+import { driedSlab } from '#core/fixtures/drying-slabs'
+import { seeded } from '#core/lists/seeded'
 
 const random = seeded(2026)
 const slabs = Array.from({ length: 200 }, () => driedSlab(random))

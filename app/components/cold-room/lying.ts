@@ -1,6 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import { lyingIn } from '#core/places/daily'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
+import { slicedOf } from '~/logic/which-pieces'
 
 export interface LyingLot {
   lot: LotSummary
@@ -18,17 +19,12 @@ interface Here extends LyingLot {
 /** By lot: a lot that did not change gives the same answer, and what shows it is not drawn again. */
 const found = new WeakMap<LotSummary, Map<number, Here[]>>()
 
-/** What was sliced from lies on the table or in packs. */
-function slicedOf({ did }: LotSummary): (id: number) => boolean {
-  const slices = did.filter(step => step.kind === 'slice')
-  return id => slices.some(step => step.pieces === null || step.pieces.includes(id))
-}
-
 function hereOf(placeId: number, lot: LotSummary): Here[] {
   const ofLot = found.get(lot) ?? new Map<number, Here[]>()
   found.set(lot, ofLot)
   const before = ofLot.get(placeId)
   if (before) return before
+  // What was sliced from lies on the table or in packs.
   const sliced = slicedOf(lot)
   const here = lyingIn(placeId, lot.pieces).filter(piece => !sliced(piece.id))
   const now = [...groupBy(here, piece => piece.stage).entries()].map(([stage, pieces]) => ({

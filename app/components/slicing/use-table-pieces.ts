@@ -1,12 +1,10 @@
 import { computed, type Ref } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
+import { isFree, slicedOf } from '~/logic/which-pieces'
 
 /** The slabs that may lie on the table, those that were chosen, and what their weight is then called. */
 export function useTablePieces(lot: () => LotView, draft: Ref<{ pieces: number[] }>, meat: (massG: number) => string) {
-  /** Out of the cure, in no heat, not sliced to the end. */
-  const there = computed(() =>
-    lot().pieces.filter(piece => piece.goneAtMs === null && piece.outAtMs !== null && piece.stage !== 'heat'),
-  )
+  const there = computed(() => lot().pieces.filter(isFree))
   const chosen = computed({
     // A draft may hold what was sliced to the end since.
     get: () => draft.value.pieces.filter(id => there.value.some(piece => piece.id === id)),
@@ -21,8 +19,7 @@ export function useTablePieces(lot: () => LotView, draft: Ref<{ pieces: number[]
   })
   /** On the table for the first time, and so to be weighed. */
   const fresh = computed(() => {
-    const slices = lot().did.filter(step => step.kind === 'slice')
-    const cameBefore = (id: number) => slices.some(step => step.pieces === null || step.pieces.includes(id))
+    const cameBefore = slicedOf(lot())
     return there.value.filter(({ id }) => (chosen.value.length === 0 || chosen.value.includes(id)) && !cameBefore(id))
   })
   const readyLabel = computed(() => {

@@ -3,7 +3,7 @@ import { KILL_FROM_C } from '#core/rules/guideline'
 import { HEAT_FROM_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
-import type { LotPiece, LotSummary } from '#shared/contracts/lots'
+import type { LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { runInput } from '#shared/contracts/smoke'
@@ -16,6 +16,7 @@ import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
+import { isFree } from '~/logic/which-pieces'
 import { useSave } from '~/composables/use-save'
 
 const props = defineProps<{ lots: LotSummary[]; places: PlaceView[] }>()
@@ -35,7 +36,6 @@ const aimsCold = computed(() => {
   const found = parseTemperature(draft.value.target, as.value.temperature)
   return found.ok && found.value <= HEAT_FROM_C
 })
-const isFree = (piece: LotPiece) => piece.outAtMs !== null && piece.stage !== 'heat' && piece.goneAtMs === null
 const free = computed(() =>
   props.lots.filter(lot => !lot.openHolds.length).map(lot => ({ ...lot, pieces: lot.pieces.filter(isFree) })),
 )

@@ -6,7 +6,7 @@ import { MEAT_RANGE, MOST_PARTS, PART_RANGE } from '#shared/contracts/steps'
 import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
-import AskHead from './AskHead.vue'
+import StepForm from './StepForm.vue'
 import PickPiece from './PickPiece.vue'
 import type { ToldStep } from './press'
 
@@ -38,8 +38,7 @@ function tell(): void {
 
 <template>
   <PickPiece v-if="!piece" asks="Which piece was cut?" :pieces="pieces" @choose="piece = $event" @close="emit('close')" />
-  <form v-else class="cutting" aria-label="Cut up" @submit.prevent="tell" @keydown.esc="emit('close')">
-    <AskHead :asks="`Piece ${piece.label}: what does each part weigh?`" @close="emit('close')" />
+  <StepForm v-else name="Cut up" :asks="`Piece ${piece.label}: what does each part weigh?`" @tell="tell" @close="emit('close')">
     <WeightField v-for="(_, i) in parts" :key="i" v-model="parts[i]!" :label="parts.length === 1 ? 'What is left of it' : `Part ${i + 1}`" :range="PART_RANGE" />
     <VBtn v-if="parts.length < MOST_PARTS" class="wide" variant="outlined" :prepend-icon="mdiPlus" @click="parts.push('')">One more part</VBtn>
     <p class="wide small soft">What came off, as far as there was any:</p>
@@ -50,21 +49,5 @@ function tell(): void {
     <VBtn type="submit" class="wide" color="primary" :loading="saving" :disabled="typed.length === 0 || typed.length + offcuts.length < 2">
       Cut, save
     </VBtn>
-  </form>
+  </StepForm>
 </template>
-
-<style scoped>
-.cutting {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.4rem;
-  align-items: start;
-}
-.wide {
-  grid-column: 1 / -1;
-  margin: 0;
-}
-.v-btn {
-  min-height: 56px;
-}
-</style>

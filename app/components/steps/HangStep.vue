@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { LotPiece } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import { useNotation } from '~/composables/use-notation'
-import AskHead from './AskHead.vue'
+import StepForm from './StepForm.vue'
 import ChipStep from './ChipStep.vue'
 import type { ToldStep } from './press'
 
@@ -38,8 +38,7 @@ function tell(): void {
   <ChipStep v-if="!place" label="Hung where?" :choices="choices" :saving="saving" @choose="choose" @close="emit('close')">
     <p v-if="!rooms.length" class="wide caution">No place to hang meat in is set up. The owner adds one in the Office.</p>
   </ChipStep>
-  <form v-else class="hanging" aria-label="Hang to dry" @submit.prevent="tell" @keydown.esc="emit('close')">
-    <AskHead :asks="`${place.name}: on which hooks?`" @close="emit('close')" />
+  <StepForm v-else name="Hang to dry" :asks="`${place.name}: on which hooks?`" @tell="tell" @close="emit('close')">
     <VTextField
       v-for="piece in pieces"
       :key="piece.id"
@@ -55,21 +54,5 @@ function tell(): void {
       touching. Count hooks and pins in and out. Weigh it now, and every week.
     </p>
     <VBtn type="submit" class="wide" color="primary" :loading="saving">Hung{{ said.length ? '' : ', no hooks named' }}</VBtn>
-  </form>
+  </StepForm>
 </template>
-
-<style scoped>
-.hanging {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.4rem;
-  align-items: start;
-}
-.wide {
-  grid-column: 1 / -1;
-  margin: 0;
-}
-.v-btn {
-  min-height: 56px;
-}
-</style>

@@ -4,7 +4,7 @@ import { MEAT_RANGE } from '#shared/contracts/steps'
 import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
-import AskHead from './AskHead.vue'
+import StepForm from './StepForm.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
@@ -36,11 +36,7 @@ function tell(): void {
 </script>
 
 <template>
-  <form class="weigh" aria-label="Weigh the meat" @submit.prevent="tell" @keydown.esc="emit('close')">
-    <AskHead
-      :asks="curing ? 'What does the meat weigh, before its rinse, without bag and tray?' : 'What does the meat weigh, without hook and tray?'"
-      @close="emit('close')"
-    />
+  <StepForm name="Weigh the meat" :asks="curing ? 'What does the meat weigh, before its rinse, without bag and tray?' : 'What does the meat weigh, without hook and tray?'" @tell="tell" @close="emit('close')">
     <PickOne v-if="pieces.length > 1" v-model="each" class="wide" label="How it was weighed" :choices="EACH" />
     <template v-if="each">
       <WeightField
@@ -56,26 +52,5 @@ function tell(): void {
     <InstrumentSelect v-model="scaleId" kind="scale" purpose="meat" prefer="meat" label="Weighed on" />
     <PickOne v-if="curing" v-model="salt" label="Salt" :choices="SALT" />
     <VBtn type="submit" color="primary" :loading="saving" :disabled="none">Save</VBtn>
-  </form>
+  </StepForm>
 </template>
-
-<style scoped>
-.weigh {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.4rem;
-  align-items: start;
-}
-.wide {
-  grid-column: 1 / -1;
-}
-@media (--phone) {
-  .weigh {
-    grid-template-columns: 1fr;
-  }
-}
-.weigh .v-btn {
-  min-width: 56px;
-  min-height: 56px;
-}
-</style>

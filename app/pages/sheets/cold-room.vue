@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import { mdiPrinterOutline } from '@mdi/js'
 import { addDays, localDay } from '#core/calendar/local-day'
 import { comingDays } from '#core/today/coming-days'
+import SheetHead from '~/components/sheets/SheetHead.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import { lyingOf } from '~/components/cold-room/lying'
 import SheetPlace from '~/components/cold-room/SheetPlace.vue'
@@ -23,21 +23,15 @@ const places = computed(() =>
     .map(place => ({ place, lying: lyingOf(place.id, floor.lots) }))
     .filter(({ lying }) => lying.curing.length + lying.others.length > 0),
 )
-const print = () => window.print()
 onMounted(floor.load)
 </script>
 
 <template>
   <div>
-    <div class="row spread no-print mb-4">
-      <VBtn variant="outlined" to="/cold-room">To the Cold room</VBtn>
-      <VBtn color="primary" :prepend-icon="mdiPrinterOutline" @click="print">Print the sheet</VBtn>
-    </div>
-    <h1>Cold-room sheet</h1>
-    <p class="soft mb-4">
+    <SheetHead title="Cold-room sheet">
       {{ date(today) }}, {{ clock(nowMs) }}. Today and {{ date(addDays(today, 1)) }}. What is done on paper is told late in
       the Cold room, with its hour.
-    </p>
+    </SheetHead>
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <p v-else-if="!places.length" class="empty">Nothing lies anywhere. Rub a lot on the Bench.</p>

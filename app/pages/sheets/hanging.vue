@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import { mdiPrinterOutline } from '@mdi/js'
 import { localDay } from '#core/calendar/local-day'
 import type { PlaceView } from '#shared/contracts/places'
+import SheetHead from '~/components/sheets/SheetHead.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useNotation } from '~/composables/use-notation'
@@ -32,21 +32,15 @@ const places = computed(() =>
 )
 const placeWords = ({ targetC, targetRh }: PlaceView) =>
   [targetC !== null && temperature(targetC), targetRh !== null && `${Math.round(targetRh)} % RH`].filter(Boolean).join(', ')
-const print = () => window.print()
 onMounted(floor.load)
 </script>
 
 <template>
   <div>
-    <div class="row spread no-print mb-4">
-      <VBtn variant="outlined" to="/cold-room">To the Cold room</VBtn>
-      <VBtn color="primary" :prepend-icon="mdiPrinterOutline" @click="print">Print the sheet</VBtn>
-    </div>
-    <h1>Hanging sheet</h1>
-    <p class="soft mb-4">
+    <SheetHead title="Hanging sheet">
       {{ date(today) }}, {{ clock(nowMs) }}. Weigh every week, without hook and string; what is written here is told late in
       the Cold room, with its day.
-    </p>
+    </SheetHead>
     <LoadProblem v-if="floor.problem && !floor.view" :problem="floor.problem" @again="floor.load" />
     <p v-else-if="!floor.view" class="empty">Reading the book…</p>
     <p v-else-if="!places.length" class="empty">Nothing hangs to dry.</p>

@@ -30,20 +30,26 @@ const must = <T>(answer: { ok: boolean; code?: string; params?: unknown; value?:
   return answer.value as T
 }
 const view = async () => must(await lotView(shop.tables, code, shop.nowMs))
+const EMPTY = { readyWeight: null, packedOn: '2026-06-30', scaleId: null, unchecked: true, packs: [], offcuts: [] }
 const slice = (more: Record<string, unknown>) =>
+  shop.press(ctx => recordSlicing(ctx, code, slicingInput.parse({ ...EMPTY, ...more })))
+const out = (pieces: number[]) =>
   shop.press(ctx =>
-    recordSlicing(ctx, code, slicingInput.parse({ readyWeight: null, packedOn: '2026-06-30', scaleId: null, unchecked: true, packs: [], offcuts: [], ...more })),
+    recordPress(ctx, pressInput.parse({ steps: [{ kind: 'out', rinses: 1 }], lots: [{ code, pieces }], when: { told: 'now' } })),
   )
+const send = (packCodes: string[]) =>
+  shop.press(ctx => sendPacks(ctx, dispatchInput.parse({ customer: 'The Tin Lantern Café', sentOn: '2026-06-30', packCodes })))
+const SMOKE = { smoker: 'Brick smoker', targetCore: { typed: '63', unit: 'C' }, coreThermometerId: null, chamberThermometerId: null, unchecked: true }
 const packsOf = (...weights: string[]) => weights.map(weight => ({ kind: 'sliced', weight }))
 const grams = async (id: number, share: number) => `${((await shop.tables.pieces.one({ id }))!.greenG * share).toFixed(0)} g`
 
 describe('slicing by pieces', () => {
   it('half is smoked while the other half cures on', async () => {
     shop.nowMs += 15 * MS_PER_DAY
-    must(await shop.press(ctx => recordPress(ctx, pressInput.parse({ steps: [{ kind: 'out', rinses: 1 }], lots: [{ code, pieces: [ids[0]] }], when: { told: 'now' } }))))
+    must(await out([ids[0]!]))
     expect((await view()).cureEndedAtMs).toBeNull()
     const start = (pieceIds: number[]) =>
-      shop.press(ctx => startRun(ctx, runInput.parse({ smoker: 'Brick smoker', pieceIds, targetCore: { typed: '63', unit: 'C' }, coreThermometerId: null, chamberThermometerId: null, unchecked: true })))
+      shop.press(ctx => startRun(ctx, runInput.parse({ ...SMOKE, pieceIds })))
     expect(await start([ids[0]!, ids[1]!])).toMatchObject({ ok: false, code: 'still_curing' })
     run = must(await start([ids[0]!])).code
     expect(await slice({ pieces: [ids[1]], readyWeight: '1 kg' })).toMatchObject({ ok: false, code: 'still_curing' })
@@ -54,7 +60,11 @@ describe('slicing by pieces', () => {
         addReadings(ctx, run, runReadingsInput.parse({
           phase,
           source: 'hand',
-          readings: rows.map(([minutes, core]) => ({ atMs: startMs + minutes * 60_000, chamber: null, core: { typed: String(core), unit: 'C' } })),
+          readings: rows.map(([minutes, core]) => ({
+            atMs: startMs + minutes * 60_000,
+            chamber: null,
+            core: { typed: String(core), unit: 'C' },
+          })),
         })),
       )
     shop.nowMs += 5 * MS_PER_HOUR
@@ -74,7 +84,8 @@ describe('slicing by pieces', () => {
     expect(lot.pieces[0]!.goneAtMs).toBeNull()
   })
   it('the rest of a slab comes to the table again, unweighed; that was all of it', async () => {
-    expect(await slice({ pieces: [ids[0]], readyWeight: '200 g', packs: packsOf('100 g') })).toMatchObject({ ok: false, code: 'ready_weight_twice' })
+    const twice = await slice({ pieces: [ids[0]], readyWeight: '200 g', packs: packsOf('100 g') })
+    expect(twice).toMatchObject({ ok: false, code: 'ready_weight_twice' })
     must(await slice({ pieces: [ids[0]], packs: packsOf(await grams(ids[0]!, 0.12)), all: true }))
     const lot = await view()
     expect(lot.pieces[0]).toMatchObject({ goneWhy: 'sliced', placeId: null })
@@ -82,14 +93,15 @@ describe('slicing by pieces', () => {
   })
   it('all sent, the lot stays open while a piece is left', async () => {
     const packCodes = (await shop.tables.packs.find({ lotId })).map(pack => pack.code)
-    must(await shop.press(ctx => sendPacks(ctx, dispatchInput.parse({ customer: 'The Tin Lantern Café', sentOn: '2026-06-30', packCodes }))))
+    must(await send(packCodes))
     expect((await shop.tables.lots.one({ id: lotId }))!.finishedAtMs).toBeNull()
   })
   it('a pack of the unsmoked half does not stand behind the smoke', async () => {
     shop.nowMs += MS_PER_DAY
     const rest = ids.slice(1)
-    must(await shop.press(ctx => recordPress(ctx, pressInput.parse({ steps: [{ kind: 'out', rinses: 1 }], lots: [{ code, pieces: rest }], when: { told: 'now' } }))))
-    const readyWeight = `${(await Promise.all(rest.map(async id => (await shop.tables.pieces.one({ id }))!.greenG))).reduce((a, b) => a + b, 0) * 0.95} g`
+    must(await out(rest))
+    const greens = await Promise.all(rest.map(async id => (await shop.tables.pieces.one({ id }))!.greenG))
+    const readyWeight = `${greens.reduce((a, b) => a + b, 0) * 0.95} g`
     const { packCodes } = must(await slice({ pieces: rest, readyWeight, packs: packsOf('500 g'), all: true }))
     const smoked = (await shop.tables.packs.find({ lotId })).find(pack => !packCodes.includes(pack.code))!
     const thread = must(await threadView(shop.tables, packCodes[0]!))
@@ -103,7 +115,7 @@ describe('slicing by pieces', () => {
   })
   it('and the last one sent, it is finished; its balance holds', async () => {
     const packCodes = (await shop.tables.packs.find({ lotId, dispatchId: null })).map(pack => pack.code)
-    must(await shop.press(ctx => sendPacks(ctx, dispatchInput.parse({ customer: 'The Tin Lantern Café', sentOn: '2026-07-01', packCodes }))))
+    must(await send(packCodes))
     expect((await shop.tables.lots.one({ id: lotId }))!.finishedAtMs).not.toBeNull()
     const lot = await view()
     const b = massBalance({ greenG: lot.greenG, readyG: lot.readyG, packsG: lot.packsG, offcutsG: {} })

@@ -1,4 +1,4 @@
-import { pieceLabel } from '#core/life/parts'
+import { pieceName } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
 import { SLICED_OVER_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
@@ -17,11 +17,12 @@ import { isLeaf } from '../../db/tables/which-pieces'
 import { judgeLotHeats } from '../smoke/heat-groups'
 
 type Lot = RowOf<typeof lots>
-const labelOf = (piece: { number: number; part: string | null }) => (piece.part === null ? piece.number : pieceLabel(piece))
-
 type Piece = Awaited<ReturnType<typeof piecesOf>>[number]
-const piecesOf = async ({ tables }: WriteContext, lotId: number) =>
-  (await tables.pieces.pick(['number', 'part', 'greenG', 'stage', 'goneAtMs', 'goneWhy'], { lotId }, { order: [['number', 'ASC']] })).filter(isLeaf)
+async function piecesOf({ tables }: WriteContext, lotId: number) {
+  const columns = ['number', 'part', 'greenG', 'stage', 'goneAtMs'] as const
+  const rows = await tables.pieces.pick([...columns, 'goneWhy'], { lotId }, { order: [['number', 'ASC']] })
+  return rows.filter(isLeaf)
+}
 
 /** The pieces on the table, and those from which something was sliced before. */
 async function onTable(ctx: WriteContext, lotId: number, asked: readonly number[] | null) {
@@ -30,7 +31,7 @@ async function onTable(ctx: WriteContext, lotId: number, asked: readonly number[
   const meant = asked === null ? there : there.filter(piece => asked.includes(piece.id))
   const before = await ctx.tables.steps.pick(['pieces'], { lotId, kind: 'slice' })
   const sliced = new Set(before.flatMap(step => step.pieces))
-  return { all, there, meant, sliced }
+  return { all, meant, sliced }
 }
 
 /** Pieces that cure, or are in a heat or still warm from one, are not sliced; the others of their lot may be. */
@@ -51,12 +52,15 @@ async function refuseWarm(ctx: WriteContext, lot: Lot, meant: readonly Piece[]):
  * What the lot weighed ready to slice, with this sitting: pieces that come to the table are weighed once; all of the lot
  * together may be weighed again.
  */
-function readyWith(lot: Lot, input: z.output<typeof slicingInput>, isFirst: boolean): Answer<Pick<Lot, 'readyG' | 'readyTyped'>> {
-  const { readyG, readyTyped } = lot
-  if (!input.readyWeight) return { ok: true, value: { readyG, readyTyped } }
-  const { netG, typed } = input.readyWeight
-  if (input.pieces === null || readyG === null) return { ok: true, value: { readyG: netG, readyTyped: typed } }
-  if (!isFirst) return refuse('ready_weight_twice', { code: lot.code }, ['readyWeight'])
+function readyWith(
+  { code, readyG, readyTyped }: Lot,
+  { readyWeight }: z.output<typeof slicingInput>,
+  { isWhole, isFirst }: { isWhole: boolean; isFirst: boolean },
+): Answer<Pick<Lot, 'readyG' | 'readyTyped'>> {
+  if (!readyWeight) return { ok: true, value: { readyG, readyTyped } }
+  const { netG, typed } = readyWeight
+  if (isWhole || readyG === null) return { ok: true, value: { readyG: netG, readyTyped: typed } }
+  if (!isFirst) return refuse('ready_weight_twice', { code }, ['readyWeight'])
   return { ok: true, value: { readyG: readyG + netG, readyTyped: `${readyTyped}; ${typed}`.slice(-64) } }
 }
 
@@ -84,9 +88,11 @@ export async function recordSlicing(
   const noScale = await refuseScale(ctx.tables, input.scaleId, ['scaleId'])
   if (noScale) return noScale
   const isFirst = ids.every(id => !sliced.has(id))
-  if (input.packs.length > 0 && input.readyWeight === null && (lot.readyG === null || (input.pieces !== null && isFirst)))
+  // Only what was weighed as it came to the table is packed: what comes for the first time is weighed.
+  const isUnweighed = lot.readyG === null || (sliced.size > 0 && ids.some(id => !sliced.has(id)))
+  if (input.packs.length > 0 && input.readyWeight === null && isUnweighed)
     return refuse('ready_weight_missing', {}, ['readyWeight'])
-  const ready = readyWith(lot, input, isFirst)
+  const ready = readyWith(lot, input, { isWhole: meant.length === all.length, isFirst })
   if (!ready.ok) return ready
   const { readyG } = ready.value
   const outG
@@ -132,7 +138,7 @@ export async function recordSlicing(
     kind: 'sliced',
     subjects: [code, ...packCodes],
     typed: input,
-    computed: { packCodes, outG, lotId: lot.id, offcutIds, before, pieces: meant.length < all.length ? meant.map(labelOf) : null },
+    computed: { packCodes, outG, lotId: lot.id, offcutIds, before, pieces: meant.length < all.length ? meant.map(pieceName) : null },
     steps: laid.value.ids,
   })
   const onScale = new Set([...sliced, ...ids])
