@@ -23,8 +23,22 @@ async function button(page: Page, code: string, words: string): Promise<ElementH
   )
   const handle = found.asElement() as ElementHandle<Element>
   await handle.evaluate(one => one.scrollIntoView({ block: 'center' }))
+  await liesStill(page, handle)
   return handle
 }
+/** As a person aims: at what has come to lie where it is. */
+const liesStill = (page: Page, handle: ElementHandle<Element>) =>
+  page.waitForFunction(
+    (one: Element & { was?: string }) => {
+      const { x, y } = one.getBoundingClientRect()
+      const is = `${x} ${y}`
+      const still = one.was === is
+      one.was = is
+      return still
+    },
+    { polling: 50 },
+    handle,
+  )
 export const tap = async (page: Page, code: string, words: string) => (await button(page, code, words)).click()
 /** A finger that stays. */
 export const hold = async (page: Page, code: string, words: string) => (await button(page, code, words)).click({ delay: HELD_MS })

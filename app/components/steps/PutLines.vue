@@ -4,7 +4,6 @@ import { computed } from 'vue'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import type { PutChoice } from '#shared/contracts/puts'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
-import LoadProblem from '~/components/common/LoadProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import type { Puts } from './use-puts'
@@ -12,7 +11,7 @@ import type { Puts } from './use-puts'
 /** What goes on, lot by lot of the store, each weighed for all pieces meant, or said not to be. */
 const props = defineProps<{ puts: Puts }>()
 const { grams } = useNotation()
-const { lines, view, problem, scaleId, choiceOf, more, remove } = props.puts
+const { lines, view, scaleId, choiceOf, more, remove } = props.puts
 const title = ({ code, name, isOwn, isPast, leftG }: PutChoice) =>
   `${name}, ${code}${isOwn ? ', as at the rub' : ''}${isPast ? ', PAST ITS DATE' : ''}: ${grams(leftG)} left`
 const items = computed(() => (view.value?.lots ?? []).map(lot => ({ value: lot.code, title: title(lot) })))
@@ -23,9 +22,7 @@ const unweighedMix = computed(() => lines.value.some(one => one.byEye && choiceO
 </script>
 
 <template>
-  <LoadProblem v-if="problem" :problem="problem" />
-  <p v-else-if="!view" class="small soft">Looking into the store…</p>
-  <div v-for="(one, i) in lines" v-else :key="i" class="line">
+  <div v-for="(one, i) in lines" :key="i" class="line">
     <VSelect v-model="one.lotCode" :items="items" :label="i === 0 ? 'What goes on' : 'And'" hide-details />
     <WeightField
       v-if="!one.byEye"
