@@ -2,6 +2,7 @@ import type { Sequelize, Transaction } from 'sequelize'
 import type { PackedReadings } from '#core/readings/packed-readings'
 import { bookAccess, type BookAccess } from './book-access'
 import { connect } from './connect'
+import { doorReader, type DoorReader } from './door-reader'
 import { threadReader, type ThreadReader } from './thread-reader'
 import { HeatRows, readHeatRows } from './heat-reader'
 import { defineModel, tableBinder, type Table, type Touch } from './table'
@@ -45,6 +46,7 @@ export type ReadHeats = (
 
 export interface Store {
   tables: Tables
+  door: DoorReader
   /**
    * Runs in one transaction; rolls back on a throw. What is thrown back because of others, also at COMMIT, is tried
    * again for some seconds with growing rests: the others' work is short.
@@ -136,6 +138,7 @@ export function openStore(url: string, poolSize = 4): Store {
     sequelize,
     slow,
     tables: bindAll(sequelize, binders),
+    door: doorReader(sequelize),
     close: async () => {
       await Promise.all([sequelize.close(), slow.close()])
     },

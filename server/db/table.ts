@@ -9,6 +9,7 @@ import {
 import { int } from './column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
+import { columnsOf, rowReader } from './row-reader'
 import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec, type WhereOf } from './table-spec'
 
 type IdOf<T> = keyof RowOf<T> & 'id'
@@ -83,16 +84,11 @@ export function tableBinder<C extends Columns>(
   model: ModelStatic<Model>,
   spec: TableSpec<C>,
 ): (transaction?: Transaction, touch?: Touch) => Table<TableSpec<C>> {
-  type Row = RowOf<TableSpec<C>>
   const names = new Map(
     ['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])].map(key => [key, snake(key)]),
   )
-  const columns = Object.entries(spec.columns).map(([key, column]) => ({ key, field: snake(key), column }))
-  const read = (raw: Record<string, unknown>): Row => {
-    const row: Record<string, unknown> = { id: Number(raw.id) }
-    for (const { key, field, column } of columns) row[key] = column.read(raw[field])
-    return row as Row
-  }
+  const columns = columnsOf(spec)
+  const read = rowReader(spec)
   const sql = statementsOf(model, spec.name, names)
   const digest = spec.sealed ? `, ${digestSql(spec)} AS digest` : ''
   const sequelize = model.sequelize!

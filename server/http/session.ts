@@ -50,7 +50,7 @@ export async function tokenOf(event: H3Event, nowMs: Milliseconds): Promise<stri
 export async function atDoor(event: H3Event): Promise<OpenSession | null> {
   const nowMs = Date.now()
   const token = await tokenOf(event, nowMs)
-  const at = token === undefined ? null : await openSession(appState().store.tables, token, nowMs)
+  const at = token === undefined ? null : await openSession(appState().store, token, nowMs)
   event.context.userId = at?.user.id
   return at
 }

@@ -3,7 +3,7 @@ import { type Milliseconds, MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECON
 import { sha256 } from '../../digest/sha256'
 import type { RowOf } from '../../db/table-spec'
 import type { sessions, users } from '../../db/tables/people'
-import type { Tables } from '../../db/database'
+import type { Store, Tables } from '../../db/database'
 
 /**
  * A person's own device is signed out after a working day, or when it lay idle for two hours; a tablet on the wall,
@@ -44,17 +44,18 @@ export async function startSession(
 }
 
 /** The session of a token while it lasts and its account is open. */
-export async function openSession(tables: Tables, token: string, nowMs: Milliseconds): Promise<OpenSession | null> {
-  const session = await tables.sessions.one({ tokenHash: sha256(token), endedAtMs: null })
-  if (!session || session.endsAtMs <= nowMs) return null
+export async function openSession(
+  { door, tables }: Pick<Store, 'door' | 'tables'>,
+  token: string,
+  nowMs: Milliseconds,
+): Promise<OpenSession | null> {
+  const named = await door(sha256(token))
+  if (!named || named.session.endsAtMs <= nowMs) return null
+  const { session, people } = named
   const seenMs = session.seenAtMs ?? session.startedAtMs
   if (!session.shared && nowMs - seenMs > IDLE_MS) return null
   if (nowMs - seenMs > SEEN_EVERY_MS) await tables.sessions.update(session.id, { seenAtMs: nowMs })
   const signs = session.signerId !== null && session.signedUntilMs !== null && session.signedUntilMs > nowMs
-  const people = await tables.users.find({
-    id: signs ? [session.userId, session.signerId!] : [session.userId],
-    active: true,
-  })
   const user = people.find(person => person.id === session.userId)
   if (!user) return null
   return { session, user, signer: signs ? (people.find(person => person.id === session.signerId) ?? null) : null }

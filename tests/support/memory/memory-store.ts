@@ -85,6 +85,7 @@ export function memoryStore(nowMs: () => number = Date.now): Store {
         return Reflect.get(bound.tables, key) as unknown
       },
     }),
+    door: noSql,
     transaction: (work) => {
       const mine = turn.then(async () => {
         const [base, own] = [state, new Map(state)]

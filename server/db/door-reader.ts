@@ -1,0 +1,39 @@
+import { QueryTypes, type Sequelize } from 'sequelize'
+import { columnsOf, rowReader } from './row-reader'
+import type { Columns, RowOf } from './table-spec'
+import { sessions, users } from './tables/people'
+
+/** A session that was not ended, with whoever is named in it and whose account is open. */
+export interface NamedAtDoor {
+  session: RowOf<typeof sessions>
+  people: RowOf<typeof users>[]
+}
+export type DoorReader = (tokenHash: string) => Promise<NamedAtDoor | null>
+
+const IN_SESSION = 's_'
+const OF_PERSON = 'u_'
+const named = (spec: { columns: Columns }, from: string, before: string): string =>
+  ['id', ...columnsOf(spec).map(({ field }) => field)]
+    .map(field => `${from}.\`${field}\` AS ${before}${field}`)
+    .join(', ')
+
+const SQL = `SELECT ${named(sessions, 's', IN_SESSION)}, ${named(users, 'u', OF_PERSON)}
+  FROM sessions s LEFT JOIN users u ON u.id IN (s.user_id, s.signer_id) AND u.active = true
+  WHERE s.token_hash = ? AND s.ended_at IS NULL`
+
+/** The session of a token by its hash, in one statement: it is asked with every page and every press. */
+export function doorReader(sequelize: Sequelize): DoorReader {
+  const session = rowReader(sessions, IN_SESSION)
+  const person = rowReader(users, OF_PERSON)
+  return async (tokenHash) => {
+    const rows = await sequelize.query<Record<string, unknown>>(SQL, {
+      type: QueryTypes.SELECT,
+      replacements: [tokenHash],
+    })
+    if (rows.length === 0) return null
+    return {
+      session: session(rows[0]!),
+      people: rows.filter(row => row[`${OF_PERSON}id`] !== null).map(person),
+    }
+  }
+}
