@@ -56,6 +56,7 @@ export interface PlaceView extends PlaceBrief {
   hygrometerId: number | null
   targetC: Celsius | null
   targetRh: number | null
+  shelves: number | null
   hooks: number | null
   readings: PlaceReadingView[]
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Milliseconds } from '#core/units/quantities'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
 import { turningDay } from '#core/life/turning-day'
 import { dueOf } from '#core/plan/due'
@@ -20,6 +20,7 @@ import { planOf } from '~/logic/plan-of'
 import { outPress, turnPress } from '~/logic/plan-press'
 import { lotDay, lotTwines, toTurn } from '~/logic/lot-twine'
 import { saltAgo } from '~/words/salt-ago'
+import { useChosen } from '~/composables/use-chosen'
 import { useNotation } from '~/composables/use-notation'
 import PieceChips from '~/components/steps/PieceChips.vue'
 import RowAsk from './RowAsk.vue'
@@ -37,15 +38,8 @@ const props = defineProps<{
   to: number
 }>()
 const { as, meat, moment, limit } = useNotation()
-const picked = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
-/** Of those here: what was cut up or moved on is chosen no more. */
-const chosen = computed({
-  get: () => picked.value.filter(id => ids.value.includes(id)),
-  set: (some) => {
-    picked.value = some
-  },
-})
+const chosen = useChosen(() => props.lot.code, () => ids.value)
 /** All of the lot, if all of it lies here and nobody chose. */
 const isWhole = computed(() => props.pieces.length === props.lot.pieces.length)
 const row = useRow(() => ({

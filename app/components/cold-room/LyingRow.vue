@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Milliseconds } from '#core/units/quantities'
 import { mdiCheck } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { DUE_IN_CURE } from '#core/plan/due-thing'
 import { dueOf } from '#core/plan/due'
 import { dueLot } from '#core/today/lot-tasks'
@@ -14,6 +14,7 @@ import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
 import HangNote from '~/components/twine/HangNote.vue'
+import { useChosen } from '~/composables/use-chosen'
 import { useNotation } from '~/composables/use-notation'
 import { planOf } from '~/logic/plan-of'
 import { outPress, pressOf } from '~/logic/plan-press'
@@ -25,20 +26,14 @@ import { useRow } from './use-row'
 /** Pieces that lie here and cure no more: drying, or resting after a heat. */
 const props = defineProps<{ lot: LotSummary; pieces: LotPiece[]; places: PlaceView[]; placeId: number; nowMs: Milliseconds }>()
 const { as, moment } = useNotation()
-const picked = ref<number[]>([])
 const ids = computed(() => props.pieces.map(piece => piece.id))
-/** Of those here: what was cut up or moved on is chosen no more. */
-const chosen = computed({
-  get: () => picked.value.filter(id => ids.value.includes(id)),
-  set: (some) => {
-    picked.value = some
-  },
-})
-const plan = computed(() => planOf(props.lot, ids.value))
-/** What the plan asks of pieces here next: now, or not before an hour. */
+const chosen = useChosen(() => props.lot.code, () => ids.value)
+const meant = computed(() => (chosen.value.length ? chosen.value : ids.value))
+const plan = computed(() => planOf(props.lot, meant.value))
+/** What the plan asks of pieces here next, of those that were chosen first: now, or not before an hour. */
 const next = computed(() => {
   const asked = dueOf(dueLot(props.lot), props.nowMs).filter(
-    due => !DUE_IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => ids.value.includes(id))),
+    due => !DUE_IN_CURE.has(due.kind) && (due.pieces === null || due.pieces.some(id => meant.value.includes(id))),
   )
   return asked.find(due => due.notBeforeMs === null) ?? asked[0] ?? null
 })
@@ -51,7 +46,7 @@ const waiting = computed(() => {
 const day = computed(() => turningDay(props.lot.rubbedAtMs, props.nowMs, props.lot.zone))
 const begins = computed(() => (next.value ? pressOf(next.value, plan.value, day.value) : null))
 const row = useRow(
-  () => ({ code: props.lot.code, pieces: chosen.value.length ? chosen.value : ids.value, all: ids.value }),
+  () => ({ code: props.lot.code, pieces: meant.value, all: ids.value }),
   { out: () => outPress(plan.value), next: () => begins.value && { ...begins.value, pieces: waiting.value } },
 )
 const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row

@@ -4,6 +4,7 @@ import { daysBetween } from '#core/calendar/local-day'
 import type { PlaceView } from '#shared/contracts/places'
 import CureRow from './CureRow.vue'
 import LyingRow from './LyingRow.vue'
+import PlaceDrawing from './PlaceDrawing.vue'
 import PlaceGauge from './PlaceGauge.vue'
 import type { Lying } from './lying'
 
@@ -30,6 +31,7 @@ const daysFor = (rubbedOn: string) => {
       :occupied="lying.curing.length + lying.others.length > 0"
       :now-ms="nowMs"
     />
+    <PlaceDrawing v-if="lying.curing.length + lying.others.length > 0" :place="place" :lying="lying" />
     <CureRow
       v-for="{ lot, pieces } in lying.curing"
       :key="lot.code"

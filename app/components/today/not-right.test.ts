@@ -25,6 +25,7 @@ const fridge = (...temperatures: number[]): PlaceView => ({
   hygrometerId: null,
   targetC: null,
   targetRh: null,
+  shelves: null,
   hooks: null,
   thermometerId: null,
   readings: temperatures.map((tempC, i) => ({ id: i, atMs: AT + i * 60_000, tempC, rh: null, offsetC: 0, instrument: null })),

@@ -52,6 +52,7 @@ async function placeViews(tables: Tables, markAt: MarkAt, nowMs: Milliseconds): 
     hygrometerId: place.hygrometerId,
     targetC: place.targetC,
     targetRh: place.targetRh,
+    shelves: place.shelves,
     hooks: place.hooks,
     readings: (newest.get(place.id) ?? [])
       .toReversed()
