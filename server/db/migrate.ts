@@ -24,6 +24,7 @@ import * as stacks from './migrations/2026-12-06-stacks'
 import * as placeChecks from './migrations/2026-12-07-place-checks'
 import * as tags from './migrations/2026-12-08-tags'
 import * as parts from './migrations/2026-12-09-parts'
+import * as mouldPolicy from './migrations/2026-12-10-mould-policy'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -56,6 +57,7 @@ const MIGRATIONS: readonly Migration[] = [
   placeChecks,
   tags,
   parts,
+  mouldPolicy,
 ]
 
 /**

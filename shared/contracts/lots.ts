@@ -46,6 +46,8 @@ export interface ShopView {
   confirmed: Judgement['confirmed']
   /** The authority wants a laboratory result for every lot, and why. */
   labAlways: string | null
+  /** What the shop does with white bloom on hung meat, in its own words. */
+  mouldPolicy: string | null
 }
 export interface BenchView {
   shop: ShopView
@@ -133,6 +135,8 @@ export interface LotSummary {
   lastFeel: { feel: Feel; atMs: Milliseconds } | null
   judgement: JudgementBrief
   openHolds: HoldReason[]
+  /** Ids of the pieces that go nowhere: they, or what they were cut from, are held or were destroyed. */
+  heldPieces: number[]
   runs: {
     code: string
     startedAtMs: Milliseconds

@@ -75,6 +75,8 @@ export type RecordOf = OfEveryKind<{
         floorPpm: Ppm | null
         maxPpm: Ppm | null
         labAlways: string | null
+        /** Since there is one. */
+        mouldPolicy?: string | null
       }
     }
   }

@@ -67,6 +67,8 @@ export const rulesInForceInput = z
     floorPpm: decimal(0, 700).nullable(),
     maxPpm: decimal(1, 700).nullable(),
     labAlways: reason().nullable().default(null),
+    /** What the shop does with white bloom on hung meat. */
+    mouldPolicy: reason().nullable().default(null),
   })
   .superRefine((house, ctx) => {
     if (house.maxPpm !== null && house.targetPpm > house.maxPpm)
@@ -94,5 +96,5 @@ export interface RuleSetView {
 }
 export interface RulesView {
   sets: RuleSetView[]
-  house: { targetPpm: Ppm; floorPpm: Ppm | null; maxPpm: Ppm | null; labAlways: string | null }
+  house: { targetPpm: Ppm; floorPpm: Ppm | null; maxPpm: Ppm | null; labAlways: string | null; mouldPolicy: string | null }
 }

@@ -40,6 +40,7 @@ export const VIEW: BenchView = {
     turnBy: '18:00',
     confirmed: null,
     labAlways: null,
+    mouldPolicy: null,
   },
   rules: US_RULES,
   meat: [],

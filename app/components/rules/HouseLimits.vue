@@ -18,6 +18,7 @@ const now = () => ({
   floorPpm: text(props.view.house.floorPpm),
   maxPpm: text(props.view.house.maxPpm),
   labAlways: props.view.house.labAlways ?? '',
+  mouldPolicy: props.view.house.mouldPolicy ?? '',
 })
 const form = reactive(now())
 watch(
@@ -36,6 +37,7 @@ async function choose(): Promise<void> {
         floorPpm: form.floorPpm.trim() || null,
         maxPpm: form.maxPpm.trim() || null,
         labAlways: form.labAlways.trim() || null,
+        mouldPolicy: form.mouldPolicy.trim() || null,
       },
       'PUT',
     ))
@@ -86,6 +88,12 @@ async function choose(): Promise<void> {
       label="Authority wants a laboratory result for every lot whose residue counts: why (empty: it does not)"
       maxlength="500"
       :error-messages="errorAt('labAlways')"
+    />
+    <VTextField
+      v-model="form.mouldPolicy"
+      label="White bloom on hung meat: what is done with it (empty: it is discarded)"
+      maxlength="500"
+      :error-messages="errorAt('mouldPolicy')"
     />
     <p class="small soft">
       Own limits can only be stricter: the law's hold all the same. A lot outside them is rubbed and held until you

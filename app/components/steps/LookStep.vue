@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Feel } from '#core/life/step'
 import type { FileView } from '#shared/contracts/files'
 import FileField from '~/components/common/FileField.vue'
+import { useFloor } from '~/stores/floor'
 import { FEEL_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
-defineProps<{ hangs?: boolean; saving: boolean }>()
+const props = defineProps<{ hangs?: boolean; saving: boolean }>()
+const floor = useFloor()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
 type Look = Extract<ToldStep, { kind: 'look' }>
@@ -42,6 +44,15 @@ const seen = ref({
   smell: null as (typeof SMELLS)[number]['value'] | null,
   mould: null as (typeof MOULDS)[number]['value'] | null,
   spots: null as (typeof SPOTS)[number]['value'] | null,
+})
+/** The shop's own words where it wrote some; what is not white bloom on hung meat has but one. */
+const mouldWords = computed(() => {
+  if (seen.value.mould !== 'white' || !props.hangs)
+    return 'Mould on soft bacon, or of any colour but white, is discarded. It is held until the owner decides.'
+  const policy = floor.view?.shop.mouldPolicy
+  return policy
+    ? `White bloom on hung meat, by the shop’s policy: ${policy}`
+    : 'The shop has no written policy for white bloom on hung meat: discard it.'
 })
 const photo = ref<FileView | null>(null)
 const noted = ref('')
@@ -81,9 +92,7 @@ const choose = (value: Feel | 'more') => {
       </div>
       <PickOne v-model="seen.mould" label="Mould" :choices="MOULDS" grave />
       <p v-if="seen.mould" class="caution grave">
-        {{ seen.mould === 'white' && hangs
-          ? 'White bloom on hung meat is wiped or discarded by the shop’s written policy; without one, discard.'
-          : 'Mould on soft bacon, or of any colour but white, is discarded. It is held until the owner decides.' }}
+        {{ mouldWords }}
       </p>
       <p v-if="seen.smell === 'off'" class="caution grave">
         What smells off is held until the owner decides. Never taste it to find out.

@@ -14,10 +14,12 @@ export const shops = tableSpec(
     houseFloorPpm: nullable(ppm()),
     houseMaxPpm: nullable(ppm()),
     labAlways: nullable(text(500)),
+    /** What the shop does with white bloom on hung meat, in its own words. */
+    mouldPolicy: nullable(text(500)),
     turnEveryDays: decimal(3, 1),
     turnBy: text(5),
   },
-  ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm', 'labAlways'],
+  ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm', 'labAlways', 'mouldPolicy'],
 )
 
 /** Rule sets the shop confirmed or wrote itself. `own` is null for a shipped one. */

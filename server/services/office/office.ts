@@ -25,6 +25,7 @@ export async function shopView(tables: Tables): Promise<ShopView> {
     turnBy,
     confirmed,
     labAlways: shop.labAlways,
+    mouldPolicy: shop.mouldPolicy,
   }
 }
 

@@ -50,6 +50,7 @@ export async function chooseRules(
     houseFloorPpm: input.floorPpm,
     houseMaxPpm: input.maxPpm,
     labAlways: input.labAlways,
+    mouldPolicy: input.mouldPolicy,
   })
   recordEvent(ctx, {
     kind: 'rules_chosen',
@@ -63,6 +64,7 @@ export async function chooseRules(
         floorPpm: shop.houseFloorPpm,
         maxPpm: shop.houseMaxPpm,
         labAlways: shop.labAlways,
+        mouldPolicy: shop.mouldPolicy,
       },
     },
   })

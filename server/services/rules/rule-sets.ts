@@ -37,6 +37,7 @@ export async function rulesView(tables: Tables): Promise<RulesView> {
       floorPpm: shop.houseFloorPpm,
       maxPpm: shop.houseMaxPpm,
       labAlways: shop.labAlways,
+      mouldPolicy: shop.mouldPolicy,
     },
   }
 }
