@@ -4,6 +4,10 @@ import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 export const isFree = (piece: LotPiece): boolean =>
   piece.outAtMs !== null && piece.stage !== 'heat' && piece.goneAtMs === null
 
+/** Pieces of a lot that may go on: free, and not held. */
+export const goesOn = ({ pieces, heldPieces }: Pick<LotSummary, 'pieces' | 'heldPieces'>): LotPiece[] =>
+  pieces.filter(piece => isFree(piece) && !heldPieces.includes(piece.id))
+
 /** Whether something of a piece of a lot was sliced, by its id. */
 export function slicedOf({ did }: Pick<LotSummary, 'did'>): (id: number) => boolean {
   const slices = did.filter(step => step.kind === 'slice')

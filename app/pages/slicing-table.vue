@@ -9,7 +9,7 @@ import SendPacks from '~/components/slicing/SendPacks.vue'
 import SliceForm from '~/components/slicing/SliceForm.vue'
 import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
-import { isFree } from '~/logic/which-pieces'
+import { goesOn } from '~/logic/which-pieces'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
@@ -26,8 +26,7 @@ const {
 const open = computed(() =>
   floor.lots.filter(
     l =>
-      !l.openHolds.length
-      && l.pieces.some(isFree)
+      goesOn(l).length > 0
       && (l.runs.every(run => run.pulledAtMs !== null && run.cooled) || l.runs.every(run => run.pieces < l.pieces.length))
       && (l.packs === 0 || l.unsent > 0 || isLeft(l)),
   ),

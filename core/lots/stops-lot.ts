@@ -15,6 +15,10 @@ export const destroysLot = ({ disposition, pieceIds }: HoldState, tree: PieceTre
 export const stopsLot = (hold: HoldState, tree: PieceTree): boolean =>
   hold.disposition === null || destroysLot(hold, tree)
 
+/** Which of a lot's pieces go nowhere, of those that are not cut up. */
+export const heldPieces = (holds: readonly HoldState[], tree: PieceTree): number[] =>
+  tree.leaves.filter(id => holds.some(hold => stopsPieces(hold, [id], tree)))
+
 /** Some pieces go nowhere: they, or what they were cut from, are among those held or destroyed. */
 export const stopsPieces = ({ disposition, pieceIds }: HoldState, wanted: readonly number[], tree: PieceTree): boolean =>
   (disposition === null || disposition === 'destroy')

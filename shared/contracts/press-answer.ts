@@ -9,6 +9,7 @@ export type LotNow = Pick<
 > & {
   /** Only where the press may have held something. */
   openHolds?: LotSummary['openHolds']
+  heldPieces?: LotSummary['heldPieces']
   /** The least that stayed, only where it may have changed. */
   leastPpm?: Ppm | null
   /** Judged afresh, where something was put on. */

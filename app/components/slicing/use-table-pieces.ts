@@ -1,10 +1,10 @@
 import { computed, type Ref } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
-import { isFree, slicedOf } from '~/logic/which-pieces'
+import { goesOn, slicedOf } from '~/logic/which-pieces'
 
 /** The slabs that may lie on the table, those that were chosen, and what their weight is then called. */
 export function useTablePieces(lot: () => LotView, draft: Ref<{ pieces: number[] }>, meat: (massG: number) => string) {
-  const there = computed(() => lot().pieces.filter(isFree))
+  const there = computed(() => goesOn(lot()))
   const chosen = computed({
     // A draft may hold what was sliced to the end since.
     get: () => draft.value.pieces.filter(id => there.value.some(piece => piece.id === id)),

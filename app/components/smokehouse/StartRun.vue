@@ -4,6 +4,7 @@ import { HEAT_FROM_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
+import { piecesWords } from '#shared/messages/pieces'
 import type { PlaceView } from '#shared/contracts/places'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { runInput } from '#shared/contracts/smoke'
@@ -16,7 +17,7 @@ import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
-import { isFree } from '~/logic/which-pieces'
+import { goesOn, isFree } from '~/logic/which-pieces'
 import { useSave } from '~/composables/use-save'
 
 const props = defineProps<{ lots: LotSummary[]; places: PlaceView[] }>()
@@ -37,9 +38,16 @@ const aimsCold = computed(() => {
   return found.ok && found.value <= HEAT_FROM_C
 })
 const free = computed(() =>
-  props.lots.filter(lot => !lot.openHolds.length).map(lot => ({ ...lot, pieces: lot.pieces.filter(isFree) })),
+  props.lots.map(lot => ({ ...lot, pieces: goesOn(lot) })).filter(lot => lot.pieces.length > 0),
 )
-const held = computed(() => props.lots.filter(lot => lot.openHolds.length))
+/** Held pieces of each lot; null: all that could go. */
+const held = computed(() =>
+  props.lots.flatMap((lot) => {
+    const mine = lot.pieces.filter(piece => isFree(piece) && lot.heldPieces.includes(piece.id))
+    const all = mine.length === lot.pieces.filter(isFree).length
+    return mine.length ? [{ code: lot.code, words: all ? '' : `, ${piecesWords(mine.map(piece => piece.label))},` }] : []
+  }),
+)
 const has = (lot: LotSummary) => lot.pieces.every(piece => draft.value.pieceIds.includes(piece.id))
 function toggleLot(lot: LotSummary): void {
   const ids = lot.pieces.map(piece => piece.id)
@@ -101,7 +109,7 @@ async function start(unchecked = false): Promise<void> {
       </div>
     </div>
     <p v-for="lot in held" :key="lot.code" class="soft">
-      <LotCode :code="lot.code" /> is held and goes nowhere until the owner decides.
+      <LotCode :code="lot.code" />{{ lot.words }} is held and goes nowhere until the owner decides.
     </p>
     <div class="fields">
       <VSelect v-model="draft.smoker" :items="smokers" label="Smoker" :error-messages="errorAt('smoker')" />

@@ -12,7 +12,7 @@ import { piecesWords } from '#shared/messages/pieces'
 import type { Tables } from '../../db/database'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
-import { ofParts } from '../life/of-parts'
+import { greensOf, ofParts } from '../life/of-parts'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { theShop } from '../office/office'
 import { lotPlans } from '../plans/lot-plans'
@@ -53,7 +53,7 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
     const tree = pieceTree(of.pieces.get(lot.id) ?? [])
     const leaves = (of.pieces.get(lot.id) ?? []).filter(isLeaf)
     const mine = leaves.filter(piece => piece.goneAtMs === null)
-    const done = ofParts(of.steps.get(lot.id) ?? [], tree)
+    const done = ofParts(of.steps.get(lot.id) ?? [], tree, greensOf(of.pieces.get(lot.id) ?? []))
     const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const asked: DueLot = {
       ...lot,

@@ -1,5 +1,5 @@
 import type { FiguresOfStep, StepKind } from '#core/life/step'
-import type { Milliseconds } from '#core/units/quantities'
+import type { Grams, Milliseconds } from '#core/units/quantities'
 import type { LotLife, PieceLife } from '#core/life/fold'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { LotNow } from '#shared/contracts/press-answer'
@@ -42,11 +42,12 @@ export const lotNow = (
   code: string,
   { steps, life }: { steps: readonly Standing[]; life: LotLife },
   initials: ReadonlyMap<number, string>,
+  greens: ReadonlyMap<number, Grams>,
 ): Omit<LotNow, 'openHolds'> => ({
   code,
   cureEndedAtMs: life.cureEndedAtMs,
   drainedAtMs: life.drainedAtMs,
-  ...saidOf(steps, life, initials),
+  ...saidOf(steps, life, initials, greens),
   pieces: life.pieces.filter(isLeaf).map(pieceNow),
 })
 
@@ -57,9 +58,14 @@ const pieceNow = ({ pieceId: id, goneWhy, ...life }: PieceLife): LotNow['pieces'
 }
 
 /** What was told, of pieces as they are now: what was done to one that was cut up was done to its parts. */
-function saidOf(told: readonly Standing[], { pieces }: LotLife, initials: ReadonlyMap<number, string>) {
+function saidOf(
+  told: readonly Standing[],
+  { pieces }: LotLife,
+  initials: ReadonlyMap<number, string>,
+  greens: ReadonlyMap<number, Grams>,
+) {
   const tree = pieceTree(pieces.map(({ pieceId: id, parentId }) => ({ id, parentId })))
-  const steps = ofParts(told, tree)
+  const steps = ofParts(told, tree, greens)
   return {
     turns: turnsOf(ofKind(steps, 'turn'), initials, tree.leaves.length),
     did: doneSteps(steps.map(rowOf), tree.leaves.length),

@@ -1,7 +1,7 @@
 import { localDay } from '#core/calendar/local-day'
 import { changesStand } from '#core/life/meaning'
 import { foldStanding } from '#core/life/fold-standing'
-import { stopsLot } from '#core/lots/stops-lot'
+import { heldPieces, stopsLot } from '#core/lots/stops-lot'
 import { stacksOf } from '#core/life/stack'
 import type { LotLife } from '#core/life/fold'
 import { pieceName, pieceTree } from '#core/life/parts'
@@ -10,7 +10,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
 import type { StepKind } from '#core/life/step'
-import type { Fraction, Milliseconds } from '#core/units/quantities'
+import type { Fraction, Grams, Milliseconds } from '#core/units/quantities'
 import type { ComputedOf } from '#shared/contracts/records'
 import type { PressInput } from '#shared/contracts/steps'
 import { PIECE_STATE } from '../../db/tables/piece-state'
@@ -29,6 +29,7 @@ import { lotNow } from './lot-now'
 import { refuseDrained, refuseFry, refuseHeavier, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
+import { greensOf } from './of-parts'
 import { refuseHang } from './refuse-hang'
 import { standingSteps } from './standing-steps'
 
@@ -80,6 +81,7 @@ async function scalesOf({ tables }: WriteContext, { steps }: PressInput) {
 interface Lived {
   lot: { id: number; code: string; firstShare: Fraction | null; cureEndedAtMs: Milliseconds | null }
   laid: Laid
+  greens: ReadonlyMap<number, Grams>
   pieces: number[]
   stayed: StayedJudged | null | undefined
   /** Where something was put on. */
@@ -187,7 +189,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     const judged = putting && (await layPuts(ctx, putting, laid.value.ids, when.value))
     if (judged && !judged.ok) return judged
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
-    lives.push({ lot, laid: laid.value, pieces: ids, stayed, judgement: judged?.value })
+    lives.push({ lot, laid: laid.value, greens: greensOf(mine), pieces: ids, stayed, judgement: judged?.value })
     const instead = asked?.some(id => !wanted.includes(id)) ? mine.filter(piece => asked.includes(piece.id)).map(pieceName) : null
     const stacks = stackNumbers(laid.value.life, mine)
     told.push(
@@ -245,19 +247,19 @@ const holdsOf = ({ tables }: WriteContext, lotId: readonly number[]) =>
 
 /** A lot as this press leaves it. `holds`: null where it may have changed none. */
 const nowOf = (
-  { lot, laid, stayed, judgement }: Lived,
+  { lot, laid, greens, stayed, judgement }: Lived,
   initials: ReadonlyMap<number, string>,
   holds: Awaited<ReturnType<typeof holdsOf>> | null,
 ): LotNow => {
   const tree = pieceTree(laid.life.pieces.map(({ pieceId: id, parentId }) => ({ id, parentId })))
+  const mine = holds?.filter(hold => hold.lotId === lot.id)
   return {
-    ...lotNow(lot.code, laid, initials),
+    ...lotNow(lot.code, laid, initials, greens),
     ...(stayed === undefined ? {} : { leastPpm: stayed?.leastPpm ?? null }),
     ...(judgement && { judgement: { ...brief(judgement), leastPpm: stayed?.leastPpm ?? judgement.stayed?.leastPpm ?? null } }),
-    ...(holds && {
-      openHolds: holds
-        .filter(hold => hold.lotId === lot.id && stopsLot(hold, tree))
-        .map(hold => hold.reason),
+    ...(mine && {
+      openHolds: mine.filter(hold => stopsLot(hold, tree)).map(hold => hold.reason),
+      heldPieces: heldPieces(mine, tree),
     }),
   }
 }

@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { pieceTree } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
-import { stopsLot } from '#core/lots/stops-lot'
+import { heldPieces, stopsLot } from '#core/lots/stops-lot'
 import { groupBy } from '#core/lists/group-by'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { JudgementBrief, LotSummary } from '#shared/contracts/lots'
@@ -10,7 +10,7 @@ import type { lots, pieces as piecesTable } from '../../db/tables/lots'
 import { isLeaf, treesOf } from '../../db/tables/which-pieces'
 import type { Tables } from '../../db/database'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
-import { ofParts } from '../life/of-parts'
+import { greensOf, ofParts } from '../life/of-parts'
 import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { lotPlans } from '../plans/lot-plans'
 import { PIECE_SHOWN, pieceView } from './piece-views'
@@ -85,7 +85,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     const all = of.pieces.get(lot.id) ?? []
     const mine = all.filter(isLeaf)
     const tree = treeOf(lot.id)
-    const done = ofParts(of.steps.get(lot.id) ?? [], tree)
+    const done = ofParts(of.steps.get(lot.id) ?? [], tree, greensOf(all))
     const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
@@ -125,6 +125,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       openHolds: (of.holds.get(lot.id) ?? [])
         .filter(hold => stopsLot(hold, tree))
         .map(hold => hold.reason),
+      heldPieces: heldPieces(of.holds.get(lot.id) ?? [], tree),
       runs: runs
         .filter(run => runIds.has(run.id))
         .map(run => ({
