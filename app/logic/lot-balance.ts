@@ -9,7 +9,13 @@ type Balanced = Pick<LotView, 'pieces' | 'did' | 'offcuts' | 'packsG' | 'readyG'
 export function hereG({ pieces, did }: Pick<Balanced, 'pieces' | 'did'>, now: readonly LotPiece[] = []): number {
   const cameBefore = slicedOf({ did })
   const came = (id: number) => cameBefore(id) || now.some(piece => piece.id === id)
-  return sumOf(pieces.filter(piece => !came(piece.id)), piece => piece.greenG)
+  return sumOf(pieces.filter(piece => piece.goneWhy !== 'taken' && !came(piece.id)), piece => piece.greenG)
+}
+
+/** Green weight of pieces that were taken away, and were never on the slicing table. */
+function takenG({ pieces, did }: Pick<Balanced, 'pieces' | 'did'>): number {
+  const cameBefore = slicedOf({ did })
+  return sumOf(pieces.filter(piece => piece.goneWhy === 'taken' && !cameBefore(piece.id)), piece => piece.greenG)
 }
 
 /** Where a lot's green weight went, as far as it is told. */
@@ -22,5 +28,6 @@ export function balanceOf(lot: Balanced) {
     offcutsG,
     cutG: sumOf(lot.offcuts.filter(one => one.atCut), one => one.massG),
     hereG: lot.readyG === null ? 0 : hereG(lot),
+    takenG: takenG(lot),
   }
 }

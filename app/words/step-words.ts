@@ -5,7 +5,7 @@ import { formatMeat, formatNumber, formatPpm, type Notation } from '#core/units/
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, type Milliseconds } from '#core/units/quantities'
 import type { TurnWay } from '#core/life/rhythm'
 import type { Feel, FryVerdict, SaltTaste, Surface } from '#core/life/step'
-import { DRY_WORDS, FLAVOURED, ON_FACE, REST_WORDS } from '#shared/messages/steps'
+import { DRY_WORDS, FLAVOURED, ON_FACE, REST_WORDS, TAKE_WORDS } from '#shared/messages/steps'
 import { STATUS_WORDS } from '#shared/messages/verdict'
 import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
@@ -133,6 +133,8 @@ function stepWords(step: StepInput, { places, names = {}, steps }: Named, as: No
       const hooks = step.hooks.length > 0 ? `, hooks ${wordList(step.hooks.map(one => one.hook))}` : ''
       return `Hung to dry${inPlace(step.placeId, places)}${hooks}`
     }
+    case 'take':
+      return `Taken away: ${TAKE_WORDS[step.why]}`
     case 'humidity':
       return `Air set to ${step.percent} %`
     case 'add':

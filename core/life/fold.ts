@@ -116,11 +116,13 @@ export function foldLife(steps: readonly Step[]): Folded {
   const pieces = [...lives.values()].toSorted((a, b) => a.pieceId - b.pieceId)
   const asked = pieces.filter(life => life.goneAtMs === null || (life.goneWhy !== 'cut' && life.outAtMs !== null))
   const out = asked.flatMap(life => life.outAtMs ?? [])
+  // Taken away to the last in the cure, that is its end.
+  const taken = pieces.flatMap(life => (asked.length === 0 && life.goneWhy === 'taken' ? [life.goneAtMs!] : []))
   return {
     ok: true,
     life: {
       pieces: pieces.map(({ by: _by, before: _before, ...life }) => life),
-      cureEndedAtMs: asked.length > 0 && out.length === asked.length ? Math.max(...out) : null,
+      cureEndedAtMs: out.length + taken.length > 0 && out.length === asked.length ? Math.max(...out, ...taken) : null,
       drainedAtMs,
     },
   }
@@ -205,6 +207,7 @@ function begin(life: Walking, step: Step): void {
     life.slicedAtMs ??= step.fromMs
     if (step.figures.all) leave(life, step, 'sliced')
   }
+  if (step.kind === 'take') leave(life, step, 'taken')
 }
 
 /**

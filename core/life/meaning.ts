@@ -55,10 +55,11 @@ export const MEANING: Readonly<Record<StepKind, Meaning>> = {
   heat: { stages: OUT, becomes: 'heat', lasts: true, leaves: 'rest' },
   cut: { stages: ['cure', ...OUT] },
   slice: { stages: RAW_OR_SMOKED },
+  take: ANYWHERE,
 }
 
 /** After it a piece lies elsewhere, or stands in another stage: what lay warm is judged afresh. */
-export const changesStand = (kind: StepKind): boolean => kind === 'move' || kind === 'cut' || MEANING[kind].becomes !== undefined
+export const changesStand = (kind: StepKind): boolean => kind === 'move' || kind === 'cut' || kind === 'take' || MEANING[kind].becomes !== undefined
 
 /** Why a piece that is one no more cannot be had for a step, and what mends it. */
 export const GONE_CONTRADICTS: Readonly<Record<GoneWhy, { code: ContradictionCode; mend: Mend }>> = {

@@ -21,6 +21,7 @@ export const STEP_KINDS = [
   'heat',
   'cut',
   'slice',
+  'take',
 ] as const
 export type StepKind = (typeof STEP_KINDS)[number]
 
@@ -73,6 +74,10 @@ export type SaltTaste = 1 | 2 | 3 | 4 | 5
 /** What comes off when a piece is cut up after the rub. */
 export const CUT_OFFS = ['rind', 'bone', 'fat', 'trim', 'samples'] as const
 export type CutOff = (typeof CUT_OFFS)[number]
+
+/** Why pieces are taken away before they were packed: thrown away, or gone for something that is no pack. */
+export const TAKE_WHYS = ['thrown_away', 'tasted', 'other'] as const
+export type TakeWhy = (typeof TAKE_WHYS)[number]
 
 /** What left the meat: grams at its least and at its most. */
 export interface DrainedG {
@@ -130,6 +135,8 @@ export interface FiguresOfStep {
   }
   /** `all`: that was all of these pieces. */
   slice: { all?: boolean }
+  /** They are gone, and were never packed. `decided`: the owner decided so of what was held. */
+  take: { why: TakeWhy; decided?: boolean }
 }
 
 /** A step as it stands in the tables. `toMs` null: still going; equal to `fromMs`: an instant. */

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat, isLeft } from './finished'
 
-const sent = { destroyed: false, heldOpen: false, packs: 3, unsent: 0, readyG: 1000, leftG: 20, unsliced: 0 }
+const sent = { destroyed: false, heldOpen: false, packs: 3, unsent: 0, readyG: 1000, leftG: 20, unsliced: 0, allGone: false }
 
 describe('a lot is finished', () => {
   it('when all of it is packed and sent, and not a moment before', () => {
@@ -15,6 +15,12 @@ describe('a lot is finished', () => {
   })
   it('not while a piece was never on the table, though all packs were sent', () =>
     expect(isFinishedLot({ ...sent, unsliced: 1 })).toBe(false))
+  it('when all its pieces were taken away, though nothing was ever packed', () => {
+    const taken = { ...sent, packs: 0, readyG: null, leftG: 0, allGone: true }
+    expect(isFinishedLot(taken)).toBe(true)
+    expect(isFinishedLot({ ...taken, heldOpen: true })).toBe(false)
+    expect(isFinishedLot({ ...taken, packs: 2, unsent: 1 })).toBe(false)
+  })
   it('when it was destroyed, whatever else is open', () =>
     fc.assert(
       fc.property(fc.boolean(), fc.nat(99), fc.nat(99), (heldOpen, packs, unsent) =>

@@ -18,13 +18,16 @@ export interface LotEnd {
   leftG: Grams | null
   /** Pieces from which nothing was sliced yet. */
   unsliced: number
+  /** None of its pieces is one any more. */
+  allGone: boolean
 }
 
 /**
- * Nothing of a lot waits for anybody: it was destroyed, or packed to the end and sent, and no hold on it is undecided.
+ * Nothing of a lot waits for anybody: it was destroyed, or packed to the end and sent, or taken away, and no hold on it is
+ * undecided.
  */
 export const isFinishedLot = (lot: LotEnd): boolean =>
-  lot.destroyed || (lot.packs > 0 && lot.unsent === 0 && !lot.heldOpen && !isLeft(lot))
+  lot.destroyed || ((lot.packs > 0 || lot.allGone) && lot.unsent === 0 && !lot.heldOpen && !isLeft(lot))
 
 /** Nothing of a delivery's meat is left to cut or to rub; `loosePieces` lie cut and are in no lot. */
 export const isFinishedMeat = (meat: {

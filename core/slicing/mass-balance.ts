@@ -13,6 +13,8 @@ export interface BalanceParts {
   cutG?: Grams
   /** Green weight of pieces that were not weighed to be sliced yet. */
   hereG?: Grams
+  /** Green weight of pieces that were taken away before. */
+  takenG?: Grams
   packsG: Grams
   offcutsG: Partial<Record<OffcutKind, Grams>>
 }
@@ -28,15 +30,16 @@ export interface MassBalance {
 }
 
 /**
- * green = packs + offcuts + cut off before + not yet sliced + drip and drying loss + unaccounted. Masses 0 or more, greenG
+ * green = packs + offcuts + cut off before + not yet sliced + taken away + drip and drying loss + unaccounted. Masses 0 or more, greenG
  * more than 0.
  * Loss and unaccounted are null until the ready weight is known. Conserves mass exactly but for rounding of doubles.
  */
 export function massBalance(parts: BalanceParts): MassBalance {
   const offcutsG = Object.values(parts.offcutsG).reduce((sum, massG) => sum + massG, 0)
-  const { cutG = 0, hereG = 0 } = parts
-  const lossG = parts.readyG === null ? null : parts.greenG - hereG - cutG - parts.readyG
-  const accountedG = parts.packsG + offcutsG + cutG + hereG + (lossG ?? 0)
+  const { cutG = 0, hereG = 0, takenG = 0 } = parts
+  const apartG = cutG + hereG + takenG
+  const lossG = parts.readyG === null ? null : parts.greenG - apartG - parts.readyG
+  const accountedG = parts.packsG + offcutsG + apartG + (lossG ?? 0)
   const unaccountedG = lossG === null ? null : parts.greenG - accountedG
   return {
     lossG,

@@ -14,6 +14,8 @@ export interface BookAccess {
   touch: Touch
   /** Ids of rows of one table, by its name in the code, that were written since digests were last asked for. */
   touchedIds: (table: string) => number[]
+  /** Lots of which a piece was gone, or came back: what they are now is asked before the record is written. */
+  mayEnd: Set<number>
   /** True when rows that a record must seal were written since it was last asked for their text. */
   isTouched: () => boolean
   /** Digests of those rows as they stand now, as text for the record; null when there are none. Forgets them. */
@@ -54,6 +56,7 @@ export function bookAccess(
       touched.set(table, known)
     },
     touchedIds: name => [...(touched.get(snake(name))?.keys() ?? [])],
+    mayEnd: new Set(),
     isTouched: () => touched.size > 0,
     touchedText: async () => {
       const tables = [...touched]

@@ -15,6 +15,7 @@ import {
   SMELLS,
   SPOTS,
   SURFACES,
+  TAKE_WHYS,
 } from '#core/life/step'
 import { MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/house'
 import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
@@ -177,6 +178,8 @@ const stepInput = z.discriminatedUnion('kind', [
     })
     .refine(({ hooks }) => new Set(hooks.map(one => one.hook)).size === hooks.length, { error: 'hook_twice', path: ['hooks'] })
     .refine(({ hooks }) => new Set(hooks.map(one => one.piece)).size === hooks.length, { error: 'piece_twice', path: ['hooks'] }),
+  /** Gone, and never packed: thrown away, tasted up. What is sold whole is a pack. */
+  z.strictObject({ kind: z.literal('take'), why: z.enum(TAKE_WHYS) }),
   /** The air where it hangs is kept at so many percent from now on. */
   z.strictObject({ kind: z.literal('humidity'), percent: z.int().min(HUMIDITY.least).max(HUMIDITY.most) }),
   /** More of the cure: salt, curing salt or a mix. */

@@ -1,5 +1,5 @@
 import type { ContradictionCode, Mend } from '#core/life/meaning'
-import type { AddFace, DryWay, FlavourWay, RestWay, StepKind } from '#core/life/step'
+import type { AddFace, DryWay, FlavourWay, RestWay, StepKind, TakeWhy } from '#core/life/step'
 
 /** What was done to the pieces: "was turned". */
 export const STEP_DONE: Readonly<Record<StepKind, string>> = {
@@ -21,6 +21,7 @@ export const STEP_DONE: Readonly<Record<StepKind, string>> = {
   flavour: 'flavoured',
   cut: 'cut up',
   slice: 'sliced',
+  take: 'taken away',
 }
 
 /** What makes the two fit. */
@@ -46,6 +47,12 @@ export const WHY_NOT: Readonly<Record<ContradictionCode, string>> = {
   taken: 'was taken away',
 }
 
+/** Why pieces were taken away. */
+export const TAKE_WORDS: Readonly<Record<TakeWhy, string>> = {
+  thrown_away: 'thrown away',
+  tasted: 'tasted up',
+  other: 'for something else',
+}
 /** How flavour went on. */
 export const FLAVOURED: Readonly<Record<FlavourWay, string>> = {
   marinade: 'In a marinade',

@@ -6,6 +6,8 @@ import type { FlavourWay } from '#core/life/step'
 import type { PlannedAdd } from '#core/plan/plan'
 import type { PlanPress } from '~/logic/plan-press'
 import type { Milliseconds } from '#core/units/quantities'
+import { upperFirst } from '#core/lists/upper-first'
+import { piecesWords } from '#shared/messages/pieces'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import AddStep from '~/components/steps/AddStep.vue'
@@ -18,6 +20,7 @@ import HumidityStep from '~/components/steps/HumidityStep.vue'
 import RestStep from '~/components/steps/RestStep.vue'
 import StackStep from '~/components/steps/StackStep.vue'
 import SoakStep from '~/components/steps/SoakStep.vue'
+import TakeStep from '~/components/steps/TakeStep.vue'
 import TouchStep from '~/components/steps/TouchStep.vue'
 import LookStep from '~/components/steps/LookStep.vue'
 import MoreStep from '~/components/steps/MoreStep.vue'
@@ -49,6 +52,7 @@ const VERBS = {
   cut: 'Cut up: ',
   hang: 'Hung: ',
   humidity: 'Air set: ',
+  take: 'Taken away: ',
   look: 'Looked at: ',
   more: '',
   turn: 'Turned: ',
@@ -68,6 +72,7 @@ const VERBS = {
 const { asking, saving, insistWords, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
 const meant = computed(() => props.pieces.filter(piece => props.chosen.length === 0 || props.chosen.includes(piece.id)))
 const hangs = computed(() => meant.value.every(piece => piece.stage === 'hang'))
+const which = computed(() => upperFirst(piecesWords(meant.value.map(piece => piece.label))))
 const early = computed(() => props.nowMs - props.lot.rubbedAtMs < DRAIN_SETTLED_MS)
 const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
 </script>
@@ -103,6 +108,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
     <HumidityStep v-else-if="asking === 'humidity'" :saving="saving" @tell="tell" @close="close" />
     <CutStep v-else-if="asking === 'cut'" :pieces="meant" :saving="saving" @tell="tell" @close="close" />
     <LookStep v-else-if="asking === 'look'" :hangs="hangs" :saving="saving" @tell="tell" @close="close" />
+    <TakeStep v-else-if="asking === 'take'" :which="which" :saving="saving" @tell="tell" @close="close" />
     <TouchStep v-else-if="asking === 'touch'" :saving="saving" @tell="tell" @close="close" />
     <SoakStep v-else-if="asking === 'soak'" :saving="saving" @tell="tell" @close="close" />
     <FryStep v-else-if="asking === 'fry_test'" :saving="saving" @tell="tell" @close="close" />

@@ -8,7 +8,7 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What a row asks before it records. */
-type Form = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour' | 'stack' | 'cut' | 'hang' | 'humidity'
+type Form = 'drain' | 'leak' | 'weigh' | 'look' | 'touch' | 'soak' | 'fry_test' | 'dry' | 'rest' | 'add' | 'turn_add' | 'flavour' | 'stack' | 'cut' | 'hang' | 'humidity' | 'take'
 export type Asking = Form | 'more' | 'when'
 type Verb = Exclude<Asking, 'when'> | 'turn' | 'out' | 'next'
 

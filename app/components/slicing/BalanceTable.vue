@@ -41,6 +41,11 @@ const { meat, percent } = useNotation()
         <td class="num">{{ meat(parts.hereG) }}</td>
         <td class="num">{{ percent(parts.hereG / greenG) }}</td>
       </tr>
+      <tr v-if="parts.takenG">
+        <th scope="row">Taken away, green weight</th>
+        <td class="num">{{ meat(parts.takenG) }}</td>
+        <td class="num">{{ percent(parts.takenG / greenG) }}</td>
+      </tr>
       <tr>
         <th scope="row">Drip, drying and smoke loss</th>
         <td class="num">{{ balance.lossG === null ? 'weigh the slabs' : meat(balance.lossG) }}</td>

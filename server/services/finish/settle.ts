@@ -45,12 +45,18 @@ async function mark<R extends { id: number; finishedAtMs: Milliseconds | null }>
 }
 
 async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
-  const id = [...new Set([...tables.book.touchedIds('lots'), ...(await owners(tables, OF_LOT, 'lotId'))])]
+  const id = [
+    ...new Set([
+      ...tables.book.touchedIds('lots'),
+      ...tables.book.mayEnd,
+      ...(await owners(tables, OF_LOT, 'lotId')),
+    ]),
+  ]
   if (id.length === 0) return
   // Locked, and so what others have just written to them is seen as well.
   const found = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
-  // One that was never weighed out is ended by nothing but its packs, or a decision on a hold.
-  const ends = OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
+  // One that was never weighed out is ended by nothing but its packs, the last piece taken away, or a decision on a hold.
+  const ends = tables.book.mayEnd.size > 0 || OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
   const rows = found.filter(row => ends || row.readyG !== null || row.finishedAtMs !== null)
   if (rows.length === 0) return
   const lotId = rows.map(row => row.id)
@@ -73,6 +79,7 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
       unsent: unsent.get(of)?.count ?? 0,
       readyG,
       unsliced: (there.get(of) ?? []).filter(piece => !sliced.has(piece.id)).length,
+      allGone: !there.has(of),
       leftG: !there.has(of) ? 0 : readyG === null ? null : readyG - (packs.get(of)?.sum.netG ?? 0) - (offcuts.get(of)?.sum.massG ?? 0),
     }),
   )

@@ -5,6 +5,7 @@ import { stopsLot, stopsPieces } from '#core/lots/stops-lot'
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
+import { laySteps } from '../life/lay-steps'
 import { refuse, type Answer, type WriteContext } from '../context'
 
 export interface HoldCause {
@@ -91,7 +92,18 @@ export async function refuseHeld(
   return refuse(stopping.disposition === 'destroy' ? 'lot_destroyed' : 'lot_held', { code, reason: stopping.reason })
 }
 
-/** The owner decides on a hold, with the reason in words. */
+/** What was destroyed is gone: those held of a lot that are still there, and whatever was cut from them. Answers with its steps. */
+async function takeAway(ctx: WriteContext, lotId: number, pieceIds: readonly number[] | null): Promise<Answer<number[]>> {
+  const [lot] = await ctx.tables.lots.pick(['code', 'zone'], { id: lotId }, { lock: true, withVoided: true })
+  const rows = await ctx.tables.pieces.pick(['parentId', 'goneAtMs'], { lotId })
+  const held = pieceIds && new Set(pieceTree(rows).asLeaves(pieceIds))
+  const pieces = rows.filter(row => row.goneAtMs === null && (held?.has(row.id) ?? true)).map(row => row.id)
+  if (pieces.length === 0) return { ok: true, value: [] }
+  const laid = await laySteps(ctx, lot!, [{ kind: 'take', pieces, figures: { why: 'thrown_away', decided: true } }])
+  return laid.ok ? { ok: true, value: laid.value.ids } : laid
+}
+
+/** The owner decides on a hold, with the reason in words. What is destroyed is gone with it. */
 export async function dispose(
   ctx: WriteContext,
   holdId: number,
@@ -112,12 +124,15 @@ export async function dispose(
     disposedAtMs: ctx.nowMs,
     disposedById: ctx.actor.id,
   })
+  const taken = input.disposition === 'destroy' && hold.lotId !== null ? await takeAway(ctx, hold.lotId, hold.pieceIds) : null
+  if (taken && !taken.ok) return taken
   recordEvent(ctx, {
     kind: 'disposed',
     subjects: [held!.code],
     typed: input,
     computed: { hold: hold.reason },
     reason: input.text,
+    ...(taken ? { steps: taken.value } : {}),
   })
   return { ok: true, value: {} }
 }

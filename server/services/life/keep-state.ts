@@ -31,6 +31,7 @@ export async function keepState(
     const row = kept.get(piece.pieceId)
     return row && PIECE_STATE.some(column => row[column] !== piece[column])
   })
+  if (changed.some(piece => kept.get(piece.pieceId)!.goneAtMs !== piece.goneAtMs)) tables.book.mayEnd.add(lotId)
   // Mostly all of a lot stand alike.
   for (const alike of groupBy(changed, piece => JSON.stringify(stateOf(piece))).values())
     await tables.pieces.update(

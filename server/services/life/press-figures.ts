@@ -83,6 +83,8 @@ export function newStep(step: StepInput, { syrup, readabilityG, application = 0,
       const spots = Object.fromEntries(step.hooks.map(({ piece, hook }) => [piece, hookName(hook)]))
       return { kind: 'hang', placeId: step.placeId, figures: { spots } }
     }
+    case 'take':
+      return { kind: 'take', figures: { why: step.why } }
     case 'humidity':
       return { kind: 'humidity', figures: { percent: step.percent } }
     case 'dry':

@@ -35,6 +35,7 @@ export function memoryBook(
       touched.set(name, known)
     },
     touchedIds: name => [...(touched.get(snake(name))?.keys() ?? [])],
+    mayEnd: new Set(),
     isTouched: () => touched.size > 0,
     touchedText: async () => {
       const tables = [...touched]
