@@ -1,6 +1,6 @@
 import type { DemoLot } from './lots'
 
-/** Eleven lots at eleven points of their lives, by five ways of making bacon. */
+/** Eleven lots at eleven points of their lives, by the usual way and six others. */
 export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom' | 'reachIn' })[] = [
   {
     name: 'belly 1',
@@ -65,6 +65,7 @@ export const DEMO_LOTS: readonly (Omit<DemoLot, 'fridge'> & { fridge: 'coldRoom'
     sugar: 1,
     thicknessMm: 40,
     fridge: 'coldRoom',
+    plan: 'rind_off_hot',
     outDay: -2,
   },
   {

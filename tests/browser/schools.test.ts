@@ -1,102 +1,47 @@
 import { afterAll, afterEach, beforeAll, expect, it } from 'vitest'
 import type { PlanStarter } from '#core/plan/starters'
-import { STARTER_WORDS } from '../../app/words/plan-starters'
 import { axeByDayAndNight } from '../support/axe'
-import { choose, openBrowser, press, says, type, until, type Visit } from '../support/browser'
-import { ingredient, stock } from '../support/goods'
+import { choose, press, says, type, until, type Visit } from '../support/browser'
 import { rowSays, tap } from '../support/rows'
-import { MAKER, openTestShop, type TestShop } from '../support/shop'
+import * as schools from '../support/schools'
+import { DAY, type Heated, type Rubbed, type Schools } from '../support/schools'
+import type { TestShop } from '../support/shop'
 
+let here: Schools
 let shop: TestShop
 let visit: Visit
-const go = (path: string) => visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
 
 beforeAll(async () => {
-  shop = await openTestShop()
-  const maker = await shop.signedIn(MAKER)
-  await stock(maker, { weight: '200 kg' })
-  const composition = { saltPercent: '5', sugarPercent: '0', waterPercent: '8', allergens: ['mustard'] }
-  await maker.post('/api/ingredients', ingredient('spice', { name: 'Mustard rub', composition }))
-  visit = await openBrowser(820, 1180)
-  await go('/bench')
-  await type(visit.page, 'Name', MAKER.signIn)
-  await type(visit.page, 'Password', MAKER.password)
-  await visit.page.keyboard.press('Enter')
-  await says(visit.page, 'Green weight first')
+  here = await schools.openSchools()
+  ;({ shop, visit } = here)
 })
 afterEach(() => expect(visit.faults).toEqual([]))
 afterAll(async () => {
   await visit.close()
   await shop.close()
 })
-
-/** Hours go by: everything that was told lies so much further back. */
-async function pass(hours: number): Promise<void> {
-  const back = (...columns: string[]) => columns.map(column => `${column} = ${column} - INTERVAL ${hours * 60} MINUTE`).join(', ')
-  await shop.sql(`UPDATE lots SET ${back('rubbed_at', 'drained_at', 'cure_ended_at')}, rubbed_on = DATE(rubbed_at)`)
-  await shop.sql(`UPDATE steps SET ${back('from_at', 'to_at')}`)
-  await shop.sql(`UPDATE pieces SET ${back('since', 'out_at', 'gone_at')}`)
-  await shop.sql(`UPDATE lot_ingredients SET ${back('applied_at')}`)
-  await go('/cold-room')
-}
-const DAY = 24
-
-/** Rubs two pieces on the Bench by a way to begin from; answers with the lot's code. */
-async function rub(
-  starter: PlanStarter,
-  { method = '', salt = '', saltOnly = false, weights = ['1.9 kg', '2.15 kg'], plan = async () => {} } = {},
-): Promise<string> {
-  const { page } = visit
-  await go('/bench')
-  if (method) await choose(page, 'How it is cured', method)
-  if (saltOnly) await press(page, 'Salt only: no curing salt goes on', 'checkbox', 'Space')
-  if (salt) await type(page, 'Salt', salt)
-  await press(page, 'Change the plan')
-  await choose(page, 'Begin from a way of making bacon', STARTER_WORDS[starter])
-  await plan()
-  for (const weight of weights) {
-    await type(page, 'Next piece, green weight', weight)
-    await page.keyboard.press('Enter')
-  }
-  await says(page, 'green weight')
-  for (const [role, label] of [['agent', 'Curing salt, grams'], ['salt', 'Salt, grams'], ['sugar', 'Sugar, grams']] as const) {
-    if (role === 'agent' && saltOnly) continue
-    const planned = await page.waitForFunction(
-      (wanted: string) => Number.parseFloat(document.querySelector(`tr[data-role="${wanted}"] .big`)?.textContent ?? '') || false,
-      {},
-      role,
-    )
-    await type(page, label, String(await planned.jsonValue()))
-  }
-  await press(page, 'Rub this lot')
-  await says(page, 'is rubbed: day 0')
-  await until(page, () => location.pathname.startsWith('/lots/'))
-  const [lot] = await shop.sql<{ code: string }>('SELECT code FROM lots ORDER BY id DESC LIMIT 1')
-  return lot!.code
-}
-const kinds = async (code: string): Promise<string[]> =>
-  (
-    await shop.sql<{ kind: string }>(
-      `SELECT s.kind FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = '${code}' AND s.voided = 0 ORDER BY s.from_at, s.id`,
-    )
-  ).map(step => step.kind)
-/** From so many hours to so many, of an item of the plan that is open. */
-async function hours(item: number, from: string, to: string): Promise<void> {
-  const inputs = await visit.page.$$(`[aria-label="After the cure"] li:nth-child(${item}) input[inputmode=decimal]`)
-  for (const [i, text] of [from, to].entries()) {
-    await inputs[i]!.click({ count: 3 })
-    await visit.page.keyboard.type(text)
-  }
-}
+const go = (path: string) => schools.go(here, path)
+const pass = (hours: number) => schools.pass(here, hours)
+const rub = (starter: PlanStarter, more: Rubbed = {}) => schools.rub(here, starter, more)
+const kinds = (code: string) => schools.kinds(here, code)
+const hours = (item: number, from: string, to: string) => schools.hours(here, item, from, to)
+const outAndTacky = (code: string) => schools.outAndTacky(here, code)
+const heat = (code: string, how: Heated = {}) => schools.heat(here, code, how)
+const slice = (code: string, readyG: number, more: Parameters<typeof schools.slice>[3] = {}) => schools.slice(here, code, readyG, more)
 const more = (code: string) => tap(visit.page, code, 'Moved, leaked')
-/** Out, onto the rack, and felt until it is tacky. */
-async function outAndTacky(code: string): Promise<void> {
-  const { page } = visit
-  await tap(page, code, 'Out, rinsed')
-  await rowSays(page, code, 'drying on the rack since')
-  await tap(page, code, 'Surface…')
-  await tap(page, code, 'Tacky')
-  await says(page, `${code}: surface tacky.`)
+/** Wrapped overnight, as most do between smoke and knife. */
+async function restWrapped(code: string): Promise<void> {
+  await rowSays(visit.page, code, 'next: rest wrapped')
+  await tap(visit.page, code, 'Resting, wrapped')
+  await rowSays(visit.page, code, 'resting wrapped since')
+  await pass(9)
+}
+/** Smoked hot, rested, sliced and packed: nothing of it is left. */
+async function smokedToThePack(code: string, readyG: number, how: Heated = {}): Promise<void> {
+  await heat(code, how)
+  await go('/cold-room')
+  await restWrapped(code)
+  await slice(code, readyG)
 }
 
 it('in bags, turned every 12 h, one of which leaks', async () => {
@@ -114,7 +59,8 @@ it('in bags, turned every 12 h, one of which leaks', async () => {
   await outAndTacky(code)
   await pass(12)
   await rowSays(page, code, 'next: hot smoke')
-  expect(await kinds(code)).toEqual(['rub', 'turn', 'drain', 'out', 'dry', 'look'])
+  await smokedToThePack(code, 3400)
+  expect(await kinds(code)).toEqual(['rub', 'turn', 'drain', 'out', 'dry', 'look', 'heat', 'rest', 'slice'])
 })
 
 it('on a rack, poured off each day', async () => {
@@ -130,7 +76,9 @@ it('on a rack, poured off each day', async () => {
   }
   await pass(6 * DAY)
   await outAndTacky(code)
-  expect(await kinds(code)).toEqual(['rub', 'turn', 'drain', 'turn', 'drain', 'out', 'dry', 'look'])
+  await pass(12)
+  await smokedToThePack(code, 3350)
+  expect(await kinds(code)).toEqual(['rub', 'turn', 'drain', 'turn', 'drain', 'out', 'dry', 'look', 'heat', 'rest', 'slice'])
 })
 
 it('on one face, never turned: looked at on day 2, and more put on where it is bare', async () => {
@@ -165,7 +113,9 @@ it('on one face, never turned: looked at on day 2, and more put on where it is b
   await pass(6 * DAY)
   await rowSays(page, code, 'salt last went on 6 days ago')
   await outAndTacky(code)
-  expect(await kinds(code)).toEqual(['rub', 'look', 'add', 'out', 'dry', 'look'])
+  await pass(12)
+  await smokedToThePack(code, 3450)
+  expect(await kinds(code)).toEqual(['rub', 'look', 'add', 'out', 'dry', 'look', 'heat', 'rest', 'slice'])
 })
 
 it('salt only, salted again on the face that comes up for three days, out when it is stiff', async () => {
@@ -191,8 +141,12 @@ it('salt only, salted again on the face that comes up for three days, out when i
   await tap(page, code, 'Stiff throughout')
   await says(page, 'stiff throughout')
   await outAndTacky(code)
+  await pass(12)
+  // Salt only is hot enough within four hours, or nothing.
+  await heat(code, { target: 72, hours: 3 })
+  await slice(code, 3300)
   expect(await kinds(code)).toEqual([
-    'rub', 'turn', 'add', 'drain', 'turn', 'add', 'drain', 'turn', 'add', 'drain', 'look', 'out', 'dry', 'look',
+    'rub', 'turn', 'add', 'drain', 'turn', 'add', 'drain', 'turn', 'add', 'drain', 'look', 'out', 'dry', 'look', 'heat', 'slice',
   ])
 })
 
@@ -222,6 +176,12 @@ it('stacked three high: the order is drawn, goes on after a missed day, and may 
     `SELECT p.number FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' ORDER BY p.layer`,
   )
   expect(layers.map(piece => piece.number)).toEqual([3, 1, 2])
+  await go('/cold-room')
+  await pass(9 * DAY)
+  await outAndTacky(code)
+  await pass(12)
+  await smokedToThePack(code, 6100)
+  expect((await kinds(code)).slice(-5)).toEqual(['dry', 'look', 'heat', 'rest', 'slice'])
 })
 
 it('a week in the salt box, soaked, tasted, soaked again, rested and dried', async () => {
@@ -249,7 +209,13 @@ it('a week in the salt box, soaked, tasted, soaked again, rested and dried', asy
   await pass(13)
   await tap(page, code, 'On the rack')
   await rowSays(page, code, 'drying on the rack since')
-  expect(await kinds(code)).toEqual(['rub', 'out', 'soak', 'fry_test', 'fry_test', 'rest', 'dry'])
+  await pass(5)
+  await tap(page, code, 'Surface…')
+  await tap(page, code, 'Tacky')
+  await says(page, `${code}: surface tacky.`)
+  await heat(code)
+  await slice(code, 3300)
+  expect(await kinds(code)).toEqual(['rub', 'out', 'soak', 'fry_test', 'fry_test', 'rest', 'dry', 'look', 'heat', 'slice'])
 })
 
 it('thin strips, massaged twice a day', async () => {
@@ -265,6 +231,9 @@ it('thin strips, massaged twice a day', async () => {
     `SELECT JSON_VALUE(s.figures, '$.how') AS how FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = '${code}' AND s.kind = 'turn'`,
   )
   expect(ways.map(way => way.how)).toEqual(['massaged', 'massaged', 'massaged', 'massaged'])
+  await pass(2)
+  await heat(code, { hours: 2 })
+  await slice(code, 690)
 })
 
 it('a bath before the smoke: after its rinse the bath comes next', async () => {
@@ -273,6 +242,17 @@ it('a bath before the smoke: after its rinse the bath comes next', async () => {
   await pass(7 * DAY)
   await tap(page, code, 'Out, rinsed')
   await rowSays(page, code, 'next: hot bath, 8 to 24 h')
+  await heat(code, { place: 'Water bath', target: 65, hours: 12, comesUpIn: 2.5, chamberC: 65.5 })
+  await go('/cold-room')
+  await tap(page, code, 'On the rack')
+  await rowSays(page, code, 'drying on the rack since')
+  await pass(3)
+  await tap(page, code, 'Surface…')
+  await tap(page, code, 'Tacky')
+  await rowSays(page, code, 'next: cold smoke')
+  await heat(code, { target: 20, hours: 2, chamberC: 22 })
+  await slice(code, 3500)
+  expect(await kinds(code)).toEqual(['rub', 'out', 'heat', 'dry', 'look', 'heat', 'slice'])
 })
 
 it('an hour warm without smoke before cold smoke in three sessions', async () => {
@@ -285,6 +265,15 @@ it('an hour warm without smoke before cold smoke in three sessions', async () =>
   await rowSays(page, code, 'drying warm')
   await pass(1.5)
   await rowSays(page, code, 'next: cold smoke in 3 sessions')
+  for (let session = 1; session <= 3; session += 1) {
+    await heat(code, { target: 20, hours: 5, chamberC: 21 })
+    await pass(12)
+  }
+  await tap(page, code, 'Resting, sealed')
+  await rowSays(page, code, 'resting sealed since')
+  await pass(25)
+  await slice(code, 3600)
+  expect(await kinds(code)).toEqual(['rub', 'out', 'dry', 'look', 'dry', 'heat', 'heat', 'heat', 'rest', 'slice'])
 })
 
 it('no smoke, sealed to even out, then part-frozen, with an alarm on the open page when it is to be sliced', async () => {
@@ -323,6 +312,9 @@ it('no smoke, sealed to even out, then part-frozen, with an alarm on the open pa
   await press(page, `Seen: ${code}`)
   expect(await kinds(code)).toEqual(['rub', 'out', 'dry', 'look', 'fry_test', 'flavour', 'rest'])
   await until(page, (lot: string) => !document.querySelector('[aria-label="Just now"]')?.textContent?.includes(lot), code)
+  // Ends, pure fat and rind are weighed apart.
+  await slice(code, 3700, { offcuts: { rind: 150, fat: 90 } })
+  expect((await kinds(code)).at(-1)).toBe('slice')
 })
 
 it('hung for weeks to its weight, in drier air week by week, each piece weighed', async () => {
@@ -377,46 +369,76 @@ it('hung for weeks to its weight, in drier air week by week, each piece weighed'
   await says(page, 'dry enough')
   expect(await axeByDayAndNight(page)).toEqual([])
   expect((await kinds(code)).filter(kind => kind === 'weigh')).toHaveLength(8)
+  await go('/cold-room')
+  await tap(page, code, 'Resting, part-frozen')
+  await rowSays(page, code, 'resting part-frozen since')
+  await pass(1)
+  await slice(code, 2600)
+  expect((await kinds(code)).slice(-2)).toEqual(['rest', 'slice'])
 })
 
-it('the rind taken off, weighed, and one slab divided; each part goes a way of its own', async () => {
+it('smoked, the rind taken off hot, weighed, and one slab divided, glazed, and back into the heat', async () => {
   const { page } = visit
   const code = await rub('rind_off_hot')
   await pass(8 * DAY)
   await outAndTacky(code)
-  const [first] = await shop.sql<{ green: number }>(
-    `SELECT CAST(p.green_g AS DOUBLE) AS green FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' AND p.number = 1`,
+  await pass(12)
+  await heat(code, { target: 55, hours: 4, stillHot: true })
+  await go('/cold-room')
+  await rowSays(page, code, 'next: rind off')
+  const [first, second] = await shop.sql<{ green: number }>(
+    `SELECT CAST(p.green_g AS DOUBLE) AS green FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' ORDER BY p.number`,
   )
-  const share = (part: number) => `${(first!.green * part).toFixed(0)} g`
+  const share = (part: number, of = first!) => `${(of.green * part).toFixed(0)} g`
   await tap(page, code, 'Piece 1')
-  await tap(page, code, 'Else…')
-  await tap(page, code, 'Cut up, rind off…')
-  await type(page, 'What is left of it', share(0.5))
+  await tap(page, code, 'Cut up…')
+  await type(page, 'What is left of it', share(0.45))
   await tap(page, code, 'One more part')
-  await type(page, 'Part 2', share(0.4))
+  await type(page, 'Part 2', share(0.35))
   await type(page, 'Rind', share(0.06))
-  await type(page, 'Weight before', share(1))
+  await type(page, 'Weight before', share(0.9))
   await tap(page, code, 'Cut, save')
   await rowSays(page, code, 'are in no part and no offcut')
   await tap(page, code, 'I am sure')
   await says(page, 'piece 1 cut up: 2 parts, with what came off.')
-  await rowSays(page, code, '1a')
-  await rowSays(page, code, '1b')
+  // What is asked is asked of what was chosen.
+  await tap(page, code, 'Piece 2')
+  await rowSays(page, code, 'next: rind off')
+  await tap(page, code, 'Cut up…')
+  await type(page, 'What is left of it', share(0.84, second))
+  await type(page, 'Rind', share(0.06, second))
+  await tap(page, code, 'Cut, save')
+  await rowSays(page, code, '2a')
+  await rowSays(page, code, 'next: glaze')
+  await tap(page, code, 'Flavour…')
+  await type(page, 'Weight, for all', '60')
+  await tap(page, code, 'It is on')
+  await says(page, `${code}: glazed: Mustard rub 60.`)
+  await rowSays(page, code, 'next: hot smoke')
+  await heat(code, { target: 66, hours: 2, fromC: 45, pieces: ['All 3'] })
+  await go('/cold-room')
+  await rowSays(page, code, 'next: rest wrapped')
   await tap(page, code, 'Piece 1b')
   await tap(page, code, 'Else…')
   await tap(page, code, 'Resting…')
-  await tap(page, code, 'Wrapped')
-  await says(page, `${code}: resting wrapped.`)
-  await until(page, (lot: string) => document.querySelectorAll(`article[aria-label^="Lot ${lot}"]`).length === 2, code)
+  await tap(page, code, 'Sealed')
+  await says(page, `${code}: resting sealed.`)
+  await tap(page, code, 'Piece 1b')
   await go(`/lots/${code}`)
   await until(page, () => document.querySelectorAll('g.life[aria-label*="parts from 1"]').length === 2)
   await says(page, 'Cut into 1a')
   expect(await axeByDayAndNight(page)).toEqual([])
-  expect((await kinds(code)).slice(-2)).toEqual(['cut', 'rest'])
+  await pass(9)
+  // In two sittings, each with its own slabs.
+  await slice(code, 2500, { pieces: ['Piece 1a', 'Piece 2a'] })
+  await slice(code, 620, { offcuts: { ends: 20 } })
+  expect((await kinds(code)).slice(-8)).toEqual(['heat', 'cut', 'cut', 'flavour', 'heat', 'rest', 'slice', 'slice'])
 })
 
-it('and of all that nothing stands in a note', async () => {
+it('and of all that nothing is left, nothing is held, and nothing stands in a note', async () => {
+  const left = await shop.sql('SELECT id FROM pieces WHERE gone_at IS NULL')
+  const held = await shop.sql('SELECT reason FROM holds')
   const notes = await shop.sql('SELECT id FROM lots WHERE note IS NOT NULL')
   const looks = await shop.sql('SELECT id FROM steps WHERE kind = \'look\' AND JSON_VALUE(figures, \'$.note\') IS NOT NULL')
-  expect([...notes, ...looks]).toEqual([])
+  expect([...left, ...held, ...notes, ...looks]).toEqual([])
 })

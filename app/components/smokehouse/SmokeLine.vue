@@ -28,10 +28,13 @@ function figure() {
   const chamber = points.filter(r => r.chamberC !== null)
   const core = points.filter(r => r.coreC !== null)
   const smoke = points.flatMap(r => (r.log === null ? [] : [{ atMs: r.atMs, log: r.log }]))
+  // Without a core there is no credit, and no axis for it: Plotly lays nothing over an axis that has no line.
+  const hasCredit = smoke.length > 0
+  const warmth = hasCredit ? 'y2' : 'y'
   const line = (name: string, color: string, y: number, dash: string) => ({
     type: 'line',
     xref: 'paper',
-    yref: 'y2',
+    yref: warmth,
     x0: 0,
     x1: 1,
     y0: y,
@@ -39,23 +42,24 @@ function figure() {
     line: { color: ink(color), width: 1.2, dash },
     label: { text: name, textposition: 'start', font: { size: 12, color: ink('--soft') }, padding: 3 },
   })
+  const credit = {
+    name: 'Salmonella credit',
+    x: smoke.map(r => wall(r.atMs)),
+    y: smoke.map(({ log }) => (Math.min(log, SALMONELLA_LOG) / SALMONELLA_LOG) * 100),
+    type: 'scatter',
+    mode: 'lines',
+    fill: 'tozeroy',
+    line: { color: ink('--moss'), width: 1 },
+    fillcolor: ink('--moss-wash'),
+    hovertemplate: '%{y:.0f} % of 6.5 log<extra></extra>',
+  }
   const data = [
-    {
-      name: 'Salmonella credit',
-      x: smoke.map(r => wall(r.atMs)),
-      y: smoke.map(({ log }) => (Math.min(log, SALMONELLA_LOG) / SALMONELLA_LOG) * 100),
-      type: 'scatter',
-      mode: 'lines',
-      fill: 'tozeroy',
-      line: { color: ink('--moss'), width: 1 },
-      fillcolor: ink('--moss-wash'),
-      hovertemplate: '%{y:.0f} % of 6.5 log<extra></extra>',
-    },
+    ...(hasCredit ? [credit] : []),
     {
       name: 'Chamber',
       x: chamber.map(r => wall(r.atMs)),
       y: chamber.map(r => shown(r.chamberC)),
-      yaxis: 'y2',
+      yaxis: warmth,
       type: 'scatter',
       mode: 'lines',
       line: { color: ink('--straw-ink'), width: 2, dash: 'dot' },
@@ -64,7 +68,7 @@ function figure() {
       name: 'Core',
       x: core.map(r => wall(r.atMs)),
       y: core.map(r => shown(r.coreC)),
-      yaxis: 'y2',
+      yaxis: warmth,
       type: 'scatter',
       mode: core.length > MARKED_MOST ? 'lines' : 'lines+markers',
       line: { color: ink('--ember'), width: 3 },
@@ -72,6 +76,23 @@ function figure() {
     },
   ]
   const axis = { gridcolor: ink('--hair'), linecolor: ink('--peat'), tickcolor: ink('--peat'), zeroline: false }
+  const percent = {
+    ...axis,
+    side: 'right',
+    range: [0, 100],
+    showgrid: false,
+    ticksuffix: ' %',
+    title: { text: 'of 6.5 log' },
+    tickvals: [0, 50, 100],
+  }
+  const degrees = {
+    ...axis,
+    side: 'left',
+    tickmode: 'auto',
+    nticks: 9,
+    title: { text: `°${as.value.temperature}` },
+    rangemode: 'tozero',
+  }
   const layout = {
     height: 400,
     margin: { l: 52, r: 56, t: 28, b: 40 },
@@ -83,24 +104,7 @@ function figure() {
     hovermode: 'x unified',
     xaxis: { ...axis, tickformat: '%H:%M' },
     // The credit lies behind: the temperatures' axis is laid over it.
-    yaxis: {
-      ...axis,
-      side: 'right',
-      range: [0, 100],
-      showgrid: false,
-      ticksuffix: ' %',
-      title: { text: 'of 6.5 log' },
-      tickvals: [0, 50, 100],
-    },
-    yaxis2: {
-      ...axis,
-      overlaying: 'y',
-      side: 'left',
-      tickmode: 'auto',
-      nticks: 9,
-      title: { text: `°${as.value.temperature}` },
-      rangemode: 'tozero',
-    },
+    ...(hasCredit ? { yaxis: percent, yaxis2: { ...degrees, overlaying: 'y' } } : { yaxis: degrees }),
     shapes: [
       line(`target ${temperature(targetCoreC)}`, '--heather', shown(targetCoreC)!, 'dash'),
       line(`kill from ${temperature(KILL_FROM_C)}`, '--moss', shown(KILL_FROM_C)!, 'dot'),
