@@ -1,14 +1,25 @@
 <script setup lang="ts">
-import type { Stage } from '#core/life/meaning'
+import { computed } from 'vue'
+import { isChosen, toggleChosen } from '~/composables/use-chosen'
+import type { Slab } from './slabs'
 
-/** A piece as it is drawn in its place; a tap chooses it. */
-defineProps<{ label: string; code?: string | undefined; stage: Stage | null; held: boolean; pressed: boolean; name: string }>()
+/** A piece as it is drawn in its place; a tap chooses it, and nothing but its lot is drawn again. */
+const props = defineProps<{ slab: Slab; named?: boolean }>()
+const pressed = computed(() => isChosen(props.slab.code, props.slab.id))
 </script>
 
 <template>
-  <button type="button" class="slab" :class="[stage, { held }]" :aria-pressed="pressed" :aria-label="name">
-    <span v-if="code" class="code">{{ code }}</span>
-    <span class="which">{{ label }}</span>
+  <button
+    type="button"
+    tabindex="-1"
+    class="slab"
+    :class="[slab.stage, { held: slab.held }]"
+    :aria-pressed="pressed"
+    :aria-label="slab.name"
+    @click="toggleChosen(slab.code, [slab.id])"
+  >
+    <span v-if="named" class="code">{{ slab.code }}</span>
+    <span class="which">{{ slab.label }}</span>
   </button>
 </template>
 
@@ -48,6 +59,7 @@ defineProps<{ label: string; code?: string | undefined; stage: Stage | null; hel
   border-width: 2.5px;
   border-color: var(--ember);
 }
+.slab:active,
 .slab[aria-pressed='true'] {
   background: var(--heather);
   border-color: var(--heather);

@@ -47,7 +47,7 @@ export const slabsOf = ({ curing, others }: Lying): Slab[] =>
 
 const counted = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
 
-/** "9 pieces; 3 of 24 hooks, 4 shelves". */
+/** "9 pieces; 3 of 24 hooks taken, 4 shelves". */
 export function placeWords(
   { hooks, shelves }: Pick<PlaceView, 'hooks' | 'shelves'>,
   layout: Layout<Slab>,
@@ -55,7 +55,7 @@ export function placeWords(
   const hung = layout.hooks.reduce((sum, one) => sum + one.pieces.length, 0)
   const lain = [...layout.shelves, ...layout.vessels].reduce((sum, one) => sum + one.pieces.length, 0)
   const room = [
-    hooks !== null && `${hung} on ${counted(hooks, 'hook')}`,
+    hooks !== null && `${hung} of ${counted(hooks, 'hook')} taken`,
     hooks === null && hung > 0 && `${hung} on hooks`,
     shelves !== null && counted(shelves, 'shelf').replace('shelfs', 'shelves'),
   ].filter(Boolean)

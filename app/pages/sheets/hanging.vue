@@ -12,7 +12,9 @@ import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 
 /** What hangs to dry, hook by hook: what it weighed, what it should come to, and room for the next weights. */
-const WEEKS = 4
+const WEEKS = 3
+/** Columns before those for writing. */
+const SAID = 5
 const floor = useFloor()
 const session = useSession()
 const nowMs = useClock()
@@ -56,12 +58,11 @@ onMounted(floor.load)
             <th scope="col" class="num">Green</th>
             <th scope="col" class="num">Last weight</th>
             <th scope="col" class="num">Dry at</th>
-            <th scope="col">Ready</th>
             <th v-for="week in WEEKS" :key="week" scope="col" class="write">kg / date</th>
           </tr>
         </thead>
-        <tbody>
-          <tr v-for="{ lot, facts } in rows" :key="facts.piece.id">
+        <tbody v-for="{ lot, facts } in rows" :key="facts.piece.id">
+          <tr class="figures">
             <td class="hook">{{ facts.piece.spot ?? '–' }}</td>
             <td>
               <span class="code">{{ lot.code }}</span>/{{ facts.piece.label }}<span v-if="facts.piece.tag" class="small"> {{ facts.piece.tag }}</span>
@@ -72,8 +73,10 @@ onMounted(floor.load)
               <template v-else>–</template>
             </td>
             <td class="num">{{ meat(facts.piece.greenG * (1 - facts.from)) }} to {{ meat(facts.piece.greenG * (1 - facts.to)) }}</td>
-            <td class="small">{{ hangWords(facts, as, dayOf) }}</td>
-            <td v-for="week in WEEKS" :key="week" class="write" />
+            <td v-for="week in WEEKS" :key="week" class="write" rowspan="2" />
+          </tr>
+          <tr>
+            <td class="small" :colspan="SAID">{{ hangWords(facts, as, dayOf) }}</td>
           </tr>
         </tbody>
       </table>
@@ -100,8 +103,17 @@ h2 {
   min-width: 5.2rem;
   border-left: 1px solid var(--hair);
 }
-td.write {
-  height: 2.6rem;
+tbody {
+  break-inside: avoid;
+}
+.figures td:not(.write) {
+  border-bottom: 0;
+  padding-bottom: 0;
+}
+@media print {
+  .write {
+    min-width: 4.4rem;
+  }
 }
 .box {
   margin-right: 1.4rem;

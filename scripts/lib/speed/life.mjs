@@ -28,7 +28,6 @@ export async function measureLife(sizes = SIZES) {
   try {
     for (const lots of sizes) shops.push(await openGrownShop(entry, lots))
     const codes = await Promise.all(shops.map(shop => fillColdRoom(shop.owner)))
-    const long = await Promise.all(shops.map(shop => layLongLot(shop.owner)))
     const say = (name, rows) =>
       console.log(
         `    ${name.padEnd(36)} ${rows
@@ -40,6 +39,7 @@ export async function measureLife(sizes = SIZES) {
       + `median ms of ${CALLS}, kB over the line, statements`,
     )
     say('the floor', await inTurn(shops, shops.map(() => who => who.get('/api/floor')), CALLS))
+    const long = await Promise.all(shops.map(shop => layLongLot(shop.owner)))
     say('a lot, 12 pieces, 60 steps', await inTurn(shops, long.map(code => who => who.get(`/api/lots/${code}`)), CALLS))
     for (const [told, when] of Object.entries(WHEN)) {
       for (const [name, step] of Object.entries(PRESSES)) {

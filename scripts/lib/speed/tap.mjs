@@ -28,6 +28,24 @@ const watchTaps = (page, leastMs) =>
     observer.observe(/** @type {PerformanceObserverInit} */ ({ type: 'event', durationThreshold }))
   }, leastMs)
 
+/** From here on the page keeps how long each click took from its first listener until the frame after it was painted. */
+const watchDrawn = page =>
+  page.evaluate(() => {
+    globalThis.drawn = []
+    document.addEventListener(
+      'click',
+      () => {
+        const began = performance.now()
+        requestAnimationFrame(() => {
+          const { port1, port2 } = new MessageChannel()
+          port1.onmessage = () => globalThis.drawn.push(performance.now() - began)
+          port2.postMessage(null)
+        })
+      },
+      true,
+    )
+  })
+
 /** Taps since they were last taken. */
 const takeTaps = page => page.evaluate(() => globalThis.taps.splice(0))
 
@@ -80,20 +98,23 @@ export async function measureTap() {
       await new Promise(done => setTimeout(done, 600))
     }
     const taps = await takeTaps(page)
+    await watchDrawn(page)
     for (const slab of (await page.$$('.slab')).slice(-TAPS)) {
       await slab.evaluate(button => button.scrollIntoView({ block: 'center' }))
       await page.evaluate(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))))
       await slab.tap()
       await new Promise(done => setTimeout(done, 300))
     }
-    const chosen = await takeTaps(page)
+    const pressed = await takeTaps(page)
+    const drawnMs = sorted(await page.evaluate(() => globalThis.drawn))
     await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
     console.log(`  a tap in the Cold room, ${rows.length} rows, processor slowed ${SLOWDOWN} times (times in steps of 8 ms)`)
     say('the pressed verb on screen', taps, 'pointerdown')
     say('taken, and on its way', taps, 'click')
     const drawn = await page.$$eval('.slab', found => found.length)
     console.log(`  a tap on a piece as its place is drawn, ${drawn} pieces on the page`)
-    say('chosen, in the drawing and in its row', chosen, 'click')
+    say('the pressed piece on screen', pressed, 'pointerdown')
+    console.log(`    ${'chosen: handled, drawn and painted'.padEnd(38)} median ${median(drawnMs).toFixed(0)} ms, p90 ${rank(drawnMs, 0.9).toFixed(0)} ms`)
   }
   finally {
     await browser?.close()
