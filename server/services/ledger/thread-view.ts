@@ -67,7 +67,7 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   if (through === null) return refuse('no_such_code', { code })
   const lotIds = [...new Set(through)]
   if (lotIds.length > LOTS_DRAWN) {
-    const [outline, own] = await Promise.all([threadOutline(tables, lotIds), ownNode(tables, code)])
+    const [outline, own] = await Promise.all([threadOutline(tables, lotIds, code), ownNode(tables, code)])
     return { ok: true, value: { code, nodes: own, links: [], outline } }
   }
   const [lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
