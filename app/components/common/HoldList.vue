@@ -25,7 +25,7 @@ const deciding = ref<number | null>(null)
 
 /** Which pieces, where, from when to when, how warm: as far as the hold says. */
 function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string {
-  const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.label)
+  const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.label).toSorted((a, b) => a.localeCompare(b, 'en', { numeric: true }))
   const some = numbers.length > 0 && numbers.length < props.pieces.length
   return [
     some && `${piecesWords(numbers)}`,

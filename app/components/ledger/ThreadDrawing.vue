@@ -11,7 +11,7 @@ import ThreadOutline from './ThreadOutline.vue'
 /** The thread: one drawn line with branches from supplier to customer, the code asked for in the middle of it. */
 const props = defineProps<{ thread: ThreadView }>()
 const ROW_H = 74
-const LEAST_W = 980
+const LEAST_W = 1240
 const TOP = 34
 /** Share of a column in which the thread runs straight. */
 const UNDER_WORDS = 0.78
@@ -36,6 +36,7 @@ const below = (node: KnotNode) =>
     : node.firstCode
       ? `${node.firstCode} to ${node.lastCode!.slice(2)}`
       : node.code.split(' ')[0]!
+const words = (node: KnotNode) => `${below(node)}${node.massG === null ? '' : `, ${meat(node.massG)}`}`
 const packs = computed(() => props.thread.nodes.filter(node => node.kind === 'pack'))
 /** Whatever packs are told of: bundles, or lots in an outline. */
 const counted = computed(() => props.thread.outline?.lots ?? packs.value)
@@ -87,14 +88,14 @@ const bundles = computed(() => {
           v-for="node in drawing.nodes"
           :key="node.code"
           class="knot"
-          :style="{ left: `${node.x + 15}px`, top: `${node.y + TOP}px`, maxWidth: `${columnW - 26}px` }"
+          :style="{ left: `${node.x + 15}px`, top: `${node.y + TOP}px`, width: `${columnW - 26}px` }"
         >
           <span class="over">
             <NuxtLink v-if="isOne(node)" :to="linkOf(node)" class="code">{{ node.code }}</NuxtLink>
             <strong v-else>{{ node.title }}</strong>
             <span v-if="node.held" class="small held">held</span>
           </span>
-          <span v-if="!isParty(node)" class="below small soft">{{ below(node) }}{{ node.massG === null ? '' : `, ${meat(node.massG)}` }}</span>
+          <span v-if="!isParty(node)" class="below small soft" :title="words(node)">{{ words(node) }}</span>
         </div>
       </div>
     </div>
@@ -147,6 +148,15 @@ circle.held {
   position: absolute;
   top: 5px;
   left: 0;
+}
+.over,
+.below {
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.held {
+  margin-left: 0.35rem;
 }
 .held {
   color: var(--ember);

@@ -72,7 +72,7 @@ onMounted(floor.load)
               <template v-if="facts.lost !== null">{{ meat(facts.piece.greenG * (1 - facts.lost)) }}<span class="small soft">, {{ dayOf(facts.losses.at(-1)!.atMs) }}</span></template>
               <template v-else>–</template>
             </td>
-            <td class="num">{{ meat(facts.piece.greenG * (1 - facts.from)) }} to {{ meat(facts.piece.greenG * (1 - facts.to)) }}</td>
+            <td class="num wraps">{{ meat(facts.piece.greenG * (1 - facts.from)) }} to {{ meat(facts.piece.greenG * (1 - facts.to)) }}</td>
             <td v-for="week in WEEKS" :key="week" class="write" rowspan="2" />
           </tr>
           <tr>
@@ -110,9 +110,13 @@ tbody {
   border-bottom: 0;
   padding-bottom: 0;
 }
+.wraps {
+  white-space: normal;
+  min-width: 4.5rem;
+}
 @media print {
   .write {
-    min-width: 4.4rem;
+    min-width: 4.2rem;
   }
 }
 .box {
