@@ -66,8 +66,8 @@ button {
   grid-template-columns: 7.4rem minmax(0, 1fr) 1.4rem;
   align-items: center;
   width: 100%;
-  min-height: 40px;
-  padding: 0.2rem 0;
+  min-height: 34px;
+  padding: 0.15rem 0;
   text-align: left;
   font: inherit;
   color: inherit;
@@ -83,7 +83,8 @@ button:not(:disabled):hover {
 .what {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.1rem 1rem;
+  gap: 0 1rem;
+  line-height: 1.3;
 }
 @media (--tablet) {
   button {

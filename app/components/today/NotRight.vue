@@ -42,7 +42,7 @@ li {
   flex-wrap: wrap;
   gap: 0.3rem 0.7rem;
   align-items: center;
-  padding: 0.5rem 0;
+  padding: 0.28rem 0;
   border-bottom: 1px solid var(--hair);
 }
 </style>
