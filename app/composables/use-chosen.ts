@@ -1,7 +1,12 @@
-import { computed, onScopeDispose, shallowReactive } from 'vue'
+import { computed, onScopeDispose, shallowReactive, watch } from 'vue'
 
 /** Ids of pieces that were chosen, by lot: its row and the drawing of its place show and change the same. */
 const chosenOf = shallowReactive(new Map<string, readonly number[]>())
+
+function drop(code: string, ids: readonly number[]): void {
+  const now = chosenOf.get(code)
+  if (now?.some(id => ids.includes(id))) chosenOf.set(code, now.filter(id => !ids.includes(id)))
+}
 
 /** Those chosen of a lot's pieces that lie in one place; `ids`: of those there. */
 export function useChosen(code: () => string, ids: () => readonly number[]) {
@@ -13,8 +18,9 @@ export function useChosen(code: () => string, ids: () => readonly number[]) {
   }
   // Who comes back to the room begins anew.
   onScopeDispose(() => set([]))
+  // What was cut up or moved on is chosen no more, here or where it lies now.
+  watch(ids, (now, before) => drop(code(), before.filter(id => !now.includes(id))))
   return computed({
-    // What was cut up or moved on is chosen no more.
     get: () => (chosenOf.get(code()) ?? []).filter(id => ids().includes(id)),
     set,
   })

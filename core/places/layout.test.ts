@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { layoutOf, MOST_HOOKS_DRAWN } from './layout'
+import { layoutOf, MOST_DRAWN } from './layout'
 
 const piece = (id: number, spot: string | null, layer: number | null = null) => ({ id, spot, layer })
 const ids = (pieces: readonly { id: number }[]) => pieces.map(one => one.id)
@@ -28,9 +28,11 @@ describe('how a place lies', () => {
     expect(hooks.map(one => ids(one.pieces))).toEqual([[], [1], []])
     expect(shelves.map(one => ids(one.pieces))).toEqual([[], [], [], [2]])
   })
-  it('leaves empty hooks out where they are more than can be seen', () => {
-    const { hooks } = layoutOf({ hooks: MOST_HOOKS_DRAWN + 1, shelves: null }, [piece(1, 'hook 9')])
-    expect(hooks).toEqual([{ hook: 9, pieces: [piece(1, 'hook 9')] }])
+  it('leaves empty hooks and shelves out where they are more than can be seen', () => {
+    const lain = [piece(1, 'hook 9'), piece(2, 'shelf 300'), piece(3, 'shelf 2')]
+    const { hooks, shelves } = layoutOf({ hooks: MOST_DRAWN.hooks + 1, shelves: null }, lain)
+    expect(hooks).toEqual([{ hook: 9, pieces: [lain[0]] }])
+    expect(shelves.map(one => [one.shelf, ids(one.pieces)])).toEqual([[2, [3]], [300, [2]]])
   })
   it('knows what stands there by its name, and a stack from the bottom up', () => {
     const { vessels } = layoutOf({ hooks: null, shelves: null }, [

@@ -23,8 +23,8 @@ export interface Layout<P> {
   loose: P[]
 }
 
-/** More empty hooks than these are counted, not drawn. House. */
-export const MOST_HOOKS_DRAWN = 24
+/** Of more hooks, or more shelves, than these only those with something on them are drawn. House. */
+export const MOST_DRAWN = { hooks: 24, shelves: 12 }
 
 const numbered = (spot: string, what: 'hook' | 'shelf'): number | null => {
   const found = new RegExp(`^${what}\\s*(\\d{1,3})$`, 'i').exec(spot.trim())
@@ -35,15 +35,15 @@ const vesselOf = (spot: string, pieces: readonly Spotted[]): Vessel => {
   return VESSELS.find(vessel => new RegExp(`^${vessel}\\b`, 'i').test(spot.trim())) ?? 'other'
 }
 
-/** One row for each number from 1 to the last, in order, with what bears that number. */
-function rowsOf<P>(count: number, byNumber: ReadonlyMap<number, P[]>): [number, P[]][] {
+/** One row for each number from 1 to the last, in order, with what bears that number; of too many those that bear any. */
+function rowsOf<P>(count: number, byNumber: ReadonlyMap<number, P[]>, most: number): [number, P[]][] {
   const last = Math.max(count, ...byNumber.keys(), 0)
+  if (last > most) return [...byNumber].toSorted(([a], [b]) => a - b)
   return Array.from({ length: last }, (_, i) => [i + 1, byNumber.get(i + 1) ?? []])
 }
 
 /**
- * Lays pieces of a place out by their spots. `shelves` and `hooks`: how many the place has; null: nobody counted. Of more
- * hooks than are drawn only those with something on them come.
+ * Lays pieces of a place out by their spots. `shelves` and `hooks`: how many the place has; null: nobody counted.
  */
 export function layoutOf<P extends Spotted>(
   place: { shelves: number | null; hooks: number | null },
@@ -60,10 +60,9 @@ export function layoutOf<P extends Spotted>(
     else standing.push(piece)
   }
   const vessels = [...groupBy(standing.filter(piece => piece.spot !== null), piece => piece.spot!).entries()]
-  const hooks = rowsOf(place.hooks ?? 0, onHook).map(([hook, here]) => ({ hook, pieces: here }))
   return {
-    hooks: hooks.length > MOST_HOOKS_DRAWN ? hooks.filter(one => one.pieces.length > 0) : hooks,
-    shelves: rowsOf(place.shelves ?? 0, onShelf).map(([shelf, here]) => ({ shelf, pieces: here })),
+    hooks: rowsOf(place.hooks ?? 0, onHook, MOST_DRAWN.hooks).map(([hook, here]) => ({ hook, pieces: here })),
+    shelves: rowsOf(place.shelves ?? 0, onShelf, MOST_DRAWN.shelves).map(([shelf, here]) => ({ shelf, pieces: here })),
     vessels: vessels
       .map(([name, here]) => ({
         name,

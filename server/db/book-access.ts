@@ -14,7 +14,7 @@ export interface BookAccess {
   touch: Touch
   /** Ids of rows of one table, by its name in the code, that were written since digests were last asked for. */
   touchedIds: (table: string) => number[]
-  /** Lots of which a piece was gone, or came back: what they are now is asked before the record is written. */
+  /** Lots of which a piece was gone, or came back: what they are now is asked before the record is written, and forgotten. */
   mayEnd: Set<number>
   /** True when rows that a record must seal were written since it was last asked for their text. */
   isTouched: () => boolean

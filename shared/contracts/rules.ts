@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
-import { decimal, isoDate, name, reason, text } from './fields'
+import { decimal, isoDate, name, note, reason, text } from './fields'
 import { named, type EntryCode } from './issues'
 import { MOST_ROWS } from './sizes'
 
@@ -68,7 +68,7 @@ export const rulesInForceInput = z
     maxPpm: decimal(1, 700).nullable(),
     labAlways: reason().nullable().default(null),
     /** What the shop does with white bloom on hung meat. */
-    mouldPolicy: reason().nullable().default(null),
+    mouldPolicy: note().default(null),
   })
   .superRefine((house, ctx) => {
     if (house.maxPpm !== null && house.targetPpm > house.maxPpm)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, onUpdated, ref } from 'vue'
+import { useDisplay } from 'vuetify'
 import { groupBy } from '#core/lists/group-by'
 import { layoutOf } from '#core/places/layout'
 import type { PlaceView } from '#shared/contracts/places'
@@ -16,7 +16,7 @@ import type { Lying } from './lying'
 const props = defineProps<{ place: PlaceView; lying: Lying }>()
 const box = ref<HTMLElement | null>(null)
 /** On a phone what is to be done comes first. */
-const isWide = useMediaQuery('(min-width: 621px)')
+const { smAndUp: isWide } = useDisplay()
 const layout = computed(() => layoutOf(props.place, slabsOf(props.lying)))
 const words = computed(() => placeWords(props.place, layout.value))
 /** Bags of two lots may bear one name: each lot's stands by itself. */

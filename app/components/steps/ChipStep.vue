@@ -39,7 +39,11 @@ onMounted(() => box.value?.querySelector<HTMLElement>('.choice')?.focus())
   white-space: normal;
   line-height: 1.15;
 }
-/* One left over takes the line. */
+/* What is said beside the choices takes the line too, as one left over does. */
+.chip-step > :slotted(p) {
+  grid-column: 1 / -1;
+  margin: 0;
+}
 .choice:nth-of-type(odd):last-of-type {
   grid-column: 1 / -1;
 }

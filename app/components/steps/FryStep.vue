@@ -45,10 +45,3 @@ const decide = (verdict: FryVerdict) =>
     />
   </div>
 </template>
-
-<style scoped>
-.caution {
-  grid-column: 1 / -1;
-  margin: 0;
-}
-</style>

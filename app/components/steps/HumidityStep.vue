@@ -11,13 +11,6 @@ const choose = (percent: string) => emit('tell', [{ kind: 'humidity', percent: N
 
 <template>
   <ChipStep label="Air set to?" :choices="CHOICES" :saving="saving" @choose="choose" @close="emit('close')">
-    <p class="note small soft">Drier too soon, and a hard skin keeps the middle wet. A humidifier wants filling every 2 to 3 days.</p>
+    <p class="small soft">Drier too soon, and a hard skin keeps the middle wet. A humidifier wants filling every 2 to 3 days.</p>
   </ChipStep>
 </template>
-
-<style scoped>
-.note {
-  grid-column: 1 / -1;
-  margin: 0;
-}
-</style>

@@ -19,10 +19,3 @@ const take = (why: TakeWhy) => emit('tell', [{ kind: 'take', why }], `taken away
     </ChipStep>
   </div>
 </template>
-
-<style scoped>
-.caution {
-  grid-column: 1 / -1;
-  margin: 0;
-}
-</style>

@@ -45,10 +45,12 @@ async function mark<R extends { id: number; finishedAtMs: Milliseconds | null }>
 }
 
 async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
+  const gone = [...tables.book.mayEnd]
+  tables.book.mayEnd.clear()
   const id = [
     ...new Set([
       ...tables.book.touchedIds('lots'),
-      ...tables.book.mayEnd,
+      ...gone,
       ...(await owners(tables, OF_LOT, 'lotId')),
     ]),
   ]
@@ -56,7 +58,7 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   // Locked, and so what others have just written to them is seen as well.
   const found = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
   // One that was never weighed out is ended by nothing but its packs, the last piece taken away, or a decision on a hold.
-  const ends = tables.book.mayEnd.size > 0 || OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
+  const ends = gone.length > 0 || OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
   const rows = found.filter(row => ends || row.readyG !== null || row.finishedAtMs !== null)
   if (rows.length === 0) return
   const lotId = rows.map(row => row.id)
