@@ -1,6 +1,7 @@
 import { DataTypes, type ModelAttributeColumnOptions } from 'sequelize'
 import { z } from 'zod'
 import type { Celsius, Fraction, Grams, Milliseconds, Ppm } from '#core/units/quantities'
+import { readJson } from './json-text'
 
 /** How a column's value is written in the shop's export, and bound again on import. */
 export interface Portable {
@@ -29,9 +30,23 @@ const column = <T>(
 const heavy = <T>(of: Column<T>): Column<T> => ({ ...of, heavy: true })
 
 const GRAM_DIGITS = { digits: 13, decimals: 4 }
+const ZERO = '0'.charCodeAt(0)
 const NO_ZONE = /^(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d:\d\d\.\d{3})/
 
-const parsedJson = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value)
+/** Of a DATETIME(3) as the driver brings it, "2026-11-27 21:50:34.123", always in UTC. */
+const asIso = (value: unknown): string => `${(value as string).replace(' ', 'T')}Z`
+/** The same in milliseconds; digit by digit, in half the time of `Date.parse`: a page has thousands. */
+function asMs(value: unknown): Milliseconds {
+  const text = value as string
+  const digits = (from: number, to: number): number => {
+    let figure = 0
+    for (let i = from; i < to; i++) figure = figure * 10 + text.charCodeAt(i) - ZERO
+    return figure
+  }
+  const day = [digits(0, 4), digits(5, 7) - 1, digits(8, 10)] as const
+  return Date.UTC(...day, digits(11, 13), digits(14, 16), digits(17, 19), digits(20, 23))
+}
+const parsedJson = (value: unknown): unknown => readJson(value as string)
 
 export const int = () => column(DataTypes.INTEGER, Number, plain(z.int(), Number))
 export const text = <T extends string = string>(length = 255) =>
@@ -54,18 +69,14 @@ export const share = (): Column<Fraction> => decimal(10, 8)
 export const bool = () => column(DataTypes.BOOLEAN, Boolean, plain(z.boolean(), Boolean))
 /** Milliseconds since 1970, UTC; a DATETIME(3) in the database. */
 export const instant = (): Column<Milliseconds> =>
-  column(DataTypes.DATE(3), value => (value as Date).getTime(), {
+  column(DataTypes.DATE(3), asMs, {
     schema: z.iso.datetime({ precision: 3 }),
-    out: value => (value as Date).toISOString(),
+    out: asIso,
     back: value => String(value).replace(NO_ZONE, '$1 $2').replace('Z', ''),
   })
 /** A calendar date, "2026-03-08". */
 export const day = () =>
-  column(
-    DataTypes.DATEONLY,
-    String,
-    plain(z.iso.date(), value => (value instanceof Date ? value.toISOString().slice(0, 10) : String(value))),
-  )
+  column(DataTypes.DATEONLY, String, plain(z.iso.date(), String))
 export const json = <T>() =>
   heavy(
     column<T>(DataTypes.JSON, value => parsedJson(value) as T, {

@@ -11,6 +11,9 @@ const EXACT_NUMBERS = {
   insertIdAsNumber: true,
 }
 
+/** Instants, days and JSON arrive as text: each column knows how to read its own (`column.ts`). */
+const TEXT_AS_IT_STANDS = { typeCast: false, dateStrings: true, autoJsonMap: false }
+
 /** A busy computer may take seconds to open a line; a server that is gone refuses at once. */
 const CONNECT_TIMEOUT_MS = 10_000
 
@@ -39,6 +42,7 @@ export const connect = (url: string, poolSize: number, { impatient = false }: Co
     dialectModule: mariadb,
     dialectOptions: {
       ...EXACT_NUMBERS,
+      ...TEXT_AS_IT_STANDS,
       connectTimeout: CONNECT_TIMEOUT_MS,
       ...(impatient ? { socketTimeout: PATIENCE_MS } : {}),
       initSql: `SET SESSION sql_mode = '${SQL_MODE}', max_statement_time = ${impatient ? PATIENCE_MS / MS_PER_SECOND : 0}, in_predicate_conversion_threshold = 0`,
