@@ -79,6 +79,13 @@ export function defineModel<C extends Columns>(sequelize: Sequelize, spec: Table
   return sequelize.define(spec.name, attributes, { tableName: spec.name, timestamps: false, freezeTableName: true })
 }
 
+/** Rows as the driver brings them: those asked for as a SELECT, Sequelize copies key by key. */
+const AS_THEY_COME = QueryTypes.FOREIGNKEYS
+
+/** A list of none lets no row through: the database need not be asked. */
+const letsNone = (where: Filter): boolean =>
+  Object.values(where).some(value => Array.isArray(value) && value.length === 0)
+
 /** Prepares a table once; the answer then binds it to a transaction, or to none. */
 export function tableBinder<C extends Columns>(
   model: ModelStatic<Model>,
@@ -101,15 +108,14 @@ export function tableBinder<C extends Columns>(
       if (!touch) throw new Error(`${spec.name} is changed by records alone: inside a transaction`)
       touch(spec.name, rows)
     }
-    const find = async (where: Filter = {}, options: FindOptions = {}) => {
-      const rows = await sequelize.query<Record<string, unknown>>(
-        sql.select(options.withVoided ? where : live(where), options),
-        { type: QueryTypes.SELECT, ...inIt },
-      )
-      return rows.map(read)
-    }
-    const pick = async (sqlText: string, some: readonly string[]) => {
-      const rows = await sequelize.query<Record<string, unknown>>(sqlText, { type: QueryTypes.SELECT, ...inIt })
+    const ofThose = (where: Filter, withVoided = false): Filter => (withVoided ? where : live(where))
+    const ask = async (text: string) =>
+      (await sequelize.query(text, { type: AS_THEY_COME, ...inIt })) as unknown as Record<string, unknown>[]
+    const rowsOf = async (where: Filter, textOf: (where: Filter) => string) =>
+      letsNone(where) ? [] : await ask(textOf(where))
+    const find = async (where: Filter = {}, options: FindOptions = {}) =>
+      (await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options))).map(read)
+    const pick = (rows: readonly Record<string, unknown>[], some: readonly string[]) => {
       const wanted = columns.filter(({ key }) => some.includes(key))
       return rows.map((raw) => {
         const row: Record<string, unknown> = { id: Number(raw.id) }
@@ -117,20 +123,15 @@ export function tableBinder<C extends Columns>(
         return row as never
       })
     }
-    const figure = async (text: string): Promise<number> => {
-      const [row] = await sequelize.query<{ figure: unknown }>(text, { type: QueryTypes.SELECT, ...inIt })
-      return Number(row!.figure)
+    const figure = async (where: Filter, textOf: (where: Filter) => string): Promise<number> => {
+      const [row] = await rowsOf(where, textOf)
+      return Number(row?.figure ?? 0)
     }
     const withId = (some: readonly string[]) => [...new Set(['id', ...some])]
     const totals = async (by: string, asked: Asked<string, string>) => {
-      const text = sql.totals(
-        by,
-        asked.sum ?? [],
-        asked.max ?? [],
-        asked.withVoided ? (asked.where ?? {}) : live(asked.where ?? {}),
-        asked.lock ?? false,
+      const rows = await rowsOf(ofThose(asked.where ?? {}, asked.withVoided), of =>
+        sql.totals(by, asked.sum ?? [], asked.max ?? [], of, asked.lock ?? false),
       )
-      const rows = await sequelize.query<Record<string, unknown>>(text, { type: QueryTypes.SELECT, ...inIt })
       return rows.map(raw => ({
         by: Number(raw.by),
         count: Number(raw.count),
@@ -165,12 +166,14 @@ export function tableBinder<C extends Columns>(
     return {
       find,
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
-      count: (where = {}, options) => figure(sql.count(options?.withVoided ? where : live(where))),
-      pick: (some, where = {}, options = {}) =>
-        pick(sql.select(options.withVoided ? where : live(where), options, withId(some)), some),
-      pickEach: async (some, { wheres, first = {} }) =>
-        wheres.length === 0 ? [] : pick(sql.selectEach(withId(some), wheres.map(live), first), some),
-      sum: (column, where = {}) => figure(sql.sum(column, live(where))),
+      count: (where = {}, options) => figure(ofThose(where, options?.withVoided), sql.count),
+      pick: async (some, where = {}, options = {}) =>
+        pick(await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options, withId(some))), some),
+      pickEach: async (some, { wheres, first = {} }) => {
+        const each = wheres.filter(where => !letsNone(where)).map(live)
+        return each.length === 0 ? [] : pick(await ask(sql.selectEach(withId(some), each, first)), some)
+      },
+      sum: (column, where = {}) => figure(live(where), of => sql.sum(column, of)),
       totals: async (by, asked) =>
         new Map((await totals(by, asked)).map(({ by: key, ...rest }) => [key, rest as never])),
       insert: async (row) => {
