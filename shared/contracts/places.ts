@@ -1,4 +1,4 @@
-import type { Celsius, Milliseconds } from '#core/units/quantities'
+import { type Celsius, type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
 import { z } from 'zod'
 import { PLACE_KINDS, PLACE_USES, type PlaceKind, type PlaceUse } from '#core/places/place-kind'
 import { MOST_HOOKS, MOST_SHELVES } from '#core/rules/house'
@@ -50,7 +50,10 @@ export interface PlaceSetUp extends PlaceBrief {
   targetC: Celsius | null
   targetRh: number | null
 }
-/** A place with its readings of the last days. */
+/** Of a place's readings the floor shows the last so many, none older than that. House. */
+export const PLACE_SHOWN = { readings: 28, forMs: 14 * MS_PER_DAY }
+
+/** A place with its last readings, in order of time. */
 export interface PlaceView extends PlaceBrief {
   thermometerId: number | null
   hygrometerId: number | null

@@ -3,7 +3,7 @@ import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { FRIDGE_CHECKS } from '#core/rules/house'
 import { computed } from 'vue'
 import { placeVerdict, type PlaceVerdict } from '#core/places/place-verdict'
-import { placeReadingInput, type PlaceReadingView, type PlaceView } from '#shared/contracts/places'
+import { PLACE_SHOWN, placeReadingInput, type PlaceReadingView, type PlaceView } from '#shared/contracts/places'
 import { PLACE_VERDICTS, PLACE_WORDS } from '#shared/messages/places'
 import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
@@ -45,10 +45,9 @@ const TONES: Record<PlaceVerdict, 'cold' | 'act' | 'watch' | 'plain'> = {
 const W = 132
 const H = 40
 const TOP_C = 10
-const SHOWN = 28
 const y = (tempC: Celsius) => H - 4 - (Math.min(Math.max(tempC, 0), TOP_C) / TOP_C) * (H - 8)
 const trace = computed(() => {
-  const points = warmths.value.slice(-SHOWN)
+  const points = warmths.value.slice(-PLACE_SHOWN.readings)
   const first = points[0]?.atMs ?? 0
   const length = Math.max(1, (points.at(-1)?.atMs ?? 1) - first)
   return points.map(r => `${2 + ((r.atMs - first) / length) * (W - 4)},${y(r.tempC)}`).join(' ')
@@ -90,7 +89,7 @@ async function record(): Promise<void> {
       :width="W"
       :height="H"
       role="img"
-      :aria-label="`${place.name}: the last ${Math.min(SHOWN, warmths.length)} readings`"
+      :aria-label="`${place.name}: the last ${Math.min(PLACE_SHOWN.readings, warmths.length)} readings`"
     >
       <line class="limit" x1="0" :x2="W" :y1="y(FRIDGE_CHECKS.warn.aboveC)" :y2="y(FRIDGE_CHECKS.warn.aboveC)" />
       <polyline :points="trace" />

@@ -1,5 +1,4 @@
 import type { Milliseconds } from '#core/units/quantities'
-import { pieceTree } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
 import { heldPieces, stopsLot } from '#core/lots/stops-lot'
 import { groupBy } from '#core/lists/group-by'
@@ -15,7 +14,7 @@ import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { lotPlans } from '../plans/lot-plans'
 import { PIECE_SHOWN, pieceView } from './piece-views'
 import { waitingForSecond } from './second-due'
-import { lotHeats, withParts } from '../smoke/heat-groups'
+import { lotHeats, runsOfPieces } from '../smoke/heat-groups'
 
 type LotRow = RowOf<typeof lots>
 
@@ -29,25 +28,48 @@ export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgem
   leastPpm: stayed?.leastPpm ?? null,
 })
 
-/** The runs of some pieces, and which pieces were in which: a part was in those of what it was cut from, too. */
-async function runsOf(tables: Tables, pieces: readonly Pick<RowOf<typeof piecesTable>, 'id' | 'parentId'>[]) {
-  const pieceIds = pieces.map(piece => piece.id)
-  const told = pieceIds.length ? await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieceIds }) : []
-  const inRuns = withParts(told, pieceTree(pieces))
-  const runs = inRuns.length
-    ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
-    : []
-  return { ofPiece: groupBy(inRuns, row => row.pieceId), runs }
+/**
+ * The runs of lots, which pieces were in which, and what their heats say: a part was in those of what it was cut from,
+ * too. `pieces`: all of the lots.
+ */
+async function heatsOfLots(
+  tables: Tables,
+  rows: readonly LotRow[],
+  pieces: readonly Pick<RowOf<typeof piecesTable>, 'id' | 'lotId' | 'parentId' | 'goneWhy'>[],
+  nowMs: Milliseconds,
+) {
+  const { inRuns, runs } = await runsOfPieces(tables, pieces)
+  const ofPiece = groupBy(inRuns, row => row.pieceId)
+  const leaves = groupBy(pieces.filter(isLeaf), piece => piece.lotId)
+  const heatsOf = await lotHeats(
+    tables,
+    rows.map((lot) => {
+      const mine = (leaves.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
+      const ids = new Set(mine.map(row => row.runId))
+      return { lot, inRuns: mine, runs: runs.filter(run => ids.has(run.id)) }
+    }),
+    nowMs,
+  )
+  return { ofPiece, runs, heatsOf }
 }
 
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
 export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const sliced = rows.filter(row => row.readyG !== null).map(row => row.id)
-  const inTime = { order: [['fromAtMs', 'ASC'], ['id', 'ASC']] } as const
-  const [pieces, steps, plans, holds, packs, unsent, offcuts, fridges, users] = await Promise.all([
-    tables.pieces.pick([...PIECE_SHOWN, 'lotId', 'meatLotId'], { lotId }, { order: [['number', 'ASC'], ['id', 'ASC']] }),
-    tables.steps.pick(['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'], { lotId, kind: SHOWN_KINDS }, inTime),
+  const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
+  // Sorted here: the database sorts rows with texts in them through a table of its own.
+  const allPieces = tables.pieces
+    .pick([...PIECE_SHOWN, 'lotId', 'meatLotId'], { lotId })
+    .then(found => found.toSorted((a, b) => a.number - b.number || a.id - b.id))
+  const allSteps = tables.steps
+    .pick(['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'], { lotId, kind: SHOWN_KINDS })
+    .then(found => found.toSorted((a, b) => a.fromAtMs - b.fromAtMs || a.id - b.id))
+  const [pieces, steps, heated, meat, plans, holds, packs, unsent, offcuts, fridges, users, seconds] = await Promise.all([
+    allPieces,
+    allSteps,
+    allPieces.then(found => heatsOfLots(tables, rows, found, nowMs)),
+    allPieces.then(found => tables.meatLots.pick(['code'], { id: [...new Set(found.map(piece => piece.meatLotId))] })),
     lotPlans(tables, rows),
     tables.holds.pick(['lotId', 'reason', 'disposition', 'pieceIds'], { lotId }),
     tables.packs.totals('lotId', { sum: ['netG'], where: { lotId: sliced } }),
@@ -55,15 +77,11 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     tables.offcuts.totals('lotId', { sum: ['massG'], where: { lotId: sliced, atCut: null } }),
     tables.places.pick(['name']),
     tables.users.pick(['initials']),
+    tables.lotIngredients.pick(['lotId', 'application'], { lotId: twice, application: 2 }),
   ])
-  const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)
-  const second = groupBy(
-    twice.length ? await tables.lotIngredients.pick(['lotId', 'application'], { lotId: twice, application: 2 }) : [],
-    part => part.lotId,
-  )
-  const meat = await tables.meatLots.pick(['code'], { id: [...new Set(pieces.map(piece => piece.meatLotId))] })
+  const second = groupBy(seconds, part => part.lotId)
+  const { ofPiece, runs, heatsOf } = heated
   const treeOf = treesOf(pieces)
-  const { ofPiece, runs } = await runsOf(tables, pieces)
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const fridgeName = new Map(fridges.map(fridge => [fridge.id, fridge.name]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
@@ -72,15 +90,6 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
     steps: groupBy(steps, step => step.lotId),
     holds: groupBy(holds, h => h.lotId),
   }
-  const heatsOf = await lotHeats(
-    tables,
-    rows.map((lot) => {
-      const inRuns = (of.pieces.get(lot.id) ?? []).filter(isLeaf).flatMap(piece => ofPiece.get(piece.id) ?? [])
-      const ids = new Set(inRuns.map(row => row.runId))
-      return { lot, inRuns, runs: runs.filter(run => ids.has(run.id)) }
-    }),
-    nowMs,
-  )
   return rows.map((lot): LotSummary => {
     const all = of.pieces.get(lot.id) ?? []
     const mine = all.filter(isLeaf)
@@ -112,7 +121,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowM
       turnBy: lot.turnBy,
       drainedAtMs: lot.drainedAtMs,
       cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(({ lotId: _lot, meatLotId, ...piece }) => pieceView(piece, meatCode.get(meatLotId)!)),
+      pieces: mine.map(piece => pieceView(piece, meatCode.get(piece.meatLotId)!)),
       greenG: sumOf(all.filter(piece => piece.parentId === null), piece => piece.greenG),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),

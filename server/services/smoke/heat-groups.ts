@@ -53,6 +53,17 @@ interface PieceGroup {
 export const withParts = <R extends { pieceId: number }>(inRuns: readonly R[], tree: PieceTree): R[] =>
   inRuns.flatMap(row => tree.asLeaves([row.pieceId]).map(pieceId => ({ ...row, pieceId })))
 
+/** The runs of pieces, and which was in which. `pieces`: all of their lots, with what was cut from them. */
+export async function runsOfPieces(
+  tables: Tables,
+  pieces: readonly { id: number; parentId: number | null }[],
+): Promise<LotRuns> {
+  const told = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
+  const inRuns = withParts(told, pieceTree(pieces))
+  const id = [...new Set(inRuns.map(row => row.runId))]
+  return { inRuns, runs: await tables.runs.find({ id }, { order: [['startedAtMs', 'ASC']] }) }
+}
+
 export function groupsOf({ inRuns, runs: inOrder }: LotRuns): PieceGroup[] {
   const runIds = new Map<number, Set<number>>()
   for (const { pieceId, runId } of inRuns) runIds.set(pieceId, (runIds.get(pieceId) ?? new Set()).add(runId))
@@ -168,11 +179,7 @@ export async function judgeLotHeats(
   nowMs: Milliseconds,
 ): Promise<{ pieceIds: number[]; runs: RunRow[]; judged: HeatsJudged }[]> {
   const pieces = await tables.pieces.pick(['parentId'], { lotId: lot.id })
-  const told = await tables.runPieces.pick(['pieceId', 'runId'], { pieceId: pieces.map(piece => piece.id) })
-  const inRuns = withParts(told, pieceTree(pieces))
-  const inOrder = inRuns.length
-    ? await tables.runs.find({ id: [...new Set(inRuns.map(row => row.runId))] }, { order: [['startedAtMs', 'ASC']] })
-    : []
-  const { groups } = (await lotHeats(tables, [{ lot, inRuns, runs: inOrder }], nowMs)).get(lot.id)!
-  return groupsOf({ inRuns, runs: inOrder }).map(({ pieceIds, runs }, i) => ({ pieceIds, runs, judged: groups[i]! }))
+  const inHeats = await runsOfPieces(tables, pieces)
+  const { groups } = (await lotHeats(tables, [{ lot, ...inHeats }], nowMs)).get(lot.id)!
+  return groupsOf(inHeats).map(({ pieceIds, runs }, i) => ({ pieceIds, runs, judged: groups[i]! }))
 }
