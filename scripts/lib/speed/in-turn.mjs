@@ -1,16 +1,17 @@
 import { median, sorted } from '../ranks.mjs'
 
-/** An application that has been up for a while. */
 const WARM_UP = 10
+/** An application that has been up for a while: Node.js compiles what runs often once it ran some dozen times. */
+export const LONG_UP = 60
 const most = times => Math.max(0, ...times)
 
 /**
  * Asks the same page of several shops, one after the other and `calls` times round, so that what disturbs the machine
  * disturbs all of them alike. One row a shop: ms of each call, bytes of the last, statements a call, longest stall.
  */
-export async function inTurn(shops, asks, calls) {
+export async function inTurn(shops, asks, calls, warmUp = WARM_UP) {
   const rows = shops.map(() => ({ times: [], bytes: 0, asked: 0, stall: 0 }))
-  for (let warm = 0; warm < WARM_UP; warm++) for (const [i, shop] of shops.entries()) await asks[i](shop.who)
+  for (let warm = 0; warm < warmUp; warm++) for (const [i, shop] of shops.entries()) await asks[i](shop.who)
   for (const shop of shops) shop.takeStalls()
   for (let call = 0; call < calls; call++) {
     for (const [i, shop] of shops.entries()) {

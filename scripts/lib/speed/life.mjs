@@ -1,7 +1,7 @@
 import { ensureBuild } from '../build.mjs'
 import { fillColdRoom, layLongLot } from './busy-room.mjs'
 import { openGrownShop } from './grown-shop.mjs'
-import { inTurn } from './in-turn.mjs'
+import { inTurn, LONG_UP } from './in-turn.mjs'
 
 const SIZES = [40, 4000]
 const CALLS = 40
@@ -38,7 +38,7 @@ export async function measureLife(sizes = SIZES) {
       `  40 more lots of 6 pieces and 30 steps, in shops of ${sizes.join(' and ')} lots: `
       + `median ms of ${CALLS}, kB over the line, statements`,
     )
-    say('the floor', await inTurn(shops, shops.map(() => who => who.get('/api/floor')), CALLS))
+    say('the floor', await inTurn(shops, shops.map(() => who => who.get('/api/floor')), CALLS, LONG_UP))
     const long = await Promise.all(shops.map(shop => layLongLot(shop.owner)))
     say('a lot, 12 pieces, 60 steps', await inTurn(shops, long.map(code => who => who.get(`/api/lots/${code}`)), CALLS))
     for (const [told, when] of Object.entries(WHEN)) {
