@@ -2,12 +2,13 @@ import { writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect } from 'vitest'
+import { localDay } from '#core/calendar/local-day'
 import type { PlanStarter } from '#core/plan/starters'
 import { STARTER_WORDS } from '../../app/words/plan-starters'
 import { choose, openBrowser, press, says, type, until, type Visit } from './browser'
 import { ingredient, stock } from './goods'
 import { rowSays, tap } from './rows'
-import { MAKER, OWNER, openTestShop, type TestShop } from './shop'
+import { MAKER, OWNER, ZONE, openTestShop, type TestShop } from './shop'
 
 /** A shop of one maker who works by screens alone, on whom days go by at once. */
 export interface Schools {
@@ -39,7 +40,10 @@ export const go = ({ shop, visit }: Schools, path: string) => visit.page.goto(sh
 export async function pass(schools: Schools, hours: number): Promise<void> {
   const { shop } = schools
   const back = (...columns: string[]) => columns.map(column => `${column} = ${column} - INTERVAL ${hours * 60} MINUTE`).join(', ')
-  await shop.sql(`UPDATE lots SET ${back('rubbed_at', 'drained_at', 'cure_ended_at')}, rubbed_on = DATE(rubbed_at)`)
+  await shop.sql(`UPDATE lots SET ${back('rubbed_at', 'drained_at', 'cure_ended_at')}`)
+  const rubbed = await shop.sql<{ id: number; at: unknown }>('SELECT id, TIMESTAMPDIFF(SECOND, \'1970-01-01\', rubbed_at) AS at FROM lots')
+  for (const { id, at } of rubbed)
+    await shop.sql('UPDATE lots SET rubbed_on = ? WHERE id = ?', [localDay(Number(at) * 1000, ZONE), id])
   await shop.sql(`UPDATE steps SET ${back('from_at', 'to_at')}`)
   await shop.sql(`UPDATE pieces SET ${back('since', 'out_at', 'gone_at')}`)
   await shop.sql(`UPDATE lot_ingredients SET ${back('applied_at')}`)
@@ -143,7 +147,7 @@ async function upload(
   minutes: number,
   line: (minute: number) => (number | '')[],
 ): Promise<void> {
-  const local = new Intl.DateTimeFormat('sv-SE', { timeZone: 'America/Chicago', dateStyle: 'short', timeStyle: 'short' })
+  const local = new Intl.DateTimeFormat('sv-SE', { timeZone: ZONE, dateStyle: 'short', timeStyle: 'short' })
   const lines: string[] = []
   for (let minute = 2; minute < minutes; minute += LOGGED_EVERY_MINUTES)
     lines.push(`${local.format(Date.now() - (minutes - minute) * 60_000)},${line(minute).join(',')}`)
