@@ -2,9 +2,8 @@ import withNuxt from './.nuxt/eslint.config.mjs'
 
 const NO_CLOCK = ['Date', 'fetch', 'performance', 'window', 'document', 'process', 'setTimeout', 'localStorage']
 
-/** Sentences and statements of SQL are not broken for width. */
+/** Of every line, sentences and SQL too; 120 is what is aimed at. */
 const MAX_WIDTH = 140
-const WORDS_APART = { ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true }
 
 export default withNuxt(
   { ignores: ['.output/**', '.veldmoor/**', 'docs/**'] },
@@ -12,7 +11,7 @@ export default withNuxt(
     rules: {
       '@stylistic/member-delimiter-style': 'off',
       '@stylistic/max-statements-per-line': ['error', { max: 1 }],
-      '@stylistic/max-len': ['error', { code: MAX_WIDTH, ...WORDS_APART }],
+      '@stylistic/max-len': ['error', { code: MAX_WIDTH }],
       'vue/first-attribute-linebreak': ['error', { singleline: 'ignore', multiline: 'below' }],
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',
@@ -25,10 +24,7 @@ export default withNuxt(
     files: ['**/*.vue'],
     rules: {
       '@stylistic/max-len': 'off',
-      'vue/max-len': [
-        'error',
-        { code: MAX_WIDTH, template: MAX_WIDTH, ...WORDS_APART, ignoreHTMLTextContents: true, ignoreHTMLAttributeValues: true },
-      ],
+      'vue/max-len': ['error', { code: MAX_WIDTH, template: MAX_WIDTH }],
     },
   },
   {

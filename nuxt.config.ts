@@ -7,7 +7,8 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 /** For what is no page; pages get theirs with the hash of the script in them (server/plugins/headers.ts). */
 const STRICT_POLICY = 'default-src \'self\'; object-src \'none\'; frame-ancestors \'none\'; base-uri \'none\'; form-action \'none\''
 const HEADERS = {
-  'content-security-policy': STRICT_POLICY, 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY',
+  'content-security-policy': STRICT_POLICY, 'x-content-type-options': 'nosniff',
+  'referrer-policy': 'same-origin', 'x-frame-options': 'DENY',
   'cross-origin-opener-policy': 'same-origin', 'cross-origin-resource-policy': 'same-origin',
   'permissions-policy': 'camera=(self), geolocation=(), microphone=(), payment=(), usb=()',
 }

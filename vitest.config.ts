@@ -7,9 +7,44 @@ export default defineConfig({
   resolve: { alias: { '#core': here('./core'), '#shared': here('./shared'), '~': here('./app') } },
   test: {
     projects: [
-      { extends: true, test: { name: 'unit', benchmark: { include: ['tests/speed/**/*.bench.ts'] }, include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/fence/**/*.test.ts', 'tests/support/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000 } },
-      { extends: true, test: { name: 'integration', include: ['tests/integration/**/*.test.ts'], testTimeout: 240_000, hookTimeout: 120_000, fileParallelism: false } },
-      { extends: true, test: { name: 'browser', include: ['tests/browser/**/*.test.ts'], testTimeout: 240_000, hookTimeout: 120_000, fileParallelism: false } },
+      {
+        extends: true,
+        test: {
+          name: 'unit',
+          benchmark: { include: ['tests/speed/**/*.bench.ts'] },
+          include: [
+            'core/**/*.test.ts',
+            'shared/**/*.test.ts',
+            'server/**/*.test.ts',
+            'app/**/*.test.ts',
+            'scripts/**/*.test.ts',
+            'tests/fence/**/*.test.ts',
+            'tests/support/**/*.test.ts',
+          ],
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'integration',
+          include: ['tests/integration/**/*.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'browser',
+          include: ['tests/browser/**/*.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 })

@@ -9,7 +9,8 @@ const WHY = {
   not_json: ({ detail }, path) => `${path} is no JSON (${detail}).`,
   not_an_export: ({ detail }) => `This is not a whole shop as exported (${detail}).`,
   not_empty: () =>
-    'There is a shop in this database already. Import into an empty one: name another folder with VELDMOOR_FOLDER, or another DATABASE_URL.',
+    'There is a shop in this database already. Import into an empty one: '
+    + 'name another folder with VELDMOOR_FOLDER, or another DATABASE_URL.',
   end_differs: ({ detail }) => `The book in the file is not whole: ${detail}.`,
   not_whole: () => 'The shop in the file is not what its book says.',
 }

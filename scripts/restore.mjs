@@ -28,7 +28,8 @@ async function loadBeside(adminUrl, path, evenBroken) {
   await tellFindings(check)
   if (!evenBroken)
     throw new Advice(
-      `The back-up is not what its book says. ${STANDS}\nTo put it in the shop's place all the same: npm run restore ${path} -- --even-broken`,
+      `The back-up is not what its book says. ${STANDS}\nTo put it in the shop's place all the same: `
+      + `npm run restore ${path} -- --even-broken`,
     )
 }
 

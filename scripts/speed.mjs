@@ -41,7 +41,8 @@ async function measureCore() {
 await main(async () => {
   const named = process.argv.slice(2)
   const unknown = named.find(name => !(name in { ...MEASURES, ...BY_NAME }))
-  if (unknown) throw new Advice(`There is nothing to measure called “${unknown}”. They are: ${Object.keys({ ...MEASURES, ...BY_NAME }).join(', ')}.`)
+  if (unknown) throw new Advice(`There is nothing to measure called “${unknown}”. `
+    + `They are: ${Object.keys({ ...MEASURES, ...BY_NAME }).join(', ')}.`)
   await ensureNodePackages()
   await prepareTypes()
   await ensureMariadb()

@@ -29,7 +29,8 @@ await main(() => {
     env: { SETUP_CODE: setupCode },
     announce: address =>
       console.log(
-        `\n  ${address}\n\n  A first visit opens the shop with this code: ${setupCode}\n  ${address}/set-up?code=${setupCode}\n\n  Ctrl-C stops it.`,
+        `\n  ${address}\n\n  A first visit opens the shop with this code: `
+        + `${setupCode}\n  ${address}/set-up?code=${setupCode}\n\n  Ctrl-C stops it.`,
       ),
   })
 })

@@ -31,7 +31,8 @@ await main(() =>
       return
     }
     console.log(
-      `The chain is unbroken${seal ? `, and record ${seal.id} has the seal that was noted` : ''}. Record ${check.end.id}, hash ${check.end.hash}`,
+      `The chain is unbroken${seal ? `, and record ${seal.id} has the seal that was noted` : ''}. `
+      + `Record ${check.end.id}, hash ${check.end.hash}`,
     )
   }),
 )

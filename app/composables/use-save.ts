@@ -57,7 +57,8 @@ export function useSave<T = object>(contract?: z.ZodType) {
     problem.value
       ? problemWords(problem.value, session.notation)
       : marked.value
-        ? `${marked.value === 1 ? 'One entry needs' : `${marked.value} entries need`} another look. Nothing was saved; all you typed is still here.`
+        ? `${marked.value === 1 ? 'One entry needs' : `${marked.value} entries need`} another look. `
+        + 'Nothing was saved; all you typed is still here.'
         : '',
   )
   const forget = () => {

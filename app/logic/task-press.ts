@@ -7,7 +7,14 @@ import { planOf } from './plan-of'
 import { pressOf, type PlanPress } from './plan-press'
 
 /** Tasks that one tap finishes, without a question. */
-const ONE_TAP: Partial<Record<TaskKind, DueKind>> = { turn: 'turn', end_cure: 'out', soak: 'soak', dry: 'dry', rest: 'rest', humidity: 'humidity' }
+const ONE_TAP: Partial<Record<TaskKind, DueKind>> = {
+  turn: 'turn',
+  end_cure: 'out',
+  soak: 'soak',
+  dry: 'dry',
+  rest: 'rest',
+  humidity: 'humidity',
+}
 
 /** The finished step of a task, where one tap is enough; null where something has to be said. */
 export function taskPress({ kind, pieces, item, because, add }: Task, lot: LotSummary | undefined, nowMs: Milliseconds): PlanPress | null {

@@ -73,7 +73,8 @@ async function toBench(): Promise<void> {
         >
           New recipe
         </VBtn>
-        <label class="file big-target">Take in a file<input type="file" accept="application/json,.json" class="visually-hidden" @change="fromFile" /></label>
+        <label class="file big-target">Take in a file
+          <input type="file" accept="application/json,.json" class="visually-hidden" @change="fromFile" /></label>
       </template>
       <VBtn
         v-if="recipes?.length"

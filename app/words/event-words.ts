@@ -97,7 +97,8 @@ const TELL: { [K in EventKind]: Teller<K> } = {
         : c.is === 'hygrometer'
           ? `${error >= 0 ? '+' : '−'}${formatNumber(Math.abs(error), 1, as.decimal)} % RH`
           : formatOffset(error, as)
-    return `${c.instrument} checked: off by ${off}, ${c.passed ? 'passed' : 'NOT passed, not to be used'}${c.offsetC === 0 ? '' : '; from now on the offset is taken off'}.`
+    return `${c.instrument} checked: off by ${off}, `
+      + `${c.passed ? 'passed' : 'NOT passed, not to be used'}${c.offsetC === 0 ? '' : '; from now on the offset is taken off'}.`
   },
   plan_changed: (t, c, as) => {
     const whose = c.pieces === null ? '' : ` for ${piecesWords(c.pieces)}`
@@ -125,19 +126,24 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     const states = c.meat
     const each = lines.map(
       (line, i) =>
-        `${states[i]!.code} ${line.cut} “${line.weight.typed}” at “${line.temperature.typed}”${states[i]!.state === 'in' ? '' : `, ${states[i]!.state === 'held' ? 'held' : 'sent back'}: ${line.reason}`}`,
+        `${states[i]!.code} ${line.cut} “${line.weight.typed}” at `
+        + `“${line.temperature.typed}”${states[i]!.state === 'in'
+          ? ''
+          : `, ${states[i]!.state === 'held' ? 'held' : 'sent back'}: ${line.reason}`}`,
     )
     return `Delivery from ${t.supplier}${t.document ? `, ${t.document}` : ''}: ${each.join('; ')}.`
   },
   meat_cut: (t, c, as) => {
     const gone = (['trim', 'bone', 'rind'] as const).flatMap(part => (t[part] ? [`${part} “${t[part].typed}”`] : []))
     const made = t.pieces.map((piece, i) => `${c.labels[i]} “${piece.typed}”`)
-    return `${CUTTING_WORDS[t.kind]} ${c.from}: ${made.join(', ')}${gone.length ? `; ${gone.join(', ')}` : ''}; ${formatMeat(c.unaccountedG, as)} unaccounted.`
+    return `${CUTTING_WORDS[t.kind]} ${c.from}: ${made.join(', ')}${gone.length ? `; ${gone.join(', ')}` : ''}; `
+      + `${formatMeat(c.unaccountedG, as)} unaccounted.`
   },
   ingredient_opened: () => 'Opened.',
   stock_moved: t => `${t.kind === 'discarded' ? 'Thrown away' : 'Used without a lot'}: “${t.amount.typed}”.`,
   stock_counted: (t, c, as) =>
-    `Counted “${t.counted.typed}”; the book said ${formatIngredient(c.bookG, as, GRAMS_SHOWN)}, off by ${formatIngredient(c.differenceG, as, GRAMS_SHOWN)}${c.off ? ', more than the scales explain' : ''}.`,
+    `Counted “${t.counted.typed}”; the book said ${formatIngredient(c.bookG, as, GRAMS_SHOWN)}, `
+    + `off by ${formatIngredient(c.differenceG, as, GRAMS_SHOWN)}${c.off ? ', more than the scales explain' : ''}.`,
   party_added: t => `${t.kind === 'supplier' ? 'Supplier' : 'Customer'} added: ${t.name}.`,
   party_changed: (t, c) =>
     `${c.before.name} changed: ${[t.name, t.contact, t.approval, t.note].filter(Boolean).join(', ')}.`,
@@ -160,20 +166,24 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     `Into the smoke, ${t.smoker}; target core ${formatTemperature(c.targetCoreC, as)}${uncheckedWords(t)}.`,
   run_read: (t) => {
     const count = t.count ?? t.readings?.length ?? 0
-    return `${count} ${t.phase === 'cool' ? 'cooling' : 'smoke'} ${count === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
+    return `${count} ${t.phase === 'cool' ? 'cooling' : 'smoke'} `
+      + `${count === 1 ? 'reading' : 'readings'}${t.source === 'csv' ? ' from CSV' : ''}.`
   },
   run_pulled: (_t, c, as) =>
     c.hottestC === null
       ? 'Taken out, smoked cold.'
       : `Pulled; hottest core ${formatTemperature(c.hottestC, as)}.`,
   sliced: (t, c, as) =>
-    `Sliced${c.pieces ? ` ${piecesWords(c.pieces)}` : ''}: ${t.packs.length} packs${t.readyWeight ? `, ready to slice “${t.readyWeight.typed}”` : ''}; ${formatMeat(c.outG, as)} in all${uncheckedWords(t)}.`,
+    `Sliced${c.pieces ? ` ${piecesWords(c.pieces)}` : ''}: ${t.packs.length} `
+    + `packs${t.readyWeight ? `, ready to slice “${t.readyWeight.typed}”` : ''}; `
+    + `${formatMeat(c.outG, as)} in all${uncheckedWords(t)}.`,
   sent: t => `${t.packCodes.length} packs sent to ${t.customer}.`,
   second_applied: (_t, c, as) => `Second application; now ${nitriteOf(c, as)}.`,
   weighed_after: (t, c, as) =>
     `${c.method === 'excess' ? 'Weighed back' : 'Out of the brine'}: “${t.weight.typed}”; now ${nitriteOf(c, as)}.`,
   lab_result: (t, c, as) =>
-    `Laboratory: ${formatPpm(t.residual, as)} left in the product (${t.laboratory}, ${t.report})${c.maxPpm === undefined ? '' : `, ${formatPpm(c.maxPpm, as)} allowed`}.`,
+    `Laboratory: ${formatPpm(t.residual, as)} left in the product (${t.laboratory}, `
+    + `${t.report})${c.maxPpm === undefined ? '' : `, ${formatPpm(c.maxPpm, as)} allowed`}.`,
   mix_made: (t, c, as) =>
     `Mixed ${t.name}, ${formatMeat(c.massG, as)}, for ${t.forKg} kg at ${formatPpm(c.ppm, as)}.`,
   recipe_written: (t, c) =>

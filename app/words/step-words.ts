@@ -97,7 +97,10 @@ function cutWords({ into, offcuts, whole }: Extract<StepInput, { kind: 'cut' }>,
 }
 
 /** "“5.1 kg”", or each group of pieces with its weight. */
-function weighedWords({ weight, groups = [] }: Extract<StepInput, { kind: 'weigh' }>, labels: readonly (readonly (number | string)[])[]): string {
+function weighedWords(
+  { weight, groups = [] }: Extract<StepInput, { kind: 'weigh' }>,
+  labels: readonly (readonly (number | string)[])[],
+): string {
   if (weight) return `“${weight.typed}”`
   return wordList(groups.map((group, i) => `${wordList(labels[i] ?? [])} “${group.weight.typed}”`))
 }

@@ -35,7 +35,8 @@ const end = (rows: readonly HashedRow[]) => ({ id: rows.length, hash: rows.at(-1
 
 describe('the chain', () => {
   it('is the SHA-256 of the documented array: worked out by hand for the first record', () => {
-    const text = `["${FIRST_HASH}",1,"turned",3,"Ada","Cold room",1700000000001,"America/Chicago","1","{\\"a\\":1}","{}",null,"[\\"L-0001\\"]",null,null]`
+    const text = `["${FIRST_HASH}",1,"turned",3,"Ada","Cold `
+      + 'room",1700000000001,"America/Chicago","1","{\\"a\\":1}","{}",null,"[\\"L-0001\\"]",null,null]'
     expect(chainText(FIRST_HASH, bookRow(1))).toBe(text)
     expect(walkChain(CHAIN_START, [{ ...bookRow(1), hash: sha256(text) }], sha256).breaks).toEqual([])
     expect(chainText(FIRST_HASH, { ...bookRow(1), touched: '{}' })).toBe(`${text.slice(0, -1)},"{}"]`)

@@ -106,7 +106,12 @@ export function breachesOf(
     : []
   const open = lines.flatMap(line => outside(line, decided))
   const hung = all.filter(line => line.stage === 'hang')
-  return [...hangBreaches(hung, hungC), ...long, ...hard.map(one => ({ ...one, reason: 'place_warm' as const })), ...sumBreach(open, limitC)]
+  return [
+    ...hangBreaches(hung, hungC),
+    ...long,
+    ...hard.map(one => ({ ...one, reason: 'place_warm' as const })),
+    ...sumBreach(open, limitC),
+  ]
 }
 
 /** Hung to dry, outside its plan: each place by its own warmth. */

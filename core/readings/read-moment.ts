@@ -13,16 +13,18 @@ export interface MomentOptions {
 
 const two = (text: string) => text.padStart(2, '0')
 
+const DATE = /(\d{4})-(\d{1,2})-(\d{1,2})|(\d{1,2})[./](\d{1,2})[./](\d{4})/
+const CLOCK = /(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?/
+const OFFSET = /Z|[+-]\d{2}:?\d{2}/
+const MOMENT = new RegExp(`^(?:${DATE.source})?[T ]*${CLOCK.source}\\s*(${OFFSET.source})?$`, 'i')
+
 /**
  * A moment as loggers and people write it: "2026-11-23 08:15", with T, seconds, Z or an offset; "23/11/2026 8:15";
  * "8:15" on `onDate`. Milliseconds since 1970 UTC, or null when it is none of these.
  */
 export function readMoment(raw: string, options: MomentOptions): Milliseconds | null {
   const text = raw.trim()
-  const parts
-    = /^(?:(\d{4})-(\d{1,2})-(\d{1,2})|(\d{1,2})[./](\d{1,2})[./](\d{4}))?[T ]*(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/i.exec(
-      text,
-    )
+  const parts = MOMENT.exec(text)
   if (!parts) return null
   const [, isoYear, isoMonth, isoDay, first, second, slashYear, hour, minute, seconds, offset] = parts
   const date = isoYear

@@ -8,5 +8,8 @@ export function formatSpan(ms: Milliseconds): string {
   const minutes = Math.round(ms / MS_PER_MINUTE)
   if (minutes >= LONGEST_IN_HOURS) return `${Math.round(ms / MS_PER_DAY)} days`
   if (minutes < MINUTES_PER_HOUR) return `${minutes} min`
-  return minutes % MINUTES_PER_HOUR === 0 ? `${minutes / MINUTES_PER_HOUR} h` : `${Math.floor(minutes / MINUTES_PER_HOUR)} h ${minutes % MINUTES_PER_HOUR} min`
+  return minutes % MINUTES_PER_HOUR === 0
+    ? `${minutes / MINUTES_PER_HOUR} h`
+    : `${Math.floor(minutes / MINUTES_PER_HOUR)} h `
+      + `${minutes % MINUTES_PER_HOUR} min`
 }

@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { celsiusToFahrenheit, fahrenheitToCelsius, GRAMS_PER_OUNCE, GRAMS_PER_POUND, OUNCES_PER_POUND, type Grams, type Ppm } from './quantities'
+import {
+  celsiusToFahrenheit,
+  fahrenheitToCelsius,
+  GRAMS_PER_OUNCE,
+  GRAMS_PER_POUND,
+  OUNCES_PER_POUND,
+  type Grams,
+  type Ppm,
+} from './quantities'
 
 describe('units', () => {
   it('a pound is 16 ounces, to the last figure of its definition', () => {

@@ -128,7 +128,8 @@ export async function startMariadb(
   )
   if (!up)
     throw new Error(
-      `MariaDB did not start; the end of ${join(folder, 'mariadb.log')}:\n${readFileSync(join(folder, 'mariadb.log'), 'utf8').slice(-2500)}`,
+      'MariaDB did not start; the end of '
+      + `${join(folder, 'mariadb.log')}:\n${readFileSync(join(folder, 'mariadb.log'), 'utf8').slice(-2500)}`,
     )
   await client(`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4;
     CREATE USER IF NOT EXISTS 'veldmoor'@'127.0.0.1';

@@ -58,7 +58,9 @@ async function applicationUser(entry, demo) {
     return null
   }
   throw new Advice(
-    `The application is not run as root, and its own user (${user.name}) cannot read ${entry}. Put the program where every user may read it, /srv say, or start it as an ordinary user. In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.`,
+    `The application is not run as root, and its own user (${user.name}) cannot read ${entry}. `
+    + 'Put the program where every user may read it, /srv say, or start it as an ordinary user. '
+    + 'In a container that holds nothing else, VELDMOOR_AS_ROOT=1 runs it as root all the same.',
   )
 }
 

@@ -43,7 +43,9 @@ export const makeBesides = adminUrl =>
       catch (error) {
         if (error.parent?.code !== 'ER_DBACCESS_DENIED_ERROR') throw error
         throw new Advice(
-          `A back-up is loaded beside the shop first, and the owner of this database may not make ${quoted(one)}. Nothing was changed. Have this run by whoever may: GRANT ALL ON \`${databaseOf(adminUrl)}%\`.* TO that user WITH GRANT OPTION`,
+          'A back-up is loaded beside the shop first, and the owner of this database may not make '
+          + `${quoted(one)}. Nothing was changed. Have this run by whoever may: `
+          + `GRANT ALL ON \`${databaseOf(adminUrl)}%\`.* TO that user WITH GRANT OPTION`,
         )
       }
     }

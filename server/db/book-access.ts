@@ -79,7 +79,8 @@ export function bookAccess(
     },
     lockHead: async () => {
       const [head] = await sequelize.query<{ lastId: number; hash: string; lastAtMs: Milliseconds; databaseMs: Milliseconds }>(
-        `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, ${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`,
+        `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, `
+        + `${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`,
         select,
       )
       if (!head) throw new Error('the book has no head')
@@ -97,7 +98,8 @@ export function bookAccess(
         ? []
         : await sequelize.query<RecordTexts>(
             `SELECT id, IF(${LONG_READINGS}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
-          IF(${LONG_READINGS}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed FROM events WHERE id IN (${ids.map(Number).join(', ')})`,
+          IF(${LONG_READINGS}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed
+            FROM events WHERE id IN (${ids.map(Number).join(', ')})`,
             select,
           ),
     firstFree: async (afterId) => {

@@ -38,7 +38,8 @@ export async function guardBook(admin: Sequelize): Promise<void> {
   catch (error) {
     if ((error as { parent?: { code?: string } }).parent?.code !== 'ER_BINLOG_CREATE_ROUTINE_NEED_SUPER') throw error
     throw new Error(
-      'This MariaDB keeps a binary log and lets nobody but its administrator make triggers. Have it run once: SET GLOBAL log_bin_trust_function_creators = 1 (and in its settings file)',
+      'This MariaDB keeps a binary log and lets nobody but its administrator make triggers. '
+      + 'Have it run once: SET GLOBAL log_bin_trust_function_creators = 1 (and in its settings file)',
       { cause: error },
     )
   }

@@ -45,7 +45,8 @@ export const connect = (url: string, poolSize: number, { impatient = false }: Co
       ...TEXT_AS_IT_STANDS,
       connectTimeout: CONNECT_TIMEOUT_MS,
       ...(impatient ? { socketTimeout: PATIENCE_MS } : {}),
-      initSql: `SET SESSION sql_mode = '${SQL_MODE}', max_statement_time = ${impatient ? PATIENCE_MS / MS_PER_SECOND : 0}, in_predicate_conversion_threshold = 0`,
+      initSql: `SET SESSION sql_mode = '${SQL_MODE}', max_statement_time = `
+        + `${impatient ? PATIENCE_MS / MS_PER_SECOND : 0}, in_predicate_conversion_threshold = 0`,
     },
     timezone: '+00:00',
     logging: false,

@@ -15,7 +15,8 @@ async function refuseSmallPackets(admin: Sequelize): Promise<void> {
   })
   if (Number(row!.packet) < LEAST_PACKET)
     throw new Error(
-      `this MariaDB takes ${Math.floor(Number(row!.packet) / 1024 ** 2)} MB at a time, and a photo of 10 MB needs 32: set max_allowed_packet = 64M in its settings and restart it`,
+      `this MariaDB takes ${Math.floor(Number(row!.packet) / 1024 ** 2)} MB at a time, `
+      + 'and a photo of 10 MB needs 32: set max_allowed_packet = 64M in its settings and restart it',
     )
 }
 

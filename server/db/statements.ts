@@ -101,7 +101,8 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
     update: (filter: Filter, change: Filter): string | null => {
       const set = Object.entries(change).filter(([, value]) => value !== undefined)
       if (set.length === 0) return null
-      return `UPDATE ${name} SET ${set.map(([key, value]) => `${known(quoted, key)} = ${quoting.value(value, attributes[key]!)}`).join(', ')}${whereText(filter)}`
+      const sets = set.map(([key, value]) => `${known(quoted, key)} = ${quoting.value(value, attributes[key]!)}`)
+      return `UPDATE ${name} SET ${sets.join(', ')}${whereText(filter)}`
     },
   }
 }

@@ -67,14 +67,16 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
         await rows<{ lotId: number; meatLotId: number; greenG: string }>(
           lotIds,
           ids => `
-      SELECT lot_id AS lotId, meat_lot_id AS meatLotId, SUM(green_g) AS greenG FROM pieces WHERE voided = 0 AND parent_id IS NULL AND lot_id IN (${ids}) GROUP BY lot_id, meat_lot_id`,
+      SELECT lot_id AS lotId, meat_lot_id AS meatLotId, SUM(green_g) AS greenG FROM pieces WHERE voided = 0
+        AND parent_id IS NULL AND lot_id IN (${ids}) GROUP BY lot_id, meat_lot_id`,
         )
       ).map(row => ({ ...row, greenG: Number(row.greenG) })),
     runsOf: lotIds =>
       rows(
         lotIds,
         ids => `
-      SELECT DISTINCT p.lot_id AS lotId, p.id AS pieceId, r.run_id AS runId FROM pieces p JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`,
+      SELECT DISTINCT p.lot_id AS lotId, p.id AS pieceId, r.run_id AS runId FROM pieces p
+        JOIN run_pieces r ON r.piece_id = p.id AND r.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids})`,
       ),
     usesOf: ingredientLotIds =>
       rows(
@@ -83,7 +85,8 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       SELECT u.ingredient_lot_id AS ingredientLotId, l.code, ${epochMs('COALESCE(s.from_at, u.applied_at, l.rubbed_at)')} AS atMs,
         CAST(u.weighed_g AS DOUBLE) AS massG, CAST(COALESCE(u.readability_g, l.mix_readability_g) AS DOUBLE) AS readabilityG,
         u.weighed_typed AS typed, COALESCE(s.by_id, l.rubbed_by_id) AS byId, COALESCE(u.scale_id, l.mix_scale_id) AS scaleId
-      FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id LEFT JOIN steps s ON s.id = u.step_id WHERE u.voided = 0 AND u.ingredient_lot_id IN (${ids}) ORDER BY u.id`,
+      FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id LEFT JOIN steps s ON s.id = u.step_id WHERE u.voided = 0
+      AND u.ingredient_lot_id IN (${ids}) ORDER BY u.id`,
       ),
     bundlesOf: async (lotIds) => {
       // By the index alone, which holds all of this but the codes.
@@ -98,8 +101,10 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       }>(
         lotIds,
         ids => `
-        SELECT p.lot_id AS lotId, d.customer_id AS customerId, p.step_id AS stepId, COUNT(*) AS packs, SUM(p.net_g) AS massG, MIN(p.id) AS firstId, MAX(p.id) AS lastId
-        FROM packs p LEFT JOIN dispatches d ON d.id = p.dispatch_id AND d.voided = 0 WHERE p.voided = 0 AND p.lot_id IN (${ids}) GROUP BY p.lot_id, d.customer_id, p.step_id`,
+        SELECT p.lot_id AS lotId, d.customer_id AS customerId, p.step_id AS stepId, COUNT(*) AS packs,
+          SUM(p.net_g) AS massG, MIN(p.id) AS firstId, MAX(p.id) AS lastId
+        FROM packs p LEFT JOIN dispatches d ON d.id = p.dispatch_id AND d.voided = 0 WHERE p.voided = 0
+        AND p.lot_id IN (${ids}) GROUP BY p.lot_id, d.customer_id, p.step_id`,
       )
       const named
         = found.length > CODES_FOR
@@ -129,12 +134,14 @@ export function threadReader(sequelize: Sequelize, transaction?: Transaction): T
       const [byLot, byCustomer] = await Promise.all([
         total(
           ids =>
-            `SELECT lot_id AS id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY lot_id`,
+            'SELECT lot_id AS id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0 AND lot_id '
+            + `IN (${ids}) GROUP BY lot_id`,
         ),
         // Added up by sending first: there are five times fewer of them than packs.
         total(
           ids => `SELECT d.customer_id AS id, SUM(s.packs) AS packs, SUM(s.massG) AS massG FROM (
-          SELECT dispatch_id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0 AND lot_id IN (${ids}) GROUP BY dispatch_id) s
+          SELECT dispatch_id, COUNT(*) AS packs, SUM(net_g) AS massG FROM packs WHERE voided = 0
+            AND lot_id IN (${ids}) GROUP BY dispatch_id) s
           LEFT JOIN dispatches d ON d.id = s.dispatch_id AND d.voided = 0 GROUP BY d.customer_id`,
         ),
       ])

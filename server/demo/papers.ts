@@ -26,7 +26,8 @@ export function demoCertificate(product: string, lot: string, number: string): B
   })
   const table = ['0000000000 65535 f ', ...places.map(place => `${String(place).padStart(10, '0')} 00000 n `)]
   return Buffer.from(
-    `${body}xref\n0 ${table.length}\n${table.join('\n')}\ntrailer << /Size ${table.length} /Root 1 0 R >>\nstartxref\n${body.length}\n%%EOF\n`,
+    `${body}xref\n0 ${table.length}\n${table.join('\n')}\ntrailer << /Size ${table.length} /Root 1 0 R `
+    + `>>\nstartxref\n${body.length}\n%%EOF\n`,
     'latin1',
   )
 }

@@ -157,7 +157,8 @@ export interface LotSummary {
 
 /** Of a lot, what the Ledger's list shows. */
 export const LOT_ROW = [
-  'code', 'cut', 'rind', 'rubbedOn', 'greenG', 'judgement', 'cureEndedAtMs', 'openHolds', 'runs', 'packs', 'packsG', 'unsent', 'readyG', 'leftG', 'unsliced',
+  'code', 'cut', 'rind', 'rubbedOn', 'greenG', 'judgement', 'cureEndedAtMs', 'openHolds', 'runs',
+  'packs', 'packsG', 'unsent', 'readyG', 'leftG', 'unsliced',
 ] as const satisfies readonly (keyof LotSummary)[]
 export type LotRow = Pick<LotSummary, (typeof LOT_ROW)[number]>
 /** Lots a page. */

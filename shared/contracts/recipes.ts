@@ -85,7 +85,10 @@ export const recipeSchema = (): object => ({
   ...z.toJSONSchema(recipeFile, { io: 'input' }),
   title: 'Cure recipes',
   description:
-    'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent and 0 ppm, by any method; days.bestBy is not before days.readyFrom.',
+    'On green weight. Shares and fractions are mass fractions, 0 to 1; nitritePpm is ppm as NaNO2. '
+    + 'A seasoning\'s amount is per cent of green weight, grams per kilogram of it, or grams a piece, '
+    + 'as `per` says; its fractions come to 1 at most. Salt-only recipes have no agent and 0 ppm, by any method; '
+    + 'days.bestBy is not before days.readyFrom.',
 })
 
 /** `made`: how many lots by it; `lots`: the latest of them. */

@@ -32,7 +32,8 @@ export function residualWords(r: ResidualView, as: Notation): string {
     case 'not_finished':
       return `Not shown yet: the finished weight is missing; ${limit} (${r.source}).${least}`
     case 'over':
-      return `Not shown: by its weights up to ${bound} may be left, and ${limit} (${r.source}). A laboratory result shows what it really is.`
+      return `Not shown: by its weights up to ${bound} may be left, and ${limit} (${r.source}). `
+        + 'A laboratory result shows what it really is.'
     case null:
       return ''
   }

@@ -21,7 +21,9 @@ const CUT_WORDS = { on: 'rind-on', off: 'rind-off' } as const
 export const ruleWords = (j: Judgement, as: Notation): string => {
   const text
     = j.row.basis === 'ingoing_ion' ? ` (${formatNumber(j.row.maxPpm!, 0, as.decimal)} mg/kg as nitrite ion)` : ''
-  return `${formatPpm(j.maxPpm, as)}${text} for ${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut === 'other' ? 'another cut' : j.cut}, ${isWet(j.method) ? 'wet' : 'dry'} cure`
+  return `${formatPpm(j.maxPpm, as)}${text} for `
+    + `${j.row.rind === 'any' ? '' : `${CUT_WORDS[j.rind]} `}${j.cut === 'other' ? 'another cut' : j.cut}, `
+    + `${isWet(j.method) ? 'wet' : 'dry'} cure`
 }
 
 const fix = (j: Judgement, as: Notation, readabilityG: Grams): string => {
@@ -58,13 +60,15 @@ export function verdictWords(j: Judgement, as: Notation, readabilityG: Grams): s
     case 'up_to':
       return `${got}, limit ${ruleWords(j, as)}. What the meat took up is not known without a test: cool it as if it were not cured.`
     case 'outside_house':
-      return `${upperFirst(`${upTo}${beside(lot.ppm, missed)}`)}, inside the law but not inside this shop's own limits${houseWords(j, as)}.${then}`
+      return `${upperFirst(`${upTo}${beside(lot.ppm, missed)}`)}, inside the law but not inside this shop's own `
+        + `limits${houseWords(j, as)}.${then}`
     case 'above_limit':
       return `${upperFirst(`${upTo}${beside(lot.ppm, j.maxPpm)}`)}, limit ${ruleWords(j, as)}.${then}`
     case 'limit_not_shown':
       return `${got}, but it may be up to ${beside(lot.highPpm, j.maxPpm)}; limit ${ruleWords(j, as)}.${then}`
     case 'below_floor':
-      return `${upperFirst(`${upTo}${beside(lot.ppm, j.floorPpm)}`)}, below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
+      return `${upperFirst(`${upTo}${beside(lot.ppm, j.floorPpm)}`)}, `
+        + `below the floor of ${floor} (${j.floorSource}): too little is a hazard too.${then}`
     case 'floor_not_shown':
       return `${got}, but it may be only ${beside(lot.lowPpm, j.floorPpm)}; floor ${floor} (${j.floorSource}).${then}`
     case 'no_nitrite':
@@ -79,7 +83,8 @@ const whichWords = ({ decides }: Judgement): string =>
 /** Nobody weighed all of it: nothing but the least can be said. */
 const openWords = (j: Judgement, as: Notation): string => {
   const least = j.lot!.lowPpm > 0 ? `at least ${formatPpm(j.lot!.lowPpm, as)}` : 'how much is not known'
-  return `${upperFirst(`${whichWords(j)}${least}`)}, and more went on that nobody weighed: the limit of ${ruleWords(j, as)} is not shown. The owner decides.`
+  return `${upperFirst(`${whichWords(j)}${least}`)}, and more went on that nobody weighed: `
+    + `the limit of ${ruleWords(j, as)} is not shown. The owner decides.`
 }
 
 const houseWords = (j: Judgement, as: Notation): string => {
@@ -111,7 +116,8 @@ export function doubtWords(j: Judgement, as: Notation): string {
   const least = j.meaning === 'upper_bound' ? '' : `${formatPpm(j.lot.lowPpm, as)} to `
   const widest = j.pieces.reduce((wide, piece) => Math.max(wide, piece.expandedPpm), 0)
   const each = j.pieces.length > 1 && Number.isFinite(widest) ? `; each piece ± ${formatPpm(widest, as)} or better` : ''
-  return `At worst ${j.meaning === 'upper_bound' ? 'up to ' : least}${formatPpm(j.lot.highPpm, as)}; ± ${formatPpm(j.lot.expandedPpm, as)} (k = 2)${each}.`
+  return `At worst ${j.meaning === 'upper_bound' ? 'up to ' : least}${formatPpm(j.lot.highPpm, as)}; `
+    + `± ${formatPpm(j.lot.expandedPpm, as)} (k = 2)${each}.`
 }
 
 /** The line under every verdict. */
@@ -121,7 +127,11 @@ export const standingWords = (j: Judgement, as: Notation): string => {
     ? `confirmed by ${j.confirmed.by} on ${formatDateInYear(j.confirmed.on, as.dates)}`
     : 'not confirmed by this shop'
   const lab = j.residual.length
-    ? ` Before it goes out it must be shown what is left in the product, by its finished weight or by a laboratory${j.residual.some(row => row.maxPpm !== null) ? ` (${j.residual.flatMap(row => (row.maxPpm === null ? [] : formatPpm(row.maxPpm, as))).join(', ')} at most)` : ''}.`
+    ? ' Before it goes out it must be shown what is left in the product, '
+    + 'by its finished weight or by a '
+    + `laboratory${j.residual.some(row => row.maxPpm !== null)
+      ? ` (${j.residual.flatMap(row => (row.maxPpm === null ? [] : formatPpm(row.maxPpm, as))).join(', ')} at most)`
+      : ''}.`
     : ''
   return `${rules}; ${confirmed}.${lab} An aid: your inspector and local code decide.`
 }
@@ -142,12 +152,15 @@ export const METHOD_WORDS: Record<CureMethod, { name: string; means: string }> =
   dry: {
     name: 'Measured dry',
     means:
-      'All that is weighed goes on: the ppm is what went in. Liquid that leaves takes some along, most on the first day: keep that in the bag or tub, pour off later, and tell roughly how much, or the lot cools by the stricter rule.',
+      'All that is weighed goes on: the ppm is what went in. '
+      + 'Liquid that leaves takes some along, most on the first day: keep that in the bag or tub, pour off later, '
+      + 'and tell roughly how much, or the lot cools by the stricter rule.',
   },
   two_applications: {
     name: 'Two applications',
     means:
-      'Half now, the rest after the first draining: the ppm is what goes in with both. Tell roughly how much was drained: the least that stayed decides how the lot cools.',
+      'Half now, the rest after the first draining: the ppm is what goes in with both. '
+      + 'Tell roughly how much was drained: the least that stayed decides how the lot cools.',
   },
   excess: {
     name: 'Excess (salt box)',

@@ -101,7 +101,8 @@ it('undo stays at hand for ten minutes, after the line that offered it has gone'
 it('with no room left on the disk the page says so, the entry waits in it, and goes in once there is room', async () => {
   await open('/cold-room')
   await shop.sql(
-    'CREATE TRIGGER no_room BEFORE INSERT ON events FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'',
+    'CREATE TRIGGER no_room BEFORE INSERT ON events FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = '
+    + '1114, MESSAGE_TEXT = \'The table is full\'',
   )
   await type(page(), 'Reads now', '3.9')
   await page().keyboard.press('Enter')

@@ -32,7 +32,8 @@ describe.each(DEVICES)('lots after their rub, on a %s', (_device, width, height)
   })
   const steps = async (code: string, kind: string) =>
     await shop.sql<{ from_at: string; pieces: string; figures: string }>(
-      `SELECT s.* FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = '${code}' AND s.kind = '${kind}' AND s.voided = 0 ORDER BY s.from_at, s.id`,
+      `SELECT s.* FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = '${code}' AND s.kind = '${kind}' `
+      + 'AND s.voided = 0 ORDER BY s.from_at, s.id',
     )
 
   it('a rack cure is drained by a rough amount, and another told an hour late lies before it', async () => {

@@ -53,7 +53,8 @@ describe.each(DEVICES)('plans, on a %s', (_device, width, height) => {
     await tap(page, 'L-0011', 'Tacky')
     await rowSays(page, 'L-0011', 'next: hot smoke')
     const steps = await shop.sql<{ kind: string }>(
-      'SELECT s.kind FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = \'L-0011\' AND s.voided = 0 AND s.kind <> \'turn\' ORDER BY s.from_at, s.id',
+      'SELECT s.kind FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = \'L-0011\' AND s.voided = 0 AND '
+      + 's.kind <> \'turn\' ORDER BY s.from_at, s.id',
     )
     expect(steps.map(step => step.kind)).toEqual(['rub', 'out', 'rest', 'dry', 'look', 'look'])
   })

@@ -51,15 +51,17 @@ afterAll(async () => {
   await shop.close()
 })
 
+const WAITING = [
+  'Reading the book', 'Laying out', 'Opening the drawer', 'Looking for the measuring',
+  'Fetching the card', 'Clearing the big bowl', 'Turning the pages',
+]
 const open = async (path: string) => {
   await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
   await until(
     visit.page,
-    () =>
-      document.querySelector('h1')
-      && !/Reading the book|Laying out|Opening the drawer|Looking for the measuring|Fetching the card|Clearing the big bowl|Turning the pages/.test(
-        document.body.innerText,
-      ),
+    (waiting: string[]) =>
+      document.querySelector('h1') && !waiting.some(words => document.body.innerText.includes(words)),
+    WAITING,
   )
 }
 /** How far the page reaches over its side, once it has taken the size. */

@@ -107,7 +107,8 @@ it('on one face, never turned: looked at on day 2, and more put on where it is b
   await tap(page, code, 'It is on')
   await says(page, `${code}: more on the flesh`)
   await rowSays(page, code, 'salt last went on today')
-  const [put] = await shop.sql<{ unweighed: unknown; face: string }>('SELECT unweighed, face FROM lot_ingredients WHERE step_id IS NOT NULL')
+  const [put] = await shop.sql<{ unweighed: unknown; face: string }>('SELECT unweighed, face FROM lot_ingredients WHERE '
+    + 'step_id IS NOT NULL')
   expect(put).toMatchObject({ face: 'flesh' })
   expect(Number(put!.unweighed)).toBe(1)
   await pass(6 * DAY)
@@ -133,7 +134,8 @@ it('salt only, salted again on the face that comes up for three days, out when i
     await says(page, `${code}: drained`)
   }
   const puts = await shop.sql<{ g: unknown; face: string }>(
-    `SELECT weighed_g AS g, face FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id WHERE l.code = '${code}' AND step_id IS NOT NULL ORDER BY u.id`,
+    `SELECT weighed_g AS g, face FROM lot_ingredients u JOIN lots l ON l.id = u.lot_id WHERE l.code = '${code}' `
+    + 'AND step_id IS NOT NULL ORDER BY u.id',
   )
   expect(puts.map(put => [Number(put.g), put.face])).toEqual([[12, 'up'], [8, 'up'], [6.5, 'up']])
   await pass(4 * DAY)
@@ -307,7 +309,11 @@ it('no smoke, sealed to even out, then part-frozen, with an alarm on the open pa
   await tap(page, code, 'Resting, part-frozen')
   await rowSays(page, code, 'resting part-frozen since')
   await pass(0.8)
-  await until(page, (lot: string) => document.querySelector('[aria-label="Just now"]')?.textContent?.includes(`${lot}: Slice and pack`), code)
+  await until(
+    page,
+    (lot: string) => document.querySelector('[aria-label="Just now"]')?.textContent?.includes(`${lot}: Slice and pack`),
+    code,
+  )
   expect(await axeByDayAndNight(page)).toEqual([])
   await press(page, `Seen: ${code}`)
   expect(await kinds(code)).toEqual(['rub', 'out', 'dry', 'look', 'fry_test', 'flavour', 'rest'])
@@ -321,7 +327,8 @@ it('hung for weeks to its weight, in drier air week by week, each piece weighed'
   const { page } = visit
   const code = await rub('hung')
   const [first, second] = await shop.sql<{ id: number; green: number }>(
-    `SELECT p.id, CAST(p.green_g AS DOUBLE) AS green FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' ORDER BY p.number`,
+    'SELECT p.id, CAST(p.green_g AS DOUBLE) AS green FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '
+    + `'${code}' ORDER BY p.number`,
   )
   const weigh = async (lost: number) => {
     await tap(page, code, 'Weigh…')

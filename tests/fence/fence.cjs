@@ -3,8 +3,18 @@ const no = (name, from, to) => ({ name, severity: 'error', from: { path: from },
 const pkg = (...names) => `(^|node_modules/)(${names.join('|')})(/|$)`
 module.exports = {
   forbidden: [
-    { name: 'core-imports-only-core', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/fixtures/' }, to: { pathNot: `^core/|${pkg('temporal-polyfill', 'temporal-spec')}` } },
-    { name: 'core-tests-stay-headless', severity: 'error', from: { path: '^core/.*\\.test\\.ts$' }, to: { pathNot: `^core/|${pkg('vitest', 'fast-check', 'crypto')}` } },
+    {
+      name: 'core-imports-only-core',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/fixtures/' },
+      to: { pathNot: `^core/|${pkg('temporal-polyfill', 'temporal-spec')}` },
+    },
+    {
+      name: 'core-tests-stay-headless',
+      severity: 'error',
+      from: { path: '^core/.*\\.test\\.ts$' },
+      to: { pathNot: `^core/|${pkg('vitest', 'fast-check', 'crypto')}` },
+    },
     no('contracts-stay-shared', '^shared/', `^(app|server)/|${pkg('vue', 'pinia', 'h3', 'sequelize')}`),
     no('browser-never-server', '^app/', `^server/|${pkg('sequelize')}`),
     no('server-never-browser', '^server/', '^app/'),
@@ -12,11 +22,31 @@ module.exports = {
     no('services-know-no-http', '^server/(services|db)/', `^server/(api|http)/|${pkg('h3', 'nitropack')}`),
     no('migrations-are-frozen', '^server/db/migrations/', '^(core|shared|app|server/(services|db/tables))/'),
     no('workers-are-headless', '^app/workers/', `^app/(stores|pages|components)/|${pkg('vue', 'pinia', 'vuetify')}`),
-    { name: 'services-use-repositories', severity: 'error', from: { path: '^server/services/' }, to: { path: pkg('sequelize') } },
-    { name: 'workplaces-are-apart', severity: 'error', from: { path: '^app/components/([^/]+)/' }, to: { path: '^app/components/', pathNot: '^app/components/($1|common|beam|twine|steps|plans)/' } },
+    {
+      name: 'services-use-repositories',
+      severity: 'error',
+      from: { path: '^server/services/' },
+      to: { path: pkg('sequelize') },
+    },
+    {
+      name: 'workplaces-are-apart',
+      severity: 'error',
+      from: { path: '^app/components/([^/]+)/' },
+      to: { path: '^app/components/', pathNot: '^app/components/($1|common|beam|twine|steps|plans)/' },
+    },
     // Commands begin before packages are installed: what they import statically, directly or through each other, is theirs or Node's.
-    { name: 'commands-start-bare', severity: 'error', from: { path: '^scripts/', pathNot: '\\.test\\.ts$' }, to: { pathNot: '^scripts/', dependencyTypesNot: ['core'], dynamic: false } },
-    { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(#imports|#components)$' } },
+    {
+      name: 'commands-start-bare',
+      severity: 'error',
+      from: { path: '^scripts/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^scripts/', dependencyTypesNot: ['core'], dynamic: false },
+    },
+    {
+      name: 'no-unresolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^(#imports|#components)$' },
+    },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

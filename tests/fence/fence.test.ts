@@ -15,7 +15,8 @@ const BREACHES: Record<string, [file: string, code: string]> = {
   'contracts-stay-shared': ['shared/contracts/a.ts', 'import { ref } from \'vue\'; export const a = ref'],
   'browser-never-server': [
     'app/pages/a.vue',
-    '<script setup lang="ts">\nimport { good } from \'../../server/services/good\'\nconsole.log(good)\n</script>\n<template><p /></template>',
+    '<script setup lang="ts">\nimport { good } from '
+    + '\'../../server/services/good\'\nconsole.log(good)\n</script>\n<template><p /></template>',
   ],
   'server-never-browser': [
     'server/services/b.ts',

@@ -22,7 +22,12 @@ afterAll(() => shop.close())
 const link = async (): Promise<string> => (await must(maker.post('/api/me/calendar', {}))).path
 const feed = async (path: string) => {
   const reply = await fetch(`${shop.address}${path}`)
-  return { status: reply.status, type: reply.headers.get('content-type'), cache: reply.headers.get('cache-control'), text: await reply.text() }
+  return {
+    status: reply.status,
+    type: reply.headers.get('content-type'),
+    cache: reply.headers.get('cache-control'),
+    text: await reply.text(),
+  }
 }
 /** RFC 5545 folds long lines. */
 const linesOf = (text: string) => text.replace(/\r\n[ \t]/g, '').split('\r\n')

@@ -44,7 +44,12 @@ const start = (more: object = {}) =>
     chamberThermometerId: null,
     ...more,
   })
-const check = (id: number, more: object = {}) => maker.post(`/api/check-lists/${id}/checks`, { done: [0, 1], cleanedWith: null, note: null, ...more })
+const check = (id: number, more: object = {}) => maker.post(`/api/check-lists/${id}/checks`, {
+  done: [0, 1],
+  cleanedWith: null,
+  note: null,
+  ...more,
+})
 const slicing = { readyWeight: '1.7 kg', packedOn: '2026-11-27', scaleId: null, packs: [], offcuts: [] }
 
 describe('lists before use', () => {
@@ -53,14 +58,23 @@ describe('lists before use', () => {
     expect(await maker.post('/api/office/check-lists', list({ name: 'Mine' }))).toMatchObject({ status: 403 })
     expect(await owner.post('/api/office/check-lists', list())).toMatchObject({ status: 422, body: { code: 'name_taken' } })
     expect(await owner.post('/api/office/check-lists', list({ name: 'Empty', items: [] }))).toMatchObject({ status: 422 })
-    expect(await owner.post('/api/office/check-lists', list({ name: 'Nowhere', placeId: 99_999 }))).toMatchObject({ body: { code: 'no_such_place' } })
+    expect(await owner.post(
+      '/api/office/check-lists',
+      list({ name: 'Nowhere', placeId: 99_999 }),
+    )).toMatchObject({ body: { code: 'no_such_place' } })
     expect(await owner.post('/api/office/check-lists', list({ name: 'Soon', goodForHours: 0 }))).toMatchObject({ status: 422 })
     expect(await listsOf()).toMatchObject([{ id, state: 'never_done', last: null, place: { id: smokerId } }])
   })
   it('are asked for before a heat in their place, and it starts once they were gone through', async () => {
     const [{ id }] = await listsOf()
-    expect(await start()).toMatchObject({ status: 422, body: { code: 'not_checked', detail: expect.stringContaining('Smoker looked into') } })
-    expect(await check(id, { done: [0] })).toMatchObject({ status: 422, body: { code: 'check_partly', detail: expect.stringContaining('soot') } })
+    expect(await start()).toMatchObject({
+      status: 422,
+      body: { code: 'not_checked', detail: expect.stringContaining('Smoker looked into') },
+    })
+    expect(await check(id, { done: [0] })).toMatchObject({
+      status: 422,
+      body: { code: 'check_partly', detail: expect.stringContaining('soot') },
+    })
     expect(await check(id, { done: [0, 7], note: 'x' })).toMatchObject({ status: 409, body: { code: 'list_changed' } })
     expect(await check(id, { done: [0, 0], note: 'x' })).toMatchObject({ status: 422 })
     await must(check(id, { done: [0], note: 'no brush here' }))
@@ -83,7 +97,11 @@ describe('lists before use', () => {
   it('of a tool before slicing; it goes on without when somebody says so, and the record says it', async () => {
     await must(owner.post('/api/office/check-lists', list({ name: 'Slicer', placeId: null, items: ['blade'], asked: 'before_slicing' })))
     const other = (await must(maker.post('/api/lots', rub(await stock(maker))))).code
-    await must(maker.post('/api/steps', { steps: [{ kind: 'out', rinses: 1 }], lots: [{ code: other, pieces: null }], when: { told: 'now' } }))
+    await must(maker.post('/api/steps', {
+      steps: [{ kind: 'out', rinses: 1 }],
+      lots: [{ code: other, pieces: null }],
+      when: { told: 'now' },
+    }))
     expect(await maker.post(`/api/lots/${other}/slicing`, slicing)).toMatchObject({ body: { code: 'not_checked' } })
     await must(maker.post(`/api/lots/${other}/slicing`, { ...slicing, unchecked: true }))
     const { events } = await must(maker.get(`/api/lots/${other}`))
@@ -102,7 +120,11 @@ describe('lists before use', () => {
     const inspector = await shop.signedIn(INSPECTOR)
     const { lists } = await must(inspector.get('/api/check-lists'))
     expect(lists).toHaveLength(2)
-    expect(await inspector.post(`/api/check-lists/${lists[0].id}/checks`, { done: [0, 1], cleanedWith: null, note: null })).toMatchObject({ status: 403 })
+    expect(await inspector.post(`/api/check-lists/${lists[0].id}/checks`, {
+      done: [0, 1],
+      cleanedWith: null,
+      note: null,
+    })).toMatchObject({ status: 403 })
     expect(await check(99_999)).toMatchObject({ status: 404, body: { code: 'no_such_list' } })
     expect(await must(owner.get('/api/book/check'))).toMatchObject({ broken: null, found: 0 })
   })

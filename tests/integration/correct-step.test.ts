@@ -63,9 +63,20 @@ describe('the hour of a press', () => {
     const code = await newLot()
     const [rubbed] = (await lot(code)).events
     expect(await correct('step_hour', rubbed.id, Date.now() - HOUR)).toMatchObject({ body: { code: 'stands_with_others' } })
-    const half = { firstShare: '50', method: 'two_applications', agent: { lotCode: s.agent, weighed: '4.6' }, salt: { lotCode: s.salt, weighed: '43.7' }, sugar: null }
+    const half = {
+      firstShare: '50',
+      method: 'two_applications',
+      agent: { lotCode: s.agent, weighed: '4.6' },
+      salt: { lotCode: s.salt, weighed: '43.7' },
+      sugar: null,
+    }
     const { code: twice } = await must(maker.post('/api/lots', rub(s, half)))
-    const { eventId: second } = await must(maker.post(`/api/lots/${twice}/second-application`, { agent: half.agent, salt: half.salt, sugar: null, mixScaleId: s.mixScaleId }))
+    const { eventId: second } = await must(maker.post(`/api/lots/${twice}/second-application`, {
+      agent: half.agent,
+      salt: half.salt,
+      sugar: null,
+      mixScaleId: s.mixScaleId,
+    }))
     expect(await correct('step_hour', second, Date.now())).toMatchObject({ body: { code: 'stands_with_others' } })
     expect(await correct('step_hour', 999_999, Date.now() - HOUR)).toMatchObject({ body: { code: 'no_such_entry' } })
     expect(await correct('step_hour', rubbed.id, 'noon')).toMatchObject({ status: 422 })

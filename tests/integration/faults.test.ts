@@ -188,7 +188,8 @@ describe('when the database is away', () => {
     const key = { 'idempotency-key': randomUUID() }
     // What InnoDB answers when a table cannot grow, at the last insert of the transaction.
     await rows(
-      'CREATE TRIGGER no_room BEFORE INSERT ON event_subjects FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'',
+      'CREATE TRIGGER no_room BEFORE INSERT ON event_subjects FOR EACH ROW SIGNAL SQLSTATE \'HY000\' SET '
+      + 'MYSQL_ERRNO = 1114, MESSAGE_TEXT = \'The table is full\'',
     )
     const party = { kind: 'customer', name: 'Corner', contact: null, approval: null, note: null }
     const salt = {
@@ -223,7 +224,9 @@ it('a line that drops between the record and its answer leaves one record, whate
   const cut = holding(database.adminUrl, 'SELECT * FROM book_head FOR UPDATE', async () => {
     const socket = net.connect(Number(port), hostname, () => {
       socket.write(
-        `POST /api/fridges/1/readings HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: ${app.address}\r\nCookie: ${client.cookie}\r\nIdempotency-Key: ${key}\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body}`,
+        `POST /api/fridges/1/readings HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: ${app.address}\r\nCookie: `
+        + `${client.cookie}\r\nIdempotency-Key: ${key}\r\nContent-Type: application/json\r\nContent-Length: `
+        + `${body.length}\r\n\r\n${body}`,
       )
     })
     expect(await isAtWork(database.url, '%book_head%FOR UPDATE')).toBe(true)

@@ -116,8 +116,15 @@ describe('what is finished', () => {
   it('lots are found by code, cut and day, a page at a time, and nonsense finds none', async () => {
     const { rubbedOn } = (await listed())[0]
     for (const find of ['belly', rubbedOn, 'L-', '2']) expect(codes(await listed(`?find=${find}`)), find).toContain(rubbed.code)
-    for (const find of ['jowl', '1999-01-01', 'L-9', '%25', '_', '\\']) expect(await listed(`?find=${encodeURIComponent(find)}`), find).toEqual([])
+    for (const find of ['jowl', '1999-01-01', 'L-9', '%25', '_', '\\']) expect(
+      await listed(`?find=${encodeURIComponent(find)}`),
+      find,
+    ).toEqual([])
     expect(codes(await listed('?before=L-0003'))).toEqual([rubbed.code])
-    for (const query of ['?before=nonsense', '?open=maybe', '?find=%ED%A0%80']) expect((await maker.get(`/api/lots${query}`)).status, query).not.toBe(500)
+    for (const query of [
+      '?before=nonsense',
+      '?open=maybe',
+      '?find=%ED%A0%80',
+    ]) expect((await maker.get(`/api/lots${query}`)).status, query).not.toBe(500)
   })
 })

@@ -121,7 +121,8 @@ it('a server that hangs is told of within 20 s, and the same record is taken whe
   expect(await walkBook(server.adminUrl)).toMatchObject({ broken: null, records: 2 })
 }, 120_000)
 
-it('a disk that is full to the last byte refuses records in words, keeps nothing by half, and takes the same again once there is room', async () => {
+it('a disk that is full to the last byte refuses records in words, keeps nothing by half, '
+  + 'and takes the same again once there is room', async () => {
   const { folder, server, owner } = await ground({ megabytes: 330 })
   const { bavail, bsize } = statfsSync(folder)
   const ballast = join(folder, 'ballast')

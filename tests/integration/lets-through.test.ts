@@ -233,7 +233,8 @@ describe('heats', () => {
     const seen = await outOfCure()
     // It lay there all night.
     await shop.sql(
-      'UPDATE steps s JOIN lots l ON l.id = s.lot_id SET s.from_at = s.from_at - INTERVAL 12 HOUR, s.to_at = s.to_at - INTERVAL 12 HOUR WHERE l.code = ? AND s.kind = \'rub\'',
+      'UPDATE steps s JOIN lots l ON l.id = s.lot_id SET s.from_at = s.from_at - INTERVAL 12 HOUR, '
+      + 's.to_at = s.to_at - INTERVAL 12 HOUR WHERE l.code = ? AND s.kind = \'rub\'',
       [seen.code],
     )
     const other = await smokeOf(seen.ids)

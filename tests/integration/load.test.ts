@@ -114,7 +114,8 @@ describe('a download', () => {
     await maker.post('/api/lots', rub(await stock(maker)))
     // Larger than every buffer between here and there.
     await shop.sql(
-      'INSERT INTO files (sha256, name, mime, bytes, content, at, by_id) SELECT SHA2(seq, 256), CONCAT(seq, \'.jpg\'), \'image/jpeg\', 3000000, REPEAT(CHAR(seq), 3000000), NOW(3), 1 FROM seq_1_to_12',
+      'INSERT INTO files (sha256, name, mime, bytes, content, at, by_id) SELECT SHA2(seq, 256), CONCAT(seq, '
+      + '\'.jpg\'), \'image/jpeg\', 3000000, REPEAT(CHAR(seq), 3000000), NOW(3), 1 FROM seq_1_to_12',
     )
   })
   /** An export reads the head first and keeps its table from being altered until its transaction ends. */

@@ -54,7 +54,13 @@ const standing = async (code: string, kind: StepKind) =>
 let presses = 0
 async function voided(eventId: number) {
   const owner = (await store.tables.users.one({ signIn: 'marit' }))!
-  const writer = { actor: { id: owner.id, role: 'owner' as const, name: owner.name }, station: 'office', nowMs, zone: 'UTC', clockRight: true }
+  const writer = {
+    actor: { id: owner.id, role: 'owner' as const, name: owner.name },
+    station: 'office',
+    nowMs,
+    zone: 'UTC',
+    clockRight: true,
+  }
   const request = { clientKey: `00000000-0000-4000-8000-00000000000${(presses += 1)}`, requestHash: 'x' }
   return await writeOnce(store, request, writer, ctx => voidRecord(ctx, eventId, 'it was not so'))
 }

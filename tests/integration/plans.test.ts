@@ -34,7 +34,11 @@ describe('the plan of a lot', () => {
     const code = await rubbed(BOX)
     const lot = await lotOf(code)
     const { end } = lot.plan.plan
-    expect(lot.plan).toMatchObject({ number: 1, assumed: false, plan: { ...BOX, end: { by: 'hard', fromDay: lot.readyFromDay, toDay: lot.bestByDay } } })
+    expect(lot.plan).toMatchObject({
+      number: 1,
+      assumed: false,
+      plan: { ...BOX, end: { by: 'hard', fromDay: lot.readyFromDay, toDay: lot.bestByDay } },
+    })
     expect([end.fromDay, end.toDay]).toEqual([rub(s).readyFromDay, rub(s).bestByDay])
     const floor = await must(maker.get('/api/floor'))
     expect(floor.lots.find((one: { code: string }) => one.code === code).plan.plan.end.by).toBe('hard')
@@ -56,7 +60,10 @@ describe('the plan of a lot', () => {
     expect(done).toMatchObject({ number: 2 })
     expect((await lotOf(code)).plan.plan.cure.rhythm).toEqual(rhythm)
     const { events } = await lotOf(code)
-    expect(events.find((event: { kind: string }) => event.kind === 'plan_changed')).toMatchObject({ reason: 'the fridge is wet', computed: { before: plan } })
+    expect(events.find((event: { kind: string }) => event.kind === 'plan_changed')).toMatchObject({
+      reason: 'the fridge is wet',
+      computed: { before: plan },
+    })
     await must(maker.post(`/api/events/${done.eventId}/undo`, {}))
     expect((await lotOf(code)).plan).toMatchObject({ number: 1, plan })
     // Voided numbers are not given again.
@@ -175,9 +182,19 @@ describe('after the cure', () => {
   })
   it('into a place that is none, or while it cures, it is refused', async () => {
     const code = await rubbed(BOX)
-    expect(await tell(code, { kind: 'rest', minutes: null, how: 'open', placeId: null })).toMatchObject({ body: { code: 'step_contradicts' } })
+    expect(await tell(code, {
+      kind: 'rest',
+      minutes: null,
+      how: 'open',
+      placeId: null,
+    })).toMatchObject({ body: { code: 'step_contradicts' } })
     await must(tell(code, { kind: 'out', rinses: 0 }))
-    expect(await tell(code, { kind: 'rest', minutes: null, how: 'open', placeId: 99_999 })).toMatchObject({ body: { code: 'no_such_place' } })
+    expect(await tell(code, {
+      kind: 'rest',
+      minutes: null,
+      how: 'open',
+      placeId: 99_999,
+    })).toMatchObject({ body: { code: 'no_such_place' } })
   })
   it('the rhythm of a plan ties the twine: never turned misses none', async () => {
     const code = await rubbed({ ...BOX, cure: { ...BOX.cure, rhythm: steadyRhythm(null) } })

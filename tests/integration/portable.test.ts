@@ -330,7 +330,8 @@ describe('the whole shop as JSON', () => {
     expect((await database.sql<{ kind: string }>('SELECT kind FROM events ORDER BY id DESC LIMIT 1'))[0]!.kind).toBe(
       'rows_sealed',
     )
-    const steps = 'SELECT kind, COUNT(*) AS n FROM steps WHERE voided = 0 AND kind NOT IN (\'move\', \'weigh\', \'rest\') GROUP BY kind ORDER BY kind'
+    const steps = 'SELECT kind, COUNT(*) AS n FROM steps WHERE voided = 0 AND kind NOT IN (\'move\', \'weigh\', '
+      + '\'rest\') GROUP BY kind ORDER BY kind'
     expect(await database.sql(steps)).toEqual(await shop.sql(steps))
     // What is finished is marked as it was, though the file does not say so.
     const finished = 'SELECT code FROM lots WHERE finished_at IS NOT NULL ORDER BY id'

@@ -156,10 +156,17 @@ describe('more of the cure', () => {
   it('told late it stands at its hour, and moves with a correction of it', async () => {
     const code = await rubbed()
     const atMs = Date.now() - 60_000
-    expect(await tell(code, [add(s.salt, '5')], { when: { told: 'ago', minutes: 30 } })).toMatchObject({ body: { code: 'step_contradicts' } })
+    expect(await tell(code, [add(s.salt, '5')], { when: { told: 'ago', minutes: 30 } })).toMatchObject({
+      body: { code: 'step_contradicts' },
+    })
     const done = await must(tell(code, [add(s.salt, '5')]))
     const { eventId } = done
-    expect(await maker.post('/api/corrections', { what: 'step_hour', id: eventId, value: atMs - 3_600_000, reason: 'wrong hour' })).toMatchObject({
+    expect(await maker.post('/api/corrections', {
+      what: 'step_hour',
+      id: eventId,
+      value: atMs - 3_600_000,
+      reason: 'wrong hour',
+    })).toMatchObject({
       body: { code: 'step_contradicts' },
     })
     expect((await lotOf(code)).ingredients.at(-1).atMs).toBeGreaterThan(atMs)
@@ -174,7 +181,12 @@ describe('more of the cure', () => {
 
 describe('two halves', () => {
   const half = { method: 'two_applications', firstShare: '50', agent: () => ({ lotCode: s.agent, weighed: '4.6' }) }
-  const first = () => ({ ...half, agent: half.agent(), salt: { lotCode: s.salt, weighed: '43.7' }, sugar: { lotCode: s.sugar, weighed: '19.2' } })
+  const first = () => ({
+    ...half,
+    agent: half.agent(),
+    salt: { lotCode: s.salt, weighed: '43.7' },
+    sugar: { lotCode: s.sugar, weighed: '19.2' },
+  })
   const parts = () => [
     { lotCode: s.agent, weighed: '4.6' },
     { lotCode: s.salt, weighed: '43.7' },
@@ -213,9 +225,20 @@ describe('two halves', () => {
     const salt = { lotCode: s.salt, weighed: '76.8' }
     const halves = await rubbed({ ...first(), agent: null, sugar: null, targets, salt })
     expect(await lotOf(halves)).toMatchObject({ saltOnly: true, secondDue: true, judgement: { status: 'no_nitrite', meaning: 'none' } })
-    expect((await must(maker.post(`/api/lots/${halves}/second-application`, { agent: null, salt, sugar: null, mixScaleId: s.mixScaleId }))).code).toBe(halves)
+    expect((await must(maker.post(`/api/lots/${halves}/second-application`, {
+      agent: null,
+      salt,
+      sugar: null,
+      mixScaleId: s.mixScaleId,
+    }))).code).toBe(halves)
     expect((await lotOf(halves)).secondDue).toBe(false)
-    const box = await rubbed({ method: 'excess', agent: null, sugar: null, targets: { ...targets, saltShare: '10' }, salt: { lotCode: s.salt, weighed: '384' } })
+    const box = await rubbed({
+      method: 'excess',
+      agent: null,
+      sugar: null,
+      targets: { ...targets, saltShare: '10' },
+      salt: { lotCode: s.salt, weighed: '384' },
+    })
     expect(await lotOf(box)).toMatchObject({ saltOnly: true, method: 'excess', judgement: { status: 'no_nitrite' } })
     expect(await maker.post('/api/lots', rub(s, { agent: null }))).toMatchObject({ status: 422 })
   })
@@ -230,7 +253,10 @@ describe('two halves', () => {
     expect(lot.saltOnly).toBe(true)
   })
   it('what a plan keeps for later counts as planned, until it is on', async () => {
-    const plan = { ...STARTER_PLANS.salted_again, cure: { ...STARTER_PLANS.salted_again.cure, adds: [{ when: { on: 'day', day: 2 }, face: 'up', share: 0.5 }] } }
+    const plan = {
+      ...STARTER_PLANS.salted_again,
+      cure: { ...STARTER_PLANS.salted_again.cure, adds: [{ when: { on: 'day', day: 2 }, face: 'up', share: 0.5 }] },
+    }
     const code = await rubbed({ ...first(), method: 'dry', firstShare: null, plan })
     expect((await lotOf(code)).judgement).toMatchObject({ status: 'inside' })
     expect((await must(maker.get(`/api/lots/${code}/puts`))).toCome.saltG).toBeCloseTo(43.7, 0)
@@ -261,7 +287,12 @@ describe('flavour after the cure', () => {
     await must(tell(code, [flavour('dry_spice', 0, pepper, null)], { again: true }))
   })
   it('after a brine flavour changes nothing of what went in', async () => {
-    const brine = { method: 'wet_equilibrium', water: '2 kg', agent: { lotCode: s.agent, weighed: '10.6' }, salt: { lotCode: s.salt, weighed: '140' } }
+    const brine = {
+      method: 'wet_equilibrium',
+      water: '2 kg',
+      agent: { lotCode: s.agent, weighed: '10.6' },
+      salt: { lotCode: s.salt, weighed: '140' },
+    }
     const code = await rubbed({ ...brine, sugar: { lotCode: s.sugar, weighed: '58' } })
     await must(tell(code, [OUT]))
     const before = (await lotOf(code)).judgement.lot.ppm

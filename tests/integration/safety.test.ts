@@ -19,7 +19,9 @@ afterAll(() => shop.close())
 const counts = async () =>
   (
     await shop.sql<Record<string, number>>(
-      'SELECT (SELECT COUNT(*) FROM lots) lots, (SELECT COUNT(*) FROM pieces) pieces, (SELECT COUNT(*) FROM events) events, (SELECT COUNT(*) FROM lot_ingredients) parts, (SELECT COUNT(*) FROM meat_lots) meat',
+      'SELECT (SELECT COUNT(*) FROM lots) lots, (SELECT COUNT(*) FROM pieces) pieces, '
+      + '(SELECT COUNT(*) FROM events) events, (SELECT COUNT(*) FROM lot_ingredients) parts, '
+      + '(SELECT COUNT(*) FROM meat_lots) meat',
     )
   )[0]!
 const agent = (weighed: string) => ({ agent: { lotCode: s.agent, weighed } })

@@ -57,7 +57,11 @@ describe('POST /api/steps', () => {
     ['no step', { steps: [] }, 'steps'],
     ['five steps', { steps: [turn, turn, turn, turn, turn] }, 'steps'],
     ['a step that is none', { steps: [{ kind: 'fly' }] }, 'steps.0.kind'],
-    ['an amount below nothing', { steps: [{ kind: 'drain', how: 'leaked', liquid: { told: 'ml', ml: -5 }, back: false, saltLies: false }] }, 'steps.0.liquid.ml'],
+    [
+      'an amount below nothing',
+      { steps: [{ kind: 'drain', how: 'leaked', liquid: { told: 'ml', ml: -5 }, back: false, saltLies: false }] },
+      'steps.0.liquid.ml',
+    ],
     ['the same lot twice', { lots: [{ code: 'L-0001', pieces: null }, { code: 'L-0001', pieces: null }] }, 'lots'],
     ['minutes ahead', { when: { told: 'ago', minutes: -20 } }, 'when.minutes'],
     ['half a character', { steps: [{ kind: 'look', feel: null, note: 'grey \ud83d' }] }, 'steps.0.note'],

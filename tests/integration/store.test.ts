@@ -353,7 +353,8 @@ describe('a certificate', () => {
         // A server that hangs up while we still send resets the line: its answer came first.
         socket.on('error', error => (answer ? resolve(answer) : reject(error)))
         socket.write(
-          `POST /api/files?name=big.pdf HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: ${shop.address}\r\nCookie: ${maker.cookie}\r\n${head}\r\n\r\n`,
+          `POST /api/files?name=big.pdf HTTP/1.1\r\nHost: ${hostname}:${port}\r\nOrigin: `
+          + `${shop.address}\r\nCookie: ${maker.cookie}\r\n${head}\r\n\r\n`,
         )
         body(socket)
       })

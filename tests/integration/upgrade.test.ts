@@ -14,16 +14,19 @@ beforeAll(async () => {
   await database.sql('CREATE TABLE migrations (name VARCHAR(255) NOT NULL PRIMARY KEY)')
   await database.sql('INSERT INTO migrations VALUES (?)', [first.name])
   await database.sql(
-    'INSERT INTO shops (name, zone, rule_set_id, house_target_ppm, turn_every_days, turn_by) VALUES (\'Old shed\', \'America/Chicago\', \'us\', 150, 1, \'18:00\')',
+    'INSERT INTO shops (name, zone, rule_set_id, house_target_ppm, turn_every_days, '
+    + 'turn_by) VALUES (\'Old shed\', \'America/Chicago\', \'us\', 150, 1, \'18:00\')',
   )
   await database.sql(
-    'INSERT INTO users (sign_in, name, initials, role, password_hash, notation, active) VALUES (\'ada\', \'Ada "Old" Test\', \'AT\', \'owner\', \'x\', \'{}\', 1)',
+    'INSERT INTO users (sign_in, name, initials, role, password_hash, notation, active) VALUES (\'ada\', '
+    + '\'Ada "Old" Test\', \'AT\', \'owner\', \'x\', \'{}\', 1)',
   )
   await database.sql('INSERT INTO scales (name, purpose, readability_g) VALUES (\'Old scale\', \'meat\', 5)')
   await database.sql('INSERT INTO fridges (name) VALUES (\'Old fridge\')')
   const event = (id: number, kind: string, typed: string, reason: string | null) =>
     database.sql(
-      'INSERT INTO events (id, kind, user_id, at, zone, arithmetic, typed, computed, reason) VALUES (?, ?, 1, ?, \'America/Chicago\', \'1\', ?, \'{}\', ?)',
+      'INSERT INTO events (id, kind, user_id, at, zone, arithmetic, typed, computed, reason) VALUES (?, ?, 1, ?, '
+      + '\'America/Chicago\', \'1\', ?, \'{}\', ?)',
       [id, kind, `2026-11-01 08:00:0${id}.123`, typed, reason],
     )
   await event(1, 'shop_opened', '{"shopName":"Old shed"}', null)
@@ -31,7 +34,8 @@ beforeAll(async () => {
   await event(4, 'corrected', '{"what":"meat_weight"}', 'read “4” for 5')
   await event(7, 'turned', '{}', null)
   await database.sql(
-    'INSERT INTO answers (client_key, user_id, request_hash, answer) VALUES (?, 1, SHA2(\'{"password":"a cold brook"}\', 256), \'{"secret":"kept"}\')',
+    'INSERT INTO answers (client_key, user_id, request_hash, answer) VALUES (?, 1, '
+    + 'SHA2(\'{"password":"a cold brook"}\', 256), \'{"secret":"kept"}\')',
     [OLD_KEY],
   )
   await database.sql(

@@ -81,7 +81,8 @@ describe('text that no database gives back as it came', () => {
   it('what is stored otherwise than it was sent is not acknowledged, whatever the cause', async () => {
     // A server that folds a letter on its way in, as a wrong character set would.
     await shop.sql(
-      'CREATE TRIGGER folds BEFORE INSERT ON events FOR EACH ROW PRECEDES book_head_moves SET NEW.reason = REPLACE(NEW.reason, \'ß\', \'?\')',
+      'CREATE TRIGGER folds BEFORE INSERT ON events FOR EACH ROW PRECEDES book_head_moves SET NEW.reason = '
+      + 'REPLACE(NEW.reason, \'ß\', \'?\')',
     )
     const before = await last()
     expect(await maker.post(`/api/lots/${lot}/hold`, { text: 'Süße Schärfe' })).toMatchObject({
@@ -124,7 +125,8 @@ describe('a walk tells all that is not as the book says', () => {
   })
   it('records below the first and past the head', async () => {
     const stray = (id: number) =>
-      `INSERT INTO events SELECT ${id}, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, station, subjects, NULL, clock_behind, hash FROM events WHERE id = 2`
+      `INSERT INTO events SELECT ${id}, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, `
+      + 'station, subjects, NULL, clock_behind, hash FROM events WHERE id = 2'
     const past = (await last()) + 1
     const check = await tampered([stray(-1), stray(past)], [`DELETE FROM events WHERE id IN (-1, ${past})`])
     expect(check.findings).toEqual([
@@ -200,7 +202,8 @@ describe('a row that no record left so', () => {
     [
       'a second owner',
       'users',
-      'INSERT INTO users (sign_in, name, initials, role, password_hash, notation, active) SELECT \'eve\', \'Eve\', \'E\', \'owner\', password_hash, notation, 1 FROM users LIMIT 1',
+      'INSERT INTO users (sign_in, name, initials, role, password_hash, notation, active) SELECT \'eve\', '
+      + '\'Eve\', \'E\', \'owner\', password_hash, notation, 1 FROM users LIMIT 1',
       () => 'DELETE FROM users WHERE sign_in = \'eve\'',
       'row_without_record',
     ],
@@ -293,7 +296,8 @@ describe('the application\'s own database user', () => {
   ])('may not: %s', async sql => expect(await asApp(sql)).toMatch(/ACCESS_DENIED|ER_TABLEACCESS_DENIED_ERROR/))
   it('puts no record anywhere but behind the last', async () => {
     const copy = (id: number) =>
-      `INSERT INTO events SELECT ${id}, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, station, subjects, NULL, clock_behind, hash FROM events WHERE id = 2`
+      `INSERT INTO events SELECT ${id}, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, `
+      + 'station, subjects, NULL, clock_behind, hash FROM events WHERE id = 2'
     const end = await last()
     for (const id of [-1, 0, end + 2, 2_000_000]) expect(await asApp(copy(id))).toBe('ER_SIGNAL_EXCEPTION')
     expect((await walkBook(shop.adminUrl)).broken).toBeNull()
@@ -304,7 +308,8 @@ it('a stranger\'s record past the head stops no write, and shows', async () => {
   const end = await last()
   await shop.sql('DROP TRIGGER book_head_moves')
   await shop.sql(
-    `INSERT INTO events SELECT ${end + 1}, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, station, subjects, NULL, clock_behind, hash FROM events WHERE id = 2`,
+    `INSERT INTO events SELECT ${end + 1}, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, `
+    + 'station, subjects, NULL, clock_behind, hash FROM events WHERE id = 2',
   )
   const admin = connect(shop.adminUrl, 1)
   await guardBook(admin)

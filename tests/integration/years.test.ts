@@ -163,7 +163,8 @@ describe('years', () => {
     const { store } = shops[1]!
     const [bag] = await store.sequelize.query<{ code: string; packs: unknown; massG: unknown }>(
       `SELECT n.code, COUNT(*) AS packs, SUM(p.net_g) AS massG
-      FROM ingredient_lots n JOIN lot_ingredients u ON u.ingredient_lot_id = n.id JOIN packs p ON p.lot_id = u.lot_id AND p.voided = 0 GROUP BY n.id ORDER BY packs DESC LIMIT 1`,
+      FROM ingredient_lots n JOIN lot_ingredients u ON u.ingredient_lot_id = n.id JOIN packs p ON p.lot_id = u.lot_id
+      AND p.voided = 0 GROUP BY n.id ORDER BY packs DESC LIMIT 1`,
       { type: QueryTypes.SELECT },
     )
     const answer = await threadView(store.tables, bag!.code)

@@ -162,7 +162,16 @@ async function upload(
 export async function heat(
   schools: Schools,
   code: string,
-  { place = 'Smoker', target = 63, hours: long = 5, comesUpIn = long, chamberC = 80, fromC = START_CORE_C, pieces = ['All'], stillHot = false }: Heated = {},
+  {
+    place = 'Smoker',
+    target = 63,
+    hours: long = 5,
+    comesUpIn = long,
+    chamberC = 80,
+    fromC = START_CORE_C,
+    pieces = ['All'],
+    stillHot = false,
+  }: Heated = {},
 ): Promise<string> {
   const { shop, visit: { page } } = schools
   await go(schools, '/smokehouse')

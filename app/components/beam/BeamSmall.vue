@@ -32,7 +32,8 @@ const x = (value: number) => scale.value.x(value)
       <line class="bar" :x1="x(lot.lowPpm)" :x2="x(lot.highPpm)" y1="12" y2="12" />
       <path class="body" :d="`M${x(lot.ppm) - 2} 12 h4 l3 10 h-10 z`" />
     </svg>
-    <span v-if="least !== null" class="visually-hidden">at least {{ ppm(least) }} stayed, of </span><span>{{ figure }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
+    <span v-if="least !== null" class="visually-hidden">at least {{ ppm(least) }} stayed, of </span>
+    <span>{{ figure }}</span><span class="visually-hidden">, {{ STATUS_WORDS[judgement.status] }}</span>
   </span>
   <span v-else class="small-beam soft">salt only</span>
 </template>

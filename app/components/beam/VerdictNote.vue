@@ -26,7 +26,9 @@ const tone = computed(() =>
 <template>
   <div class="verdict" :class="tone" aria-live="polite">
     <div class="row">
-      <strong class="about">{{ about }}</strong><span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span><StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark>
+      <strong class="about">{{ about }}</strong>
+      <span v-if="judgement.meaning !== 'none'" class="small soft">{{ MEANING_WORDS[judgement.meaning] }}</span>
+      <StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark>
     </div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
     <p v-if="stayed" class="stayed">{{ stayed }}</p>

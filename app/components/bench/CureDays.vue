@@ -81,7 +81,8 @@ const bestBy = computed({
     </div>
     <p v-if="rules.length" class="small soft">
       Makers' rules for the heaviest piece:
-      <span v-for="([rule, days], i) in rules" :key="rule">{{ i ? '; ' : '' }}{{ NAMES[rule] }} <strong>{{ number(days, 1) }}</strong></span>
+      <span v-for="([rule, days], i) in rules" :key="rule">{{ i ? '; ' : '' }}{{ NAMES[rule] }}
+        <strong>{{ number(days, 1) }}</strong></span>
       days. Customs, not limits.
     </p>
     <VTextField

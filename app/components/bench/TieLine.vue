@@ -49,7 +49,8 @@ function middle(): void {
       role="img"
       :aria-label="
         line.window
-          ? `Both are right from ${percent(line.window.from.saltShare, 2)} salt and ${ppm(line.window.from.ppm)} to ${percent(line.window.to.saltShare, 2)} and ${ppm(line.window.to.ppm)}`
+          ? `Both are right from ${percent(line.window.from.saltShare, 2)} salt and ${ppm(line.window.from.ppm)} `
+            + `to ${percent(line.window.to.saltShare, 2)} and ${ppm(line.window.to.ppm)}`
           : 'No point of the line is right for both'
       "
     >

@@ -16,7 +16,8 @@ export function shareWords(share: Share, fromAgentOnly: boolean, as: Notation): 
 }
 
 export const sideWords = ({ flesh, fat, edges }: Sides, rind: 'on' | 'off', as: Notation): string =>
-  `flesh ${formatIngredient(flesh, as, 1)}, ${rind === 'on' ? 'rind' : 'fat'} ${formatIngredient(fat, as, 1)}, edges ${formatIngredient(edges, as, 1)}`
+  `flesh ${formatIngredient(flesh, as, 1)}, ${rind === 'on' ? 'rind' : 'fat'} ${formatIngredient(fat, as, 1)}, `
+  + `edges ${formatIngredient(edges, as, 1)}`
 
 /** What a piece gets from one of equal scoops, and whether that is too much or too little. */
 export function scoopWords(scoop: Scoop, limits: { floorPpm: Ppm; maxPpm: Ppm } | null, as: Notation) {

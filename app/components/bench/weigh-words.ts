@@ -28,7 +28,9 @@ export function leftWords({ leftG, bestBefore, iodised }: StoredLot, today: stri
 }
 
 export const takeWords = (mix: StoredLot, agentG: number, readabilityG: number, as: Notation): string =>
-  `Take ${formatIngredient(agentG, as, readabilityG)} of ${mix.name}: ${formatMeat(Math.max(0, mix.leftG - agentG), as)} will be left of ${formatMeat(mix.amountG, as)}. Stir it well before you take.`
+  `Take ${formatIngredient(agentG, as, readabilityG)} of ${mix.name}: `
+  + `${formatMeat(Math.max(0, mix.leftG - agentG), as)} will be left of ${formatMeat(mix.amountG, as)}. `
+  + 'Stir it well before you take.'
 
 /** What the weights come to as shares of green weight, and what to do with the mix. `firstShare` less than 1: the rest later. */
 export function mixWords(plan: Plan, firstShare: number, readabilityG: number, as: Notation) {

@@ -51,11 +51,17 @@ const spotWords = ({ tag, spot, face }: LyingLot['pieces'][number]) => [tag, spo
             <span class="code">{{ row.lot.code }}</span>
             <div class="small">{{ row.lot.cut }}</div>
             <div class="small">
-              {{ isCuring(row) ? `day ${lotDay(row.lot, nowMs)}` : goingWords(row.lot, row.pieces.map(piece => piece.id), row.pieces[0]!.stage) }}
+              {{
+                isCuring(row)
+                  ? `day ${lotDay(row.lot, nowMs)}`
+                  : goingWords(row.lot, row.pieces.map(piece => piece.id), row.pieces[0]!.stage)
+              }}
             </div>
           </th>
           <td>
-            <div v-for="piece in row.pieces" :key="piece.id"><strong>{{ piece.label }}</strong> <span class="small">{{ spotWords(piece) }}</span></div>
+            <div v-for="piece in row.pieces" :key="piece.id">
+              <strong>{{ piece.label }}</strong> <span class="small">{{ spotWords(piece) }}</span>
+            </div>
           </td>
           <td v-for="day in days" :key="day.date">
             <div v-for="words in workOf(row, day)" :key="words" class="job"><span class="tick" aria-hidden="true" />{{ words }}</div>

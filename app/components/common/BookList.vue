@@ -89,7 +89,8 @@ function toggleAll(): void {
                 <span class="words">{{ eventWords(event, as) }}</span><span v-if="event.reason" class="soft">
                   Why: {{ event.reason }}</span>
                 <span v-if="event.voidsId" class="soft"> It was record {{ event.voidsId }}.</span>
-                <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }}, {{ event.voided.who }}, {{ moment(event.voided.atMs) }}:
+                <span v-if="event.voided" class="mark">Voided by record {{ event.voided.id }},
+                  {{ event.voided.who }}, {{ moment(event.voided.atMs) }}:
                   {{ event.voided.reason }}</span>
                 <StateMark v-if="event.clockBehindMs" tone="watch">
                   clock {{ formatSpan(event.clockBehindMs) }} behind the record before
@@ -99,7 +100,9 @@ function toggleAll(): void {
                 <VoidButton :event="event" @voided="emit('changed')" />
               </td>
               <td v-if="withSubjects">
-                <span v-for="code in event.subjects.slice(0, 4)" :key="code" class="mr-2"><LotCode :code="code" /></span><span v-if="event.subjects.length > 4" class="soft">and {{ event.subjects.length - 4 }} more</span>
+                <span v-for="code in event.subjects.slice(0, 4)" :key="code" class="mr-2">
+                  <LotCode :code="code" /></span>
+                <span v-if="event.subjects.length > 4" class="soft">and {{ event.subjects.length - 4 }} more</span>
               </td>
             </tr>
             <tr v-if="opened.has(event.id)">

@@ -37,7 +37,9 @@ async function chosen(event: Event): Promise<void> {
     >
       {{ file ? 'Another' : label }}
     </VBtn>
-    <span v-if="file" class="small"><a :href="`/api/files/${file.id}`" target="_blank" rel="noopener">{{ file.name }}</a>{{ ' ' }}<span class="soft">SHA-256 {{ file.sha256.slice(0, 12) }}…</span></span>
+    <span v-if="file" class="small">
+      <a :href="`/api/files/${file.id}`" target="_blank" rel="noopener">{{ file.name }}</a>{{ ' ' }}
+      <span class="soft">SHA-256 {{ file.sha256.slice(0, 12) }}…</span></span>
     <p v-if="message" class="caution grave" role="alert">{{ message }}</p>
   </div>
 </template>

@@ -25,7 +25,8 @@ const deciding = ref<number | null>(null)
 
 /** Which pieces, where, from when to when, how warm: as far as the hold says. */
 function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string {
-  const numbers = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.label).toSorted((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+  const labels = props.pieces.filter(piece => pieceIds?.includes(piece.id)).map(piece => piece.label)
+  const numbers = labels.toSorted((a, b) => a.localeCompare(b, 'en', { numeric: true }))
   const some = numbers.length > 0 && numbers.length < props.pieces.length
   return [
     some && `${piecesWords(numbers)}`,
@@ -60,7 +61,8 @@ async function decide(id: number): Promise<void> {
             hold.disposition ? `hold: ${hold.disposition}` : 'held'
           }}
         </StateMark>
-        <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span><span>{{ aboutWords(hold) }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
+        <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span>
+        <span>{{ aboutWords(hold) }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn
           v-if="!hold.disposition && session.isOwner"
           variant="outlined"

@@ -13,7 +13,9 @@ const { offset, temperature } = useNotation()
 </script>
 
 <template>
-  <span v-if="offsetC && readC !== undefined && readC !== null" class="small soft off">read {{ temperature(readC + offsetC) }}, thermometer {{ offset(offsetC) }}</span>
+  <span v-if="offsetC && readC !== undefined && readC !== null" class="small soft off">
+    read {{ temperature(readC + offsetC) }}, thermometer {{ offset(offsetC) }}
+  </span>
   <StateMark
     v-if="mark && mark.state !== 'checked'"
     :tone="mark.state === 'failed' ? 'act' : 'watch'"

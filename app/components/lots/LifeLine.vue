@@ -60,7 +60,8 @@ function words(row: LineRow): string {
   const parted = row.from ? `parts from ${rows.value[row.from.row]!.labels[0]} ${moment(row.from.atMs)}; ` : ''
   const end = row.gone ? `; ${GONE[row.gone.why]} ${moment(row.gone.atMs)}` : ''
   const next = aheadOf(row).map(one => `${dueWords(one, as.value)} ${date(localDay(one.atMs, props.lot.zone))}`)
-  return `${upperFirst(row.labels.length === 1 ? 'piece' : 'pieces')} ${row.labels.join(', ')}: ${parted}${said.join('; ')}${end}${next.length ? `. Planned: ${next.join(', ')}` : ''}.`
+  return `${upperFirst(row.labels.length === 1 ? 'piece' : 'pieces')} ${row.labels.join(', ')}: `
+    + `${parted}${said.join('; ')}${end}${next.length ? `. Planned: ${next.join(', ')}` : ''}.`
 }
 /** Arrow keys go from row to row. */
 function walk(event: KeyboardEvent, by: number): void {
@@ -91,7 +92,9 @@ function walk(event: KeyboardEvent, by: number): void {
         >
           <title>{{ words(row) }}</title>
           <rect class="hit" x="0" :y="y(row.row) - ROW / 2" :width="width" :height="ROW" />
-          <text x="4" :y="y(row.row) + 5" class="label">{{ row.labels.length > 4 ? `${row.labels[0]}–${row.labels.at(-1)}` : row.labels.join(' ') }}</text>
+          <text x="4" :y="y(row.row) + 5" class="label">
+            {{ row.labels.length > 4 ? `${row.labels[0]}–${row.labels.at(-1)}` : row.labels.join(' ') }}
+          </text>
           <path
             v-if="row.from"
             class="branch"
@@ -108,7 +111,9 @@ function walk(event: KeyboardEvent, by: number): void {
           />
           <template v-if="row.gone">
             <circle class="end" :cx="x(row.gone.atMs)" :cy="y(row.row)" r="5" />
-            <text v-if="row.gone.why !== 'cut'" class="small-text" :x="x(row.gone.atMs) + 9" :y="y(row.row) + 4">{{ GONE[row.gone.why] }}</text>
+            <text v-if="row.gone.why !== 'cut'" class="small-text" :x="x(row.gone.atMs) + 9" :y="y(row.row) + 4">
+              {{ GONE[row.gone.why] }}
+            </text>
           </template>
           <template v-else-if="aheadOf(row).length">
             <line class="plan" :x1="x(nowMs)" :x2="x(aheadOf(row).at(-1)!.atMs)" :y1="y(row.row)" :y2="y(row.row)" />
@@ -118,7 +123,10 @@ function walk(event: KeyboardEvent, by: number): void {
       </svg>
     </div>
     <ul class="legend small">
-      <li v-for="stage in used" :key="stage"><svg width="26" height="10" aria-hidden="true"><line :class="['part', stage]" x1="1" x2="25" y1="5" y2="5" /></svg>{{ STAGE[stage] }}</li>
+      <li v-for="stage in used" :key="stage">
+        <svg width="26" height="10" aria-hidden="true">
+          <line :class="['part', stage]" x1="1" x2="25" y1="5" y2="5" /></svg>{{ STAGE[stage] }}
+      </li>
       <li><svg width="26" height="10" aria-hidden="true"><line class="plan" x1="1" x2="25" y1="5" y2="5" /></svg>planned</li>
     </ul>
   </section>

@@ -36,7 +36,9 @@ const missed = computed(() => twines.value.flatMap(twine => twine.knots).filter(
       {{ lot.bestByDay }}. {{ lot.turns.length }} turns<span v-if="missed">, {{ missed }} missed</span>.<span
         v-if="lot.drainedAtMs"
       >
-        Drained {{ moment(lot.drainedAtMs) }}.</span><span v-if="lot.cureEndedAtMs"> Out of the cure {{ moment(lot.cureEndedAtMs) }}, day {{ day }}.</span><span v-if="salted">{{ ` ${upperFirst(salted)}.` }}</span>
+        Drained {{ moment(lot.drainedAtMs) }}.</span>
+      <span v-if="lot.cureEndedAtMs"> Out of the cure {{ moment(lot.cureEndedAtMs) }}, day {{ day }}.</span>
+      <span v-if="salted">{{ ` ${upperFirst(salted)}.` }}</span>
     </p>
     <p v-if="lot.runs.length">
       Smoked in

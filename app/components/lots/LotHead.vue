@@ -22,13 +22,15 @@ const day = computed(() => lotDay(props.lot, props.nowMs))
       <p class="soft">Lot</p>
       <h1 class="code">{{ lot.code }}</h1>
       <p class="what">
-        {{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>, {{ lot.pieces.length }} pieces, {{ meat(lot.greenG) }} green weight
+        {{ lot.cut }}<span v-if="lot.cut === 'belly'">, rind {{ lot.rind }}</span>, {{ lot.pieces.length }} pieces,
+        {{ meat(lot.greenG) }} green weight
       </p>
       <p class="soft">
         Rubbed {{ moment(lot.rubbedAtMs) }} by {{ lot.rubbedBy }}; {{ lot.zone.replace('_', ' ') }} clock
       </p>
       <p>
-        {{ upperFirst(methodWords(lot.method, lot.saltOnly)) }}<template v-if="lot.purpose === 'dried'">, hung to dry</template><template v-if="lot.recipe">
+        {{ upperFirst(methodWords(lot.method, lot.saltOnly)) }}<template v-if="lot.purpose === 'dried'">, hung to dry</template>
+        <template v-if="lot.recipe">
           {{ `; ${lot.recipe.name}, ` }}<span class="code">{{ lot.recipe.code }}</span> revision
           {{ lot.recipe.number }}
         </template>

@@ -20,7 +20,8 @@ async function keep(): Promise<void> {
   const done = await save(`/api/pieces/${props.piece.id}/tag`, { tag })
   if (!done) return
   typed.value = null
-  recorded(`${props.code}: piece ${props.piece.label} ${tag ? `is tagged ${tag}` : 'has no tag'}.`, done.eventId, async () => emit('tagged'))
+  const words = `${props.code}: piece ${props.piece.label} ${tag ? `is tagged ${tag}` : 'has no tag'}.`
+  recorded(words, done.eventId, async () => emit('tagged'))
   emit('tagged')
 }
 </script>

@@ -53,7 +53,13 @@ async function keep(): Promise<void> {
       inputmode="numeric"
       :error-messages="errorAt('goodForHours')"
     />
-    <VTextarea v-model="form.items" class="full" label="What is looked at or cleaned, one a line" rows="4" :error-messages="errorAt('items')" />
+    <VTextarea
+      v-model="form.items"
+      class="full"
+      label="What is looked at or cleaned, one a line"
+      rows="4"
+      :error-messages="errorAt('items')"
+    />
     <VCheckbox v-if="list" v-model="form.inUse" label="In use" hide-details />
     <SaveProblem class="full" :message="message" />
     <div class="full"><VBtn type="submit" color="primary" :loading="saving">Keep the list</VBtn></div>

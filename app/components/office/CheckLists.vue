@@ -23,7 +23,11 @@ const isOpen = (what: 'look' | 'change', id: number) =>
 const toggle = (what: 'look' | 'change', id: number) => (open.value = isOpen(what, id) ? null : { what, id })
 const lastWords = ({ last }: CheckListView) =>
   last
-    ? [`${moment(last.atMs)} by ${last.by}`, last.missing.length > 0 && `not done: ${last.missing.join(', ')}`, last.note && `“${last.note}”`]
+    ? [
+        `${moment(last.atMs)} by ${last.by}`,
+        last.missing.length > 0 && `not done: ${last.missing.join(', ')}`,
+        last.note && `“${last.note}”`,
+      ]
         .filter(Boolean)
         .join('; ')
     : '–'

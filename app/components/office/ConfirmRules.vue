@@ -15,11 +15,14 @@ const { ppm, dateInYear } = useNotation()
         {{
           shop.confirmed ? 'confirmed' : 'not confirmed by this shop'
         }}
-      </StateMark><span v-if="shop.confirmed">by {{ shop.confirmed.by }}, {{ dateInYear(shop.confirmed.on) }}: {{ shop.confirmed.reference }}</span>
+      </StateMark>
+      <span v-if="shop.confirmed">by {{ shop.confirmed.by }}, {{ dateInYear(shop.confirmed.on) }}: {{ shop.confirmed.reference }}</span>
     </p>
     <p class="soft">
       Target {{ ppm(shop.houseTargetPpm)
-      }}<template v-if="shop.house.floorPpm !== null">, own floor {{ ppm(shop.house.floorPpm) }}</template><template v-if="shop.house.maxPpm !== null">, own limit {{ ppm(shop.house.maxPpm) }}</template>. Nothing goes out before the owner has confirmed the set against the authority's text.
+      }}<template v-if="shop.house.floorPpm !== null">, own floor {{ ppm(shop.house.floorPpm) }}</template>
+      <template v-if="shop.house.maxPpm !== null">, own limit {{ ppm(shop.house.maxPpm) }}</template>. Nothing goes
+      out before the owner has confirmed the set against the authority's text.
     </p>
     <div><VBtn variant="outlined" to="/office/rules">Rules, limits, confirmation</VBtn></div>
   </section>

@@ -37,7 +37,9 @@ async function stop(): Promise<void> {
     <h2 id="calendar-head">My calendar</h2>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p class="row">
-      <StateMark :tone="link ? 'good' : 'plain'">{{ link ? 'linked' : 'not linked' }}</StateMark><span>Turns, looks, ends of cure and what comes after, three weeks ahead, with reminders, in any calendar that takes an address. No ppm, no customers.</span>
+      <StateMark :tone="link ? 'good' : 'plain'">{{ link ? 'linked' : 'not linked' }}</StateMark>
+      <span>Turns, looks, ends of cure and what comes after, three weeks ahead, with reminders, in any calendar that
+        takes an address. No ppm, no customers.</span>
     </p>
     <p v-if="link" class="small soft">
       Made {{ moment(link.atMs) }}, {{ link.seenAtMs === null ? 'not fetched yet' : `last fetched ${moment(link.seenAtMs)}` }}.

@@ -45,7 +45,8 @@ async function drop(): Promise<void> {
   <section class="stack-tight" aria-labelledby="factor-head">
     <h2 id="factor-head">A second key: your phone</h2>
     <p class="row">
-      <StateMark :tone="set ? 'good' : 'plain'">{{ set ? 'in use' : 'not in use' }}</StateMark><span>With it a password alone opens nothing. Any authenticator that reads the picture will do.</span>
+      <StateMark :tone="set ? 'good' : 'plain'">{{ set ? 'in use' : 'not in use' }}</StateMark>
+      <span>With it a password alone opens nothing. Any authenticator that reads the picture will do.</span>
     </p>
     <div v-if="codes.length" class="caution stack-tight" role="status">
       <p>

@@ -60,7 +60,8 @@ const allergens = computed(() => [...new Set(r.value.seasonings.flatMap(s => s.a
       Revision {{ shown.number }}, {{ moment(shown.atMs) }}, {{ shown.by
       }}<template v-if="shown.note">: {{ shown.note }}</template>.
       <template v-if="shown.lots.length">
-        Made by it: <template v-if="shown.made > shown.lots.length">{{ shown.made }} lots, lately </template><span v-for="code in shown.lots" :key="code"><LotCode :code="code" /> </span>
+        Made by it: <template v-if="shown.made > shown.lots.length">{{ shown.made }} lots, lately </template>
+        <span v-for="code in shown.lots" :key="code"><LotCode :code="code" /> </span>
       </template><template v-else>No lot was made by it yet.</template>
     </p>
     <RecipeDiff v-if="before" :before="before" :after="shown" />

@@ -88,7 +88,8 @@ export function recipeLine(recipe: Recipe, as: Notation): string {
   return [
     `${cut}, ${methodWords(method, agent === null)}, ${valueWords('purpose', purpose, as)}.`,
     ...(agent ? [`${AGENT_WORDS[agent].name} for ${told('nitritePpm')}.`] : []),
-    `Salt ${told('saltShare')} ${saltBasis === 'total' ? 'in all' : 'added'}, sugar ${told('sugarShare')}${waterShare === null ? '' : `, water ${told('waterShare')} of the meat`}.`,
+    `Salt ${told('saltShare')} ${saltBasis === 'total' ? 'in all' : 'added'}, `
+    + `sugar ${told('sugarShare')}${waterShare === null ? '' : `, water ${told('waterShare')} of the meat`}.`,
     `Ready from day ${days.readyFrom}, best by ${days.bestBy}.`,
   ].join(' ')
 }

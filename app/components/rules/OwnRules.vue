@@ -136,7 +136,8 @@ async function write(): Promise<void> {
     <div><VBtn variant="outlined" @click="add">Add a row</VBtn></div>
     <SaveProblem :message="message" />
     <div class="row">
-      <VBtn type="submit" color="primary" :loading="saving">Write the rule set</VBtn><VBtn variant="text" @click="emit('close')">Put aside</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Write the rule set</VBtn>
+      <VBtn variant="text" @click="emit('close')">Put aside</VBtn>
     </div>
   </form>
 </template>

@@ -14,7 +14,8 @@ const least = (row: RuleRow) => {
 const most = (row: RuleRow) => (row.maxPpm === null ? 'see text' : row.maxPpm === 0 ? 'none' : ppm(row.maxPpm))
 const floor = () => {
   const { ppm: least, source } = floorOf(props.rules, { basis: 'ingoing_nano2', minPpm: null, source: '' })
-  return `${props.rules.floorPpm === null ? 'The text has no floor; taken' : 'Floor, where a row has none of its own'}: ${ppm(least)}, ${source}.`
+  return `${props.rules.floorPpm === null ? 'The text has no floor; taken' : 'Floor, where a row has none of its own'}: `
+    + `${ppm(least)}, ${source}.`
 }
 </script>
 

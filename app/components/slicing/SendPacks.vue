@@ -60,7 +60,9 @@ watch(() => props.lots, load)
     </div>
     <ul>
       <li v-for="pack in packs" :key="pack.code">
-        <label><input type="checkbox" :checked="draft.codes.includes(pack.code)" @change="toggle(pack.code)" />{{ ' ' }}<span class="code">{{ pack.code }}</span> {{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}
+        <label>
+          <input type="checkbox" :checked="draft.codes.includes(pack.code)" @change="toggle(pack.code)" />{{ ' ' }}
+          <span class="code">{{ pack.code }}</span> {{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}
           <span class="soft small">{{ date(pack.packedOn) }}</span></label>
       </li>
     </ul>

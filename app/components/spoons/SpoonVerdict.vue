@@ -25,10 +25,12 @@ const pieces = computed(() => {
       :house="limits.house"
       :pieces="pieces"
       :meaning="found.verdict === 'no_nitrite' ? 'none' : 'exact'"
-      :label="`Beam: ${Math.round(found.ppm.low)} to ${Math.round(found.ppm.high)} ppm, floor ${limits.floorPpm}, limit ${Math.round(limits.maxPpm)}`"
+      :label="`Beam: ${Math.round(found.ppm.low)} to ${Math.round(found.ppm.high)} ppm, `
+        + `floor ${limits.floorPpm}, limit ${Math.round(limits.maxPpm)}`"
     />
     <p class="row">
-      <StateMark :tone="said.tone">{{ said.mark }}</StateMark><strong v-if="found.ppm.high > 0">{{ ppm(found.ppm.low) }} to {{ ppm(found.ppm.high) }}</strong>
+      <StateMark :tone="said.tone">{{ said.mark }}</StateMark>
+      <strong v-if="found.ppm.high > 0">{{ ppm(found.ppm.low) }} to {{ ppm(found.ppm.high) }}</strong>
     </p>
     <p>
       {{ said.text }}

@@ -19,7 +19,8 @@ const { grams, percent, meat, ppm } = useNotation()
           v-if="written.hasAgent"
           name="Curing salt no. 1"
           :amount="grams(written.agentG)"
-          :beside="`${ppm(written.nitritePpm)}, ${written.nitritePpm === houseTargetPpm ? 'the house target' : 'midway between floor and limit'}`"
+          :beside="`${ppm(written.nitritePpm)}, `
+            + (written.nitritePpm === houseTargetPpm ? 'the house target' : 'midway between floor and limit')"
         />
         <AmountRow name="Salt" :amount="grams(written.saltG)" :beside="`${percent(written.saltShare)} in all`" />
         <AmountRow name="Sugar" :amount="grams(written.sugarG)" :beside="percent(written.sugarShare)" />

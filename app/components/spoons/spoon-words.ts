@@ -33,7 +33,8 @@ export const massWords = ({ low, high }: Interval, grams: (massG: number) => str
   low === high ? grams(low) : `${grams(low)} to ${grams(high)}`
 
 export const differingWords = (massesG: readonly Interval[], grams: (massG: number) => string): string =>
-  `These do not say the same: ${massesG.map(mass => massWords(mass, grams)).join(', and ')}. Which holds? Take the others out; until then all may.`
+  `These do not say the same: ${massesG.map(mass => massWords(mass, grams)).join(', and ')}. `
+  + 'Which holds? Take the others out; until then all may.'
 
 /** What is to say of the salt; empty where it is usual. */
 export function saltWords({ saltShare }: SpoonFindings): string {

@@ -32,15 +32,30 @@ function tell(): void {
     scaleId: scaleId.value,
   }
   const count = typed.value.length
-  emit('tell', [step], `piece ${piece.value!.label} cut up: ${count === 1 ? 'one part' : `${count} parts`}${offcuts.value.length ? ', with what came off' : ''}.`, [piece.value!.id])
+  emit('tell', [step], `piece ${piece.value!.label} cut up: `
+  + `${count === 1 ? 'one part' : `${count} parts`}${offcuts.value.length ? ', with what came off' : ''}.`, [piece.value!.id])
 }
 </script>
 
 <template>
   <PickPiece v-if="!piece" asks="Which piece was cut?" :pieces="pieces" @choose="piece = $event" @close="emit('close')" />
   <StepForm v-else name="Cut up" :asks="`Piece ${piece.label}: what does each part weigh?`" @tell="tell" @close="emit('close')">
-    <WeightField v-for="(_, i) in parts" :key="i" v-model="parts[i]!" :label="parts.length === 1 ? 'What is left of it' : `Part ${i + 1}`" :range="PART_RANGE" />
-    <VBtn v-if="parts.length < MOST_PARTS" class="wide" variant="outlined" :prepend-icon="mdiPlus" @click="parts.push('')">One more part</VBtn>
+    <WeightField
+      v-for="(_, i) in parts"
+      :key="i"
+      v-model="parts[i]!"
+      :label="parts.length === 1 ? 'What is left of it' : `Part ${i + 1}`"
+      :range="PART_RANGE"
+    />
+    <VBtn
+      v-if="parts.length < MOST_PARTS"
+      class="wide"
+      variant="outlined"
+      :prepend-icon="mdiPlus"
+      @click="parts.push('')"
+    >
+      One more part
+    </VBtn>
     <p class="wide small soft">What came off, as far as there was any:</p>
     <WeightField v-for="kind in CUT_OFFS" :key="kind" v-model="off[kind]" :label="OFF_WORDS[kind]" :range="PART_RANGE" />
     <WeightField v-model="whole" label="Weight before" :range="MEAT_RANGE" />

@@ -11,7 +11,23 @@ import type { ToldStep } from './press'
 const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; hangs: boolean; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: (typeof ASKED)[number]]; late: []; close: [] }>()
 const { temperature } = useNotation()
-const ASKED = ['leak', 'weigh', 'add', 'look', 'touch', 'soak', 'fry_test', 'dry', 'rest', 'flavour', 'stack', 'cut', 'hang', 'humidity', 'take'] as const
+const ASKED = [
+  'leak',
+  'weigh',
+  'add',
+  'look',
+  'touch',
+  'soak',
+  'fry_test',
+  'dry',
+  'rest',
+  'flavour',
+  'stack',
+  'cut',
+  'hang',
+  'humidity',
+  'take',
+] as const
 const isAsked = (value: string): value is (typeof ASKED)[number] => (ASKED as readonly string[]).includes(value)
 
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null

@@ -28,7 +28,8 @@ function tell(turned: boolean): void {
   <div class="stacking" role="group" aria-label="How the stack lies, from the bottom up" @keydown.esc="emit('close')">
     <AskHead :asks="order.length ? `From the bottom: ${numbers}` : 'Tap the piece at the bottom first'" @close="emit('close')" />
     <VBtn v-for="piece in left" :key="piece.id" class="choice" variant="outlined" :disabled="saving" @click="order.push(piece)">
-      {{ order.length ? `then ${piece.label}` : `${piece.label} at the bottom` }}<span v-if="piece.spot" class="small">&nbsp;{{ piece.spot }}</span>
+      {{ order.length ? `then ${piece.label}` : `${piece.label} at the bottom` }}
+      <span v-if="piece.spot" class="small">{{ piece.spot }}</span>
     </VBtn>
     <template v-if="order.length > 0 && left.length === 0">
       <VBtn color="primary" :loading="saving" @click="tell(true)">Turned, lies so</VBtn>

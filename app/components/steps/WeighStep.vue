@@ -36,7 +36,14 @@ function tell(): void {
 </script>
 
 <template>
-  <StepForm name="Weigh the meat" :asks="curing ? 'What does the meat weigh, before its rinse, without bag and tray?' : 'What does the meat weigh, without hook and tray?'" @tell="tell" @close="emit('close')">
+  <StepForm
+    name="Weigh the meat"
+    :asks="curing
+      ? 'What does the meat weigh, before its rinse, without bag and tray?'
+      : 'What does the meat weigh, without hook and tray?'"
+    @tell="tell"
+    @close="emit('close')"
+  >
     <PickOne v-if="pieces.length > 1" v-model="each" class="wide" label="How it was weighed" :choices="EACH" />
     <template v-if="each">
       <WeightField

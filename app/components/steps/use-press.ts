@@ -36,7 +36,15 @@ const ON_ALREADY = new Set<string>([
 
 const sureOf = (body: Press): Press => ({
   ...body,
-  steps: body.steps.map(step => (step.kind === 'drain' || step.kind === 'fry_test' || step.kind === 'cut' || step.kind === 'hang' || step.kind === 'move' || step.kind === 'weigh' || 'parts' in step ? { ...step, sure: true } : step)),
+  steps: body.steps.map(step => (step.kind === 'drain'
+    || step.kind === 'fry_test'
+    || step.kind === 'cut'
+    || step.kind === 'hang'
+    || step.kind === 'move'
+    || step.kind === 'weigh'
+    || 'parts' in step
+    ? { ...step, sure: true }
+    : step)),
 })
 
 /** One tap, one record of what was done to one or more lots, with its undo. Where the shop asks back, `insist` goes on. */
@@ -58,9 +66,14 @@ export function usePress() {
     const [code, sent] = [problem.value?.code ?? '', last.value]
     if (!sent) return null
     if (ON_ALREADY.has(code)) return { words: 'It lies on the meat already', body: sureOf(sent.body) }
-    if (code === 'hang_wet' || code === 'hang_salt_only' || code === 'hang_salt_unknown') return { words: 'It hangs there already', body: sureOf(sent.body) }
+    if (code === 'hang_wet'
+      || code === 'hang_salt_only'
+      || code === 'hang_salt_unknown') return { words: 'It hangs there already', body: sureOf(sent.body) }
     if (code === 'fry_without_soak') return { words: 'Tasted without a soak', body: sureOf(sent.body) }
-    if (code === 'drained_much' || code === 'cut_heavier' || code === 'cut_missing' || code === 'weighed_above_last') return { words: 'I am sure', body: sureOf(sent.body) }
+    if (code === 'drained_much'
+      || code === 'cut_heavier'
+      || code === 'cut_missing'
+      || code === 'weighed_above_last') return { words: 'I am sure', body: sureOf(sent.body) }
     const others = othersOf(sent.body, sent.lots, problem.value)
     if (others) return others
     return code === 'told_already' ? { words: 'It was done again', body: { ...sent.body, again: true } } : null

@@ -124,7 +124,8 @@ async function record(): Promise<void> {
     <p v-if="errorAt('pieces')" class="caution grave" role="alert">{{ errorAt('pieces') }}</p>
     <SaveProblem :message="message" />
     <div class="row">
-      <VBtn type="submit" color="primary" :loading="saving">Record the pieces</VBtn><VBtn variant="outlined" @click="emit('aside')">Put aside</VBtn>
+      <VBtn type="submit" color="primary" :loading="saving">Record the pieces</VBtn>
+      <VBtn variant="outlined" @click="emit('aside')">Put aside</VBtn>
     </div>
   </form>
 </template>

@@ -34,7 +34,8 @@ function cut(): void {
         (read {{ temperature(lot.temperatureC + lot.offsetC) }}, offset {{ offset(lot.offsetC) }})</template></span>
       <span v-if="lot.checks">{{ ARRIVAL_CHECKS.map(check => `${check} ${lot.checks![check]}`).join(', ') }}</span>
       <span v-if="lot.note">“{{ lot.note }}”</span>
-      <a v-if="lot.photo" :href="`/api/files/${lot.photo.id}`" target="_blank" rel="noopener"><img :src="`/api/files/${lot.photo.id}`" :alt="`Photo of delivery ${lot.delivery}`" /></a>
+      <a v-if="lot.photo" :href="`/api/files/${lot.photo.id}`" target="_blank" rel="noopener">
+        <img :src="`/api/files/${lot.photo.id}`" :alt="`Photo of delivery ${lot.delivery}`" /></a>
     </p>
     <PieceTree v-if="lot.pieces.length" :lot="lot" @cut="cutting = $event" />
     <div v-if="session.mayWrite && lot.state === 'in' && leftG > 50 && cutting === null">

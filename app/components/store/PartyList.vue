@@ -80,7 +80,8 @@ const change = useSave(partyInput.omit({ kind: true }))
       />
       <VTextField v-model="form.note" label="Note" maxlength="500" />
       <div class="row">
-        <VBtn type="submit" color="primary" :loading="saving || change.saving.value">Keep</VBtn><VBtn variant="outlined" @click="open = null">Put aside</VBtn>
+        <VBtn type="submit" color="primary" :loading="saving || change.saving.value">Keep</VBtn>
+        <VBtn variant="outlined" @click="open = null">Put aside</VBtn>
       </div>
       <SaveProblem class="full" :message="message || change.message.value" />
     </form>

@@ -49,7 +49,8 @@ const offcuts = (cutting: CuttingView) =>
       <template v-if="'cutting' in row">
         <span>{{ meat(row.cutting.fromG) }} {{ WORDS[row.cutting.kind] }}</span>
         <span v-for="[name, massG] in offcuts(row.cutting)" :key="name" class="soft">{{ name }} {{ meat(massG) }}</span>
-        <span :class="{ soft: Math.abs(row.cutting.unaccountedG / row.cutting.fromG) <= 0.01 }">unaccounted {{ meat(row.cutting.unaccountedG) }},
+        <span :class="{ soft: Math.abs(row.cutting.unaccountedG / row.cutting.fromG) <= 0.01 }">unaccounted
+          {{ meat(row.cutting.unaccountedG) }},
           {{ percent(row.cutting.unaccountedG / row.cutting.fromG) }}</span>
         <span class="soft small">{{ row.cutting.by }}, {{ moment(row.cutting.atMs)
         }}{{ row.cutting.note ? `: ${row.cutting.note}` : '' }}</span><InstrumentNote :mark="row.cutting.scale" />

@@ -27,7 +27,11 @@ const found = (line: SaltLineView) =>
   <section :id="`account-${lot.code}`" class="stack-tight" :aria-label="`Account of ${lot.code}`">
     <div class="ruled-head">
       <h2><LotCode :code="lot.code" /> {{ lot.name }}</h2>
-      <span class="row"><StateMark v-if="lot.countDueMs < nowMs" tone="act">count overdue</StateMark><span class="soft">next count by {{ moment(lot.countDueMs) }}</span><strong class="balance">{{ grams(lot.balanceG) }}</strong></span>
+      <span class="row">
+        <StateMark v-if="lot.countDueMs < nowMs" tone="act">count overdue</StateMark>
+        <span class="soft">next count by {{ moment(lot.countDueMs) }}</span>
+        <strong class="balance">{{ grams(lot.balanceG) }}</strong>
+      </span>
     </div>
     <p class="soft">
       {{ lot.supplier }}, their lot <span class="code">{{ lot.supplierLot }}</span>
@@ -65,7 +69,10 @@ const found = (line: SaltLineView) =>
             <td class="when">{{ moment(line.atMs) }}</td>
             <td>{{ line.by }}</td>
             <td>
-              {{ KINDS[line.kind] }} <template v-if="line.lot">in <LotCode :code="line.lot" /></template>{{ ' ' }}<InstrumentNote :mark="line.scale" />
+              {{ KINDS[line.kind] }} <template v-if="line.lot">
+                in
+                <LotCode :code="line.lot" />
+              </template>{{ ' ' }}<InstrumentNote :mark="line.scale" />
             </td>
             <td class="num">{{ line.inG ? grams(line.inG) : '' }}</td>
             <td class="num">{{ line.outG ? grams(line.outG) : '' }}</td>

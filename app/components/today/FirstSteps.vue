@@ -61,8 +61,10 @@ const next = computed(() => steps.value.findIndex(step => !step.done))
     <ol>
       <li v-for="(step, i) in steps" :key="step.title" :class="{ done: step.done, next: i === next }">
         <NuxtLink :to="step.to" :aria-current="i === next ? 'step' : undefined">
-          <span class="tick" aria-hidden="true"><VIcon v-if="step.done" :icon="mdiCheck" size="22" /><template v-else>{{ i + 1 }}</template></span>
-          <span><strong>{{ step.title }}</strong><span class="visually-hidden">{{ step.done ? ', done' : '' }}</span><span class="words soft small">{{ step.words }}</span></span>
+          <span class="tick" aria-hidden="true"><VIcon v-if="step.done" :icon="mdiCheck" size="22" />
+            <template v-else>{{ i + 1 }}</template></span>
+          <span><strong>{{ step.title }}</strong><span class="visually-hidden">{{ step.done ? ', done' : '' }}</span>
+            <span class="words soft small">{{ step.words }}</span></span>
         </NuxtLink>
       </li>
     </ol>

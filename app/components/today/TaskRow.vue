@@ -37,7 +37,9 @@ const goOn = async () => floor.apply((await insist()) ?? [])
   <div class="task">
     <NuxtLink :to="WHERE[task.kind].to(task.subject)">
       <span class="what">{{ taskWords(task, as) }}</span>
-      <span class="who"><span :class="{ code: /^[A-Z]-/.test(task.subject) }">{{ task.subject }}</span>{{ ' ' }}<span class="soft small">{{ detail }}{{ why ? `: ${why}` : '' }}</span></span>
+      <span class="who">
+        <span :class="{ code: /^[A-Z]-/.test(task.subject) }">{{ task.subject }}</span>{{ ' ' }}
+        <span class="soft small">{{ detail }}{{ why ? `: ${why}` : '' }}</span></span>
       <span class="when">
         <StateMark v-if="task.late" tone="act">{{ late }}</StateMark>
         <template v-else>{{ task.byMs ? `by ${clock(task.byMs)}` : 'today' }}</template>

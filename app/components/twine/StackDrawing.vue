@@ -42,7 +42,10 @@ const words = computed(() => `Stack${props.spot ? ` in ${props.spot}` : ''}. ${s
     </svg>
     <figcaption class="small">
       <span v-if="spot" class="spot">{{ spot }}: </span>
-      <template v-for="(one, i) in then.slice(1)" :key="one.label">{{ i > 0 ? '; ' : '' }}<strong>{{ one.label }}</strong> {{ one.move }}</template>
+      <template v-for="(one, i) in then.slice(1)" :key="one.label">
+        {{ i > 0 ? '; ' : '' }}<strong>{{ one.label }}</strong>
+        {{ one.move }}
+      </template>
     </figcaption>
   </figure>
 </template>

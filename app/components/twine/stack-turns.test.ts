@@ -7,7 +7,17 @@ import { stackTurns, stackWords } from './stack-turns'
 
 const ZONE = 'Europe/Amsterdam'
 const on = (day: number, time: string) => instantOf(addDays('2026-11-02', day), time, ZONE)
-const pieces = [1, 2, 3].map(number => ({ id: number, number, label: String(number), placeId: 1, spot: null, face: 'flesh', layer: number, stackTurns: 0, outAtMs: null })) as unknown as LotPiece[]
+const pieces = [1, 2, 3].map(number => ({
+  id: number,
+  number,
+  label: String(number),
+  placeId: 1,
+  spot: null,
+  face: 'flesh',
+  layer: number,
+  stackTurns: 0,
+  outAtMs: null,
+})) as unknown as LotPiece[]
 const twine = (day: number, everyDays: number) => ({
   day,
   ...lotKnots(

@@ -17,5 +17,6 @@ export function twineWords({ knots, day, readyFromDay, bestByDay, firstFace, sta
   const half = count('half')
   const some = half > 0 ? `, ${half} of some pieces only` : ''
   const lay = [...(stacked ? ['in a stack'] : []), ...(firstFace ? [`${firstFace} up at the rub`] : [])].join(', ')
-  return `Cure day ${day}${lay ? `, ${lay}` : ''}. ${count('done')} turned${some}, ${count('missed', 'made_up')} missed, ${open}. Ready from day ${readyFromDay}, best by day ${bestByDay}.`
+  return `Cure day ${day}${lay ? `, ${lay}` : ''}. ${count('done')} turned${some}, `
+    + `${count('missed', 'made_up')} missed, ${open}. Ready from day ${readyFromDay}, best by day ${bestByDay}.`
 }

@@ -108,11 +108,14 @@ watch(at, () => {
           :floor-ppm="problem.beam.floorPpm"
           :limit-ppm="problem.beam.maxPpm"
           :pieces="problem.beam.pieces"
-          :label="`Beam: ${problem.beam.pieces.map(piece => ppm(piece.ppm)).join(', ')}; floor ${problem.beam.floorPpm}, limit ${problem.beam.maxPpm}`"
+          :label="`Beam: ${problem.beam.pieces.map(piece => ppm(piece.ppm)).join(', ')}; `
+            + `floor ${problem.beam.floorPpm}, limit ${problem.beam.maxPpm}`"
         />
         <p class="story">{{ words.why(problem.figures, as) }}</p>
         <div class="row">
-          <VBtn variant="outlined" @click="again">Answer again</VBtn><VBtn v-if="at + 1 < problems.length" color="primary" @click="at++">Next problem</VBtn><span v-else class="soft">{{ rightCount }} of {{ problems.length }} right.</span>
+          <VBtn variant="outlined" @click="again">Answer again</VBtn>
+          <VBtn v-if="at + 1 < problems.length" color="primary" @click="at++">Next problem</VBtn>
+          <span v-else class="soft">{{ rightCount }} of {{ problems.length }} right.</span>
         </div>
       </template>
     </article>

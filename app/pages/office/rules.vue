@@ -57,11 +57,14 @@ async function written(id: string): Promise<void> {
         <div class="ruled-head">
           <h2 id="set-head">{{ set.rules.jurisdiction }}</h2>
           <div class="row">
-            <StateMark v-if="set.inForce" tone="good">in force</StateMark><StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">
+            <StateMark v-if="set.inForce" tone="good">in force</StateMark>
+            <StateMark :tone="set.confirmed ? 'good' : set.inForce ? 'act' : 'cold'">
               {{
                 set.confirmed ? 'confirmed' : 'not confirmed by this shop'
               }}
-            </StateMark><span v-if="set.confirmed" class="small">by {{ set.confirmed.by }}, {{ dateInYear(set.confirmed.on) }}: {{ set.confirmed.reference }}</span>
+            </StateMark>
+            <span v-if="set.confirmed" class="small">by {{ set.confirmed.by }}, {{ dateInYear(set.confirmed.on) }}:
+              {{ set.confirmed.reference }}</span>
           </div>
         </div>
         <RuleTable :rules="set.rules" />
@@ -69,7 +72,8 @@ async function written(id: string): Promise<void> {
         <template v-if="session.isOwner">
           <ConfirmSet :key="set.rules.id" :set="set" @saved="load" />
           <div v-if="!editing" class="row">
-            <VBtn variant="outlined" @click="editing = 'copy'">Make a set of our own from this</VBtn><VBtn v-if="set.own" variant="outlined" @click="editing = 'change'">Change this set</VBtn>
+            <VBtn variant="outlined" @click="editing = 'copy'">Make a set of our own from this</VBtn>
+            <VBtn v-if="set.own" variant="outlined" @click="editing = 'change'">Change this set</VBtn>
           </div>
           <OwnRules
             v-else

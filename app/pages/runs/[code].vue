@@ -28,7 +28,8 @@ const { save, saving, message } = useSave()
 const { view: run, problem, load } = useLoaded<RunView>(() => `/api/runs/${encodeURIComponent(String(route.params.code))}`)
 const sub = computed(() =>
   run.value
-    ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; target core ${temperature(run.value.targetCoreC)}`
+    ? `${run.value.smoker}, started ${moment(run.value.startedAtMs)} by ${run.value.startedBy}; `
+    + `target core ${temperature(run.value.targetCoreC)}`
     : '',
 )
 

@@ -65,11 +65,15 @@ onMounted(floor.load)
           <tr class="figures">
             <td class="hook">{{ facts.piece.spot ?? '–' }}</td>
             <td>
-              <span class="code">{{ lot.code }}</span>/{{ facts.piece.label }}<span v-if="facts.piece.tag" class="small"> {{ facts.piece.tag }}</span>
+              <span class="code">{{ lot.code }}</span>/{{ facts.piece.label }}
+              <span v-if="facts.piece.tag" class="small">{{ facts.piece.tag }}</span>
             </td>
             <td class="num">{{ meat(facts.piece.greenG) }}</td>
             <td class="num">
-              <template v-if="facts.lost !== null">{{ meat(facts.piece.greenG * (1 - facts.lost)) }}<span class="small soft">, {{ dayOf(facts.losses.at(-1)!.atMs) }}</span></template>
+              <template v-if="facts.lost !== null">
+                {{ meat(facts.piece.greenG * (1 - facts.lost)) }}<span class="small soft">,
+                  {{ dayOf(facts.losses.at(-1)!.atMs) }}</span>
+              </template>
               <template v-else>–</template>
             </td>
             <td class="num wraps">{{ meat(facts.piece.greenG * (1 - facts.from)) }} to {{ meat(facts.piece.greenG * (1 - facts.to)) }}</td>
@@ -82,7 +86,9 @@ onMounted(floor.load)
       </table>
       <p v-if="humidityPlan(rows.map(row => row.lot)).length" class="small">
         Air:
-        <span v-for="one in humidityPlan(rows.map(row => row.lot))" :key="one.atMs + one.percent" class="box">☐ {{ one.percent }} % from {{ dayOf(one.atMs) }}</span>
+        <span v-for="one in humidityPlan(rows.map(row => row.lot))" :key="one.atMs + one.percent" class="box">
+          ☐ {{ one.percent }} % from {{ dayOf(one.atMs) }}
+        </span>
       </p>
     </section>
     <p v-if="places.length" class="caution calm">

@@ -82,7 +82,8 @@ async function done(): Promise<void> {
         <div class="ruled-head">
           <h2 id="dry-list">Salts, sugars, spices</h2>
           <div class="row">
-            <VBtn v-if="session.mayWrite" variant="text" to="/store/mix">Make a bulk mix</VBtn><VBtn variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn>
+            <VBtn v-if="session.mayWrite" variant="text" to="/store/mix">Make a bulk mix</VBtn>
+            <VBtn variant="outlined" to="/store/salt-ledger">Curing-salt ledger</VBtn>
           </div>
         </div>
         <p v-if="!ingredients.length" class="empty">

@@ -31,7 +31,8 @@ const print = () => window.print()
 <template>
   <div>
     <PageHead title="Curing-salt ledger" sub="Each gram in and out, tied to its lot; counted every month.">
-      <VBtn variant="outlined" to="/store">Back to the Store</VBtn><VBtn variant="outlined" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn>
+      <VBtn variant="outlined" to="/store">Back to the Store</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiPrinterOutline" @click="print">Print</VBtn>
     </PageHead>
     <LoadProblem v-if="problem && !view" :problem="problem" @again="load" />
     <p v-else-if="!view" class="empty">Reading the book…</p>
@@ -50,7 +51,11 @@ const print = () => window.print()
       </p>
       <ul v-if="wrong.length" class="wrong-lines">
         <li v-for="({ lot, line }, i) in wrong" :key="i">
-          <a :href="`#account-${lot.code}`"><span class="code">{{ lot.code }}</span> {{ lot.name }}</a>{{ ' ' }}<StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark>{{ ' ' }}<span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
+          <a :href="`#account-${lot.code}`">
+            <span class="code">{{ lot.code }}</span>
+            {{ lot.name }}</a>{{ ' ' }}
+          <StateMark tone="act">{{ SALT_ANOMALY_WORDS[line.anomaly!] }}</StateMark>{{ ' ' }}
+          <span class="soft">{{ moment(line.atMs) }}, {{ line.by }}</span>
         </li>
       </ul>
       <SaltAccount v-for="lot in view.lots" :key="lot.code" :lot="lot" :now-ms="view.nowMs" @whole="whole(lot.code)" />

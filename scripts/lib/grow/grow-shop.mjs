@@ -91,7 +91,8 @@ async function readings(owner, run, count) {
     `
   INSERT INTO run_readings (run_id, phase, at, chamber_c, core_c, typed, source, core_offset_c, chamber_offset_c, by_id, voided)
   SELECT ?, IF(seq <= ? * 0.35, 'smoke', 'cool'), DATE_ADD(?, INTERVAL ROUND(seq * 65000000 / ?) * 1000 MICROSECOND),
-    IF(seq <= ? * 0.35, 81, NULL), IF(seq <= ? * 0.35, 4 + 61 * (1 - EXP(-seq * 9 / ?)), 3 + 61 * EXP(-(seq - ? * 0.35) * 9 / ?)), '', 'csv', 0, 0, 1, 0
+    IF(seq <= ? * 0.35, 81, NULL),
+    IF(seq <= ? * 0.35, 4 + 61 * (1 - EXP(-seq * 9 / ?)), 3 + 61 * EXP(-(seq - ? * 0.35) * 9 / ?)), '', 'csv', 0, 0, 1, 0
   FROM seq_1_to_${Number(count)}`,
     [run.id, count, run.started_at, count, count, count, count, count, count],
   )

@@ -29,7 +29,8 @@ export async function readAll(owner, tables) {
 /** "table.column" to the table that it names a row of, as the schema has it. */
 export async function linksOf(owner) {
   const rows = await owner.query(
-    'SELECT table_name AS t, column_name AS c, referenced_table_name AS r FROM information_schema.key_column_usage WHERE table_schema = DATABASE() AND referenced_table_name IS NOT NULL',
+    'SELECT table_name AS t, column_name AS c, referenced_table_name AS r '
+    + 'FROM information_schema.key_column_usage WHERE table_schema = DATABASE() AND referenced_table_name IS NOT NULL',
   )
   return new Map(rows.map(row => [`${row.t}.${row.c}`, row.r]))
 }

@@ -92,7 +92,8 @@ export async function measureBeam(given = null) {
       await fields[0].focus()
       const taken = await strokes(page, STROKES)
       console.log(
-        `  ${`typing a weight, ${pieces} pieces, processor slowed ${SLOWDOWN} times`.padEnd(58)} script median ${taken[STROKES / 2].toFixed(1)} ms, p90 ${taken[Math.floor(STROKES * 0.9)].toFixed(1)} ms a key`,
+        `  ${`typing a weight, ${pieces} pieces, processor slowed ${SLOWDOWN} times`.padEnd(58)} script median `
+        + `${taken[STROKES / 2].toFixed(1)} ms, p90 ${taken[Math.floor(STROKES * 0.9)].toFixed(1)} ms a key`,
       )
     }
   }

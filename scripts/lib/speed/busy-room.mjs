@@ -32,7 +32,8 @@ export const fillColdRoom = owner => layLots(owner, { lots: LOTS, pieces: PIECES
 export async function layLongLot(owner, readings = 20_000) {
   const days = 30
   const [code] = await layLots(owner, { lots: 1, pieces: 12, steps: 60, from: 'L-9' })
-  const [{ place }] = await owner.query('SELECT place_id AS place FROM pieces WHERE lot_id = (SELECT id FROM lots WHERE code = ?) LIMIT 1', [code])
+  const [{ place }] = await owner.query('SELECT place_id AS place FROM pieces WHERE lot_id = (SELECT id FROM '
+    + 'lots WHERE code = ?) LIMIT 1', [code])
   const [model] = await owner.query('SELECT * FROM place_readings WHERE place_id = ? AND voided = 0 ORDER BY id DESC LIMIT 1', [place])
   const everyMs = (days * DAY_MS) / readings
   await numbered(

@@ -114,7 +114,8 @@ export async function measureTap() {
     const drawn = await page.$$eval('.slab', found => found.length)
     console.log(`  a tap on a piece as its place is drawn, ${drawn} pieces on the page`)
     say('the pressed piece on screen', pressed, 'pointerdown')
-    console.log(`    ${'chosen: handled, drawn and painted'.padEnd(38)} median ${median(drawnMs).toFixed(0)} ms, p90 ${rank(drawnMs, 0.9).toFixed(0)} ms`)
+    console.log(`    ${'chosen: handled, drawn and painted'.padEnd(38)} median ${median(drawnMs).toFixed(0)} ms, `
+      + `p90 ${rank(drawnMs, 0.9).toFixed(0)} ms`)
   }
   finally {
     await browser?.close()

@@ -9,7 +9,8 @@ export const name = '2026-11-23-bench'
 const VOIDED = 'voided INT NOT NULL DEFAULT 0'
 
 export const up: readonly string[] = [
-  `ALTER TABLE ingredient_lots ADD agent_kind VARCHAR(20) NULL, ADD nitrate_as VARCHAR(8) NOT NULL DEFAULT 'NaNO3', ADD sugar_fraction ${SHARE} NOT NULL DEFAULT 0,
+  `ALTER TABLE ingredient_lots ADD agent_kind VARCHAR(20) NULL, ADD nitrate_as VARCHAR(8) NOT NULL DEFAULT 'NaNO3',
+    ADD sugar_fraction ${SHARE} NOT NULL DEFAULT 0,
     ADD water_fraction ${SHARE} NOT NULL DEFAULT 0, ADD allergens JSON NULL, ADD iodised TINYINT(1) NOT NULL DEFAULT 0`,
   `UPDATE ingredient_lots SET agent_kind = 'no_1' WHERE kind = 'curing_salt' AND nitrite_fraction BETWEEN 0.06 AND 0.065`,
   `UPDATE ingredient_lots SET agent_kind = 'own' WHERE kind = 'curing_salt' AND agent_kind IS NULL`,
@@ -42,15 +43,20 @@ export const up: readonly string[] = [
     ref('by_id', 'users'),
     'UNIQUE KEY (recipe_id, number)',
   ),
-  `ALTER TABLE lots ADD method VARCHAR(24) NOT NULL DEFAULT 'dry', ADD purpose VARCHAR(8) NOT NULL DEFAULT 'bacon', ADD choice_id VARCHAR(64) NULL, ADD first_share ${SHARE} NULL,
-    ADD water_g ${GRAMS} NULL, ADD water_typed VARCHAR(64) NULL, ADD most_pick_up ${SHARE} NULL, ADD weighed_back_g ${GRAMS} NULL, ADD weighed_back_typed VARCHAR(64) NULL,
-    ADD after_g ${GRAMS} NULL, ADD after_typed VARCHAR(64) NULL, ADD sides JSON NULL, ADD recipe_revision_id INT NULL, ADD FOREIGN KEY (recipe_revision_id) REFERENCES recipe_revisions (id)`,
+  `ALTER TABLE lots ADD method VARCHAR(24) NOT NULL DEFAULT 'dry', ADD purpose VARCHAR(8) NOT NULL DEFAULT 'bacon',
+    ADD choice_id VARCHAR(64) NULL, ADD first_share ${SHARE} NULL,
+    ADD water_g ${GRAMS} NULL, ADD water_typed VARCHAR(64) NULL, ADD most_pick_up ${SHARE} NULL,
+    ADD weighed_back_g ${GRAMS} NULL, ADD weighed_back_typed VARCHAR(64) NULL,
+    ADD after_g ${GRAMS} NULL, ADD after_typed VARCHAR(64) NULL, ADD sides JSON NULL, ADD recipe_revision_id INT NULL,
+    ADD FOREIGN KEY (recipe_revision_id) REFERENCES recipe_revisions (id)`,
   `UPDATE lots SET method = 'salt_only' WHERE salt_only = 1`,
   // Verdicts from before say what they were by: a measured dry cure under the shop's only rule set.
-  `UPDATE lots SET judgement = JSON_MERGE_PATCH(judgement, JSON_OBJECT('method', method, 'meaning', IF(salt_only = 1, 'none', 'exact'), 'ruleSetId', 'us', 'residual', JSON_ARRAY(),
+  `UPDATE lots SET judgement = JSON_MERGE_PATCH(judgement, JSON_OBJECT('method', method,
+    'meaning', IF(salt_only = 1, 'none', 'exact'), 'ruleSetId', 'us', 'residual', JSON_ARRAY(),
     'maxPpm', JSON_EXTRACT(judgement, '$.row.maxPpm')))`,
   'ALTER TABLE pieces ADD bag INT NULL',
-  `ALTER TABLE lot_ingredients ADD application INT NOT NULL DEFAULT 1, ADD applied_at DATETIME(3) NULL, ADD per VARCHAR(12) NULL, ADD amount ${GRAMS} NULL, ADD piece_numbers JSON NULL`,
+  'ALTER TABLE lot_ingredients ADD application INT NOT NULL DEFAULT 1, ADD applied_at DATETIME(3) NULL, '
+  + `ADD per VARCHAR(12) NULL, ADD amount ${GRAMS} NULL, ADD piece_numbers JSON NULL`,
   table(
     'lab_results',
     ref('lot_id', 'lots'),
@@ -74,8 +80,10 @@ export const up: readonly string[] = [
     `at ${AT}`,
   ),
   `INSERT INTO rule_sets (rule_set_id, confirmed_by, confirmed_on, reference, at)
-    SELECT rule_set_id, rules_confirmed_by, rules_confirmed_on, rules_reference, UTC_TIMESTAMP(3) FROM shops WHERE rules_confirmed_by IS NOT NULL`,
-  'ALTER TABLE shops DROP COLUMN rules_confirmed_by, DROP COLUMN rules_confirmed_on, DROP COLUMN rules_reference, ADD house_floor_ppm DECIMAL(8,3) NULL, ADD house_max_ppm DECIMAL(8,3) NULL',
+    SELECT rule_set_id, rules_confirmed_by, rules_confirmed_on, rules_reference, UTC_TIMESTAMP(3) FROM shops
+      WHERE rules_confirmed_by IS NOT NULL`,
+  'ALTER TABLE shops DROP COLUMN rules_confirmed_by, DROP COLUMN rules_confirmed_on, '
+  + 'DROP COLUMN rules_reference, ADD house_floor_ppm DECIMAL(8,3) NULL, ADD house_max_ppm DECIMAL(8,3) NULL',
   table(
     'bench_cards',
     'code VARCHAR(16) NOT NULL UNIQUE',

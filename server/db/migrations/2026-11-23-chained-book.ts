@@ -12,7 +12,8 @@ export const up: readonly string[] = [
     ADD who VARCHAR(255) NOT NULL DEFAULT '', ADD station VARCHAR(120) NOT NULL DEFAULT '', ADD subjects MEDIUMTEXT NOT NULL DEFAULT '[]',
     ADD voids_id INT NULL, ADD clock_behind BIGINT NULL, ADD hash CHAR(64) NOT NULL DEFAULT '', ADD UNIQUE KEY voids (voids_id)`,
   `UPDATE events SET who = (SELECT name FROM users WHERE users.id = events.user_id),
-    subjects = COALESCE((SELECT CONCAT('[', GROUP_CONCAT(JSON_QUOTE(code) ORDER BY event_subjects.id), ']') FROM event_subjects WHERE event_id = events.id), '[]')`,
+    subjects = COALESCE((SELECT CONCAT('[', GROUP_CONCAT(JSON_QUOTE(code) ORDER BY event_subjects.id), ']')
+      FROM event_subjects WHERE event_id = events.id), '[]')`,
 ]
 
 interface OldRow {
@@ -63,7 +64,8 @@ export async function after(sequelize: Sequelize): Promise<void> {
     })
     if (row.id === id) continue
     await sequelize.query(
-      'INSERT INTO events SELECT ?, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, station, subjects, voids_id, clock_behind, hash FROM events WHERE id = ?',
+      'INSERT INTO events SELECT ?, kind, user_id, at, zone, arithmetic, typed, computed, reason, who, station, '
+      + 'subjects, voids_id, clock_behind, hash FROM events WHERE id = ?',
       { type: QueryTypes.INSERT, replacements: [id, row.id] },
     )
     await sequelize.query('UPDATE event_subjects SET event_id = ? WHERE event_id = ?', {

@@ -21,7 +21,8 @@ export const up: readonly string[] = [
     'every_days INT NOT NULL',
     'in_use BOOLEAN NOT NULL DEFAULT 1',
   ),
-  `INSERT INTO instruments (id, kind, name, purpose, readability, every_days) SELECT id, 'scale', name, purpose, readability_g, ${EVERY_DAYS.scale} FROM scales`,
+  `INSERT INTO instruments (id, kind, name, purpose, readability, every_days) SELECT id, 'scale', name, purpose, `
+  + `readability_g, ${EVERY_DAYS.scale} FROM scales`,
   'DROP TABLE scales',
   table(
     'instrument_checks',

@@ -32,7 +32,8 @@ export const up: readonly string[] = [
     ref('received_by_id', 'users'),
     VOIDED,
   ),
-  `ALTER TABLE meat_lots ${refTo('delivery_id', 'deliveries')}, ${refTo('scale_id', 'instruments')}, ${refTo('thermometer_id', 'instruments')},
+  `ALTER TABLE meat_lots ${refTo('delivery_id', 'deliveries')}, ${refTo('scale_id', 'instruments')},
+    ${refTo('thermometer_id', 'instruments')},
     ADD offset_c ${CELSIUS} NOT NULL DEFAULT 0, ADD state VARCHAR(16) NOT NULL DEFAULT 'in', ADD checks JSON NULL`,
   table(
     'cuttings',

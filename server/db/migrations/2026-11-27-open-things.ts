@@ -16,5 +16,6 @@ export const up: readonly string[] = [
   'ALTER TABLE events DROP KEY by_at',
   'ALTER TABLE lots ADD finished_at DATETIME(3) NULL, ADD KEY open_lots (finished_at, voided), ADD KEY in_fridge (fridge_id, finished_at)',
   'ALTER TABLE meat_lots ADD finished_at DATETIME(3) NULL, ADD KEY open_meat (finished_at, voided)',
-  'ALTER TABLE ingredient_lots ADD finished_at DATETIME(3) NULL, ADD KEY open_ingredients (finished_at, voided), ADD KEY by_kind (kind, finished_at)',
+  'ALTER TABLE ingredient_lots ADD finished_at DATETIME(3) NULL, ADD KEY open_ingredients (finished_at, voided), '
+  + 'ADD KEY by_kind (kind, finished_at)',
 ]

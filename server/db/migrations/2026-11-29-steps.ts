@@ -44,7 +44,8 @@ const COLUMNS = 'event_id, end_event_id, lot_id, kind, pieces, place_id, from_at
 const inCure = (at: string): string => `GREATEST(l.rubbed_at, LEAST(${at}, COALESCE(l.cure_ended_at, ${at})))`
 const afterCure = (at: string): string => `GREATEST(${at}, COALESCE(l.cure_ended_at, l.rubbed_at))`
 const insert = (kind: string, what: { event: string; at: string; to?: string; more?: string; figures: string; by: string; from: string }) =>
-  `INSERT INTO steps (${COLUMNS}) SELECT ${what.event}, NULL, l.id, '${kind}', ${ALL_PIECES}, ${what.more ?? 'NULL'}, ${what.at}, ${what.to ?? what.at}, NULL, ${what.figures}, ${what.by} ${what.from}`
+  `INSERT INTO steps (${COLUMNS}) SELECT ${what.event}, NULL, l.id, '${kind}', ${ALL_PIECES}, `
+  + `${what.more ?? 'NULL'}, ${what.at}, ${what.to ?? what.at}, NULL, ${what.figures}, ${what.by} ${what.from}`
 
 /** What stood in rows or records of its own, as steps: in this order, so that what happened at one instant stands. */
 const STEPS: readonly string[] = [
@@ -59,7 +60,11 @@ const STEPS: readonly string[] = [
     from: 'FROM lots l WHERE l.voided = 0',
   }),
   insert('turn', {
-    event: firstRecord('turned', ' AND (JSON_VALUE(e.computed, \'$.turnId\') = t.id OR (JSON_VALUE(e.computed, \'$.turnId\') IS NULL AND e.at = t.at))'),
+    event: firstRecord(
+      'turned',
+      ' AND (JSON_VALUE(e.computed, \'$.turnId\') = t.id'
+      + ' OR (JSON_VALUE(e.computed, \'$.turnId\') IS NULL AND e.at = t.at))',
+    ),
     at: inCure('t.at'),
     figures: 'JSON_OBJECT(\'how\', \'turned\', \'face\', NULL)',
     by: 't.by_id',
@@ -68,7 +73,8 @@ const STEPS: readonly string[] = [
   insert('drain', {
     event: 'd.id',
     at: inCure('d.at'),
-    figures: 'JSON_OBJECT(\'how\', \'poured_off\', \'drained\', NULL, \'back\', JSON_EXTRACT(\'false\', \'$\'), \'saltLies\', JSON_EXTRACT(\'false\', \'$\'))',
+    figures: 'JSON_OBJECT(\'how\', \'poured_off\', \'drained\', NULL, \'back\', JSON_EXTRACT(\'false\', \'$\'), '
+      + '\'saltLies\', JSON_EXTRACT(\'false\', \'$\'))',
     by: 'd.user_id',
     from: `FROM events d JOIN event_subjects s ON s.event_id = d.id JOIN lots l ON l.code = s.code AND l.voided = 0
       WHERE d.kind = 'drained' AND NOT EXISTS (SELECT 1 FROM events v WHERE v.voids_id = d.id) ORDER BY d.id`,
@@ -123,7 +129,8 @@ const STATE = `UPDATE pieces p JOIN lots l ON l.id = p.lot_id AND l.voided = 0
   LEFT JOIN (SELECT lot_id, COUNT(*) AS times FROM turns WHERE voided = 0 GROUP BY lot_id) t ON t.lot_id = l.id
   SET p.place_id = l.fridge_id, p.spot = IF(p.bag IS NULL, NULL, CONCAT('bag ', p.bag)),
     p.face = IF(MOD(COALESCE(t.times, 0), 2) = 0, 'flesh', 'fat'), p.out_at = GREATEST(l.rubbed_at, l.cure_ended_at),
-    p.stage = CASE WHEN h.going > 0 THEN 'heat' WHEN h.pulled IS NOT NULL THEN 'rest' WHEN l.cure_ended_at IS NOT NULL THEN 'dry' ELSE 'cure' END,
+    p.stage = CASE WHEN h.going > 0 THEN 'heat' WHEN h.pulled IS NOT NULL THEN 'rest'
+      WHEN l.cure_ended_at IS NOT NULL THEN 'dry' ELSE 'cure' END,
     p.since = CASE WHEN h.going > 0 THEN ${afterCure('h.started')} WHEN h.pulled IS NOT NULL THEN ${afterCure('h.pulled')}
       WHEN l.cure_ended_at IS NOT NULL THEN GREATEST(l.rubbed_at, l.cure_ended_at) ELSE l.rubbed_at END
   WHERE p.voided = 0`

@@ -27,7 +27,8 @@ export const up: readonly string[] = [
 
 /** Smokers are named as their smokes were, without regard to blanks around and to case; a shop has one at least. */
 const SMOKERS: readonly string[] = [
-  'INSERT INTO code_counters (kind, last) SELECT \'place\', 0 FROM DUAL WHERE NOT EXISTS (SELECT 1 FROM code_counters WHERE kind = \'place\')',
+  'INSERT INTO code_counters (kind, last) SELECT \'place\', 0 FROM DUAL '
+  + 'WHERE NOT EXISTS (SELECT 1 FROM code_counters WHERE kind = \'place\')',
   `INSERT INTO places (name, kind) SELECT MIN(TRIM(smoker)), 'smoker' FROM runs
     WHERE TRIM(smoker) NOT IN (SELECT name FROM places) GROUP BY TRIM(smoker) ORDER BY MIN(id)`,
   // A smoker that is called as a fridge is.

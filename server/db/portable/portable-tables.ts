@@ -84,5 +84,7 @@ export const exportSchema = (): object => ({
   ...z.toJSONSchema(exportContract, { io: 'input' }),
   title: 'A whole shop, exported',
   description:
-    'Names are those of the database. Masses in grams and temperatures in °C as decimal strings, exact; instants in UTC with milliseconds; files in base64. `typed`, `computed` and `subjects` of events are the texts that their hashes cover.',
+    'Names are those of the database. Masses in grams and temperatures in °C as decimal strings, exact; '
+    + 'instants in UTC with milliseconds; files in base64. '
+    + '`typed`, `computed` and `subjects` of events are the texts that their hashes cover.',
 })

@@ -38,7 +38,17 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
   const lots = await tables.lots.pick([...LOT], { finishedAtMs: null }, { order: [['id', 'ASC']] })
   const lotId = lots.map(lot => lot.id)
   const [pieces, steps, plans, places] = await Promise.all([
-    tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'greenG', 'placeId', 'outAtMs', 'goneAtMs', 'goneWhy'], { lotId }, { order: [['number', 'ASC']] }),
+    tables.pieces.pick([
+      'lotId',
+      'number',
+      'part',
+      'parentId',
+      'greenG',
+      'placeId',
+      'outAtMs',
+      'goneAtMs',
+      'goneWhy',
+    ], { lotId }, { order: [['number', 'ASC']] }),
     tables.steps.pick(
       ['lotId', 'kind', 'fromAtMs', 'toAtMs', 'byId', 'pieces', 'figures'],
       { lotId, kind: SHOWN_KINDS },

@@ -70,7 +70,13 @@ describe('a piece that is cut up', () => {
     const { judgement } = await view()
     expect(judgement.pieces).toHaveLength((await view()).rubbed.length)
     const { judgement: kept } = (await shop.tables.lots.one({ id: lotId }))!
-    const drained = await press({ kind: 'drain', how: 'poured_off', liquid: { told: 'rough', rough: 'few_spoons' }, back: false, saltLies: false }, null)
+    const drained = await press({
+      kind: 'drain',
+      how: 'poured_off',
+      liquid: { told: 'rough', rough: 'few_spoons' },
+      back: false,
+      saltLies: false,
+    }, null)
     if (!drained.ok) throw new Error(drained.code)
     const { stayed } = (await shop.tables.lots.one({ id: lotId }))!.judgement
     const least = new Map(stayed!.pieces.map(piece => [piece.pieceId, piece.leastPpm]))
@@ -102,14 +108,24 @@ describe('a piece that is cut up', () => {
     const before = await view()
     const [whole] = before.rubbed
     const done = await shop.press(ctx =>
-      correct(ctx, { what: 'piece_weight', id: whole!.id, value: { netG: whole!.greenG * 1.02, typed: 'again', readings: 1 } as never, reason: 'misread' }),
+      correct(ctx, {
+        what: 'piece_weight',
+        id: whole!.id,
+        value: { netG: whole!.greenG * 1.02, typed: 'again', readings: 1 } as never,
+        reason: 'misread',
+      }),
     )
     if (!done.ok) throw new Error(done.code)
     const after = await view()
     for (const part of before.pieces.filter(piece => piece.number === 1))
       expect(after.pieces.find(piece => piece.id === part.id)!.greenG).toBeCloseTo(part.greenG * 1.02, 3)
     const part = await shop.press(async ctx =>
-      correct(ctx, { what: 'piece_weight', id: await idOf('1b'), value: { netG: 500, typed: '500 g', readings: 1 } as never, reason: 'misread' }),
+      correct(ctx, {
+        what: 'piece_weight',
+        id: await idOf('1b'),
+        value: { netG: 500, typed: '500 g', readings: 1 } as never,
+        reason: 'misread',
+      }),
     )
     expect(part).toMatchObject({ ok: false, code: 'part_weight' })
   })
@@ -128,7 +144,11 @@ describe('a piece that is cut up', () => {
     if (!told.ok) throw new Error(told.code)
     const looked = await press({ kind: 'look', feel: 'raw', note: null }, [await idOf('2c')])
     if (!looked.ok) throw new Error(looked.code)
-    expect(await shop.press(ctx => undoRecord(ctx, told.value.eventId!))).toMatchObject({ ok: false, code: 'step_contradicts', params: { why: 'not_yet_cut' } })
+    expect(await shop.press(ctx => undoRecord(ctx, told.value.eventId!))).toMatchObject({
+      ok: false,
+      code: 'step_contradicts',
+      params: { why: 'not_yet_cut' },
+    })
   })
   it('is told of one piece, and cuts something', () => {
     const one = { lots: [{ code, pieces: [1] }], when: { told: 'now' } }

@@ -24,7 +24,10 @@ beforeAll(async () => {
   lotId = lot!.id
   ids = (await shop.tables.pieces.find({ lotId }, { order: [['number', 'ASC']] })).map(piece => piece.id)
   weighedBefore = await shop.tables.steps.count({ lotId, kind: 'weigh' })
-  const added = await shop.press(ctx => addPlace(ctx, placeInput.parse({ name: 'Attic', kind: 'drying_room', hooks: 4, target: { typed: '12.5', unit: 'C' } })))
+  const added = await shop.press(ctx => addPlace(
+    ctx,
+    placeInput.parse({ name: 'Attic', kind: 'drying_room', hooks: 4, target: { typed: '12.5', unit: 'C' } }),
+  ))
   if (!added.ok) throw new Error(added.code)
   attic = added.value.id
   const other = await shop.press(ctx => addPlace(ctx, placeInput.parse({ name: 'Small fridge', kind: 'fridge' })))
@@ -65,7 +68,11 @@ describe('hanging to dry', () => {
   })
   it('dry enough it hangs, each on a hook of its own', async () => {
     const [a, b] = ids as [number, number]
-    const twice = pressInput.safeParse({ steps: [hang({ hooks: [{ piece: a, hook: 1 }, { piece: b, hook: 1 }] })], lots: [{ code, pieces: [a, b] }], when: { told: 'now' } })
+    const twice = pressInput.safeParse({
+      steps: [hang({ hooks: [{ piece: a, hook: 1 }, { piece: b, hook: 1 }] })],
+      lots: [{ code, pieces: [a, b] }],
+      when: { told: 'now' },
+    })
     expect(twice.error?.issues.map(issue => issue.message)).toEqual(['hook_twice'])
     await told(hang({ hooks: [{ piece: a, hook: 1 }] }), [a])
     expect(await press(hang({ hooks: [{ piece: b, hook: 1 }] }), [b])).toMatchObject({ ok: false, code: 'hook_taken' })
@@ -128,7 +135,8 @@ describe('hanging to dry', () => {
   it('out of the cold room into the warm is asked about as at the hanging, and a salt box always', async () => {
     const cold = await shop.press(ctx => addPlace(ctx, placeInput.parse({ name: 'Back room', kind: 'cold_room' })))
     if (!cold.ok) throw new Error(cold.code)
-    const [lot] = (await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'DESC']] })).filter(one => one.code !== code)
+    const open = await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'DESC']] })
+    const [lot] = open.filter(one => one.code !== code)
     const with_ = { lots: [{ code: lot!.code, pieces: null }] }
     expect(await press({ kind: 'out', rinses: 0 }, null, with_)).toMatchObject({ ok: true })
     expect(await press(hang({ placeId: cold.value.id }), null, with_)).toMatchObject({ ok: true })

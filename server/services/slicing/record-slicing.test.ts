@@ -39,7 +39,13 @@ const out = (pieces: number[]) =>
   )
 const send = (packCodes: string[]) =>
   shop.press(ctx => sendPacks(ctx, dispatchInput.parse({ customer: 'The Tin Lantern Café', sentOn: '2026-06-30', packCodes })))
-const SMOKE = { smoker: 'Brick smoker', targetCore: { typed: '63', unit: 'C' }, coreThermometerId: null, chamberThermometerId: null, unchecked: true }
+const SMOKE = {
+  smoker: 'Brick smoker',
+  targetCore: { typed: '63', unit: 'C' },
+  coreThermometerId: null,
+  chamberThermometerId: null,
+  unchecked: true,
+}
 const packsOf = (...weights: string[]) => weights.map(weight => ({ kind: 'sliced', weight }))
 const grams = async (id: number, share: number) => `${((await shop.tables.pieces.one({ id }))!.greenG * share).toFixed(0)} g`
 

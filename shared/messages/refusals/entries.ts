@@ -24,11 +24,13 @@ export const ENTRIES = {
   not_positive: () => 'A weight must be more than 0.',
   ounces_over_16: (p: { ounces: number }) => `${p.ounces} oz is more than a pound. Ounces after pounds go up to 15.9.`,
   tare_above_gross: (p: { tareG: Grams; grossG: Grams }, as: Notation) =>
-    `The tub (${said.meat(p.tareG, as)}) weighs more than the whole (${said.meat(p.grossG, as)}). Write the full weight first, then minus the tub.`,
+    `The tub (${said.meat(p.tareG, as)}) weighs more than the whole (${said.meat(p.grossG, as)}). `
+    + 'Write the full weight first, then minus the tub.',
   tare_unit_missing: () => 'Write the unit of the tub\'s weight too, like 5 lb - 1 lb.',
   too_light: (p: { netG: Grams }, as: Notation) =>
     `${said.grams(p.netG, as)} is too light to be this. A bare number is grams: did you mean kg?`,
-  too_heavy: (p: { netG: Grams }, as: Notation) => `${said.meat(p.netG, as)} is too heavy to be this. A bare number is grams; check the unit.`,
+  too_heavy: (p: { netG: Grams }, as: Notation) => `${said.meat(p.netG, as)} is too heavy to be this. `
+    + 'A bare number is grams; check the unit.',
   not_a_length: () => 'This is not a thickness. Write it like 40 mm, 4 cm, or 1.6 in.',
   length_range: (p: { typed: string }) => `${p.typed} is no thickness of a piece of meat. Check the figure and the unit.`,
   temperature_range: (p: { typed: string }) =>
@@ -47,7 +49,8 @@ export const ENTRIES = {
   slice_before_more: () => 'Sliced meat is only frozen after that: move slicing behind the rest.',
   rinse_not_first: () => 'A rinse comes first, right after the cure. For water later on take a soak.',
   smoke_on_wet: () =>
-    'Smoke on a wet surface turns sour and sooty: nothing dries it after its last water. Put drying before the smoke, or say that it is meant.',
+    'Smoke on a wet surface turns sour and sooty: nothing dries it after its last water. '
+    + 'Put drying before the smoke, or say that it is meant.',
   not_yet_happened: () => 'This lies ahead. Say when it was done, or wait until it is.',
   late_reason_missing: () => 'This was more than a day ago. Say in a few words why it is told now.',
   lot_twice: () => 'A lot is named twice here. Name it once, with all its pieces.',
@@ -58,17 +61,25 @@ export const ENTRIES = {
   one_lot_an_order: () => 'How a stack lies is told lot by lot. Tell it once for each.',
   piece_twice: () => 'A piece stands twice in this order. Tap each once, from the bottom up.',
   agent_by_eye: (p: { name: string }) =>
-    `${p.name} is curing salt: it is weighed, never put on by eye. Weigh it and enter it. If it lies on the meat unweighed, hold the lot by hand and ask your owner.`,
+    `${p.name} is curing salt: it is weighed, never put on by eye. Weigh it and enter it. `
+    + 'If it lies on the meat unweighed, hold the lot by hand and ask your owner.',
   agent_on_salt_only: (p: { code: string }) =>
-    `${p.code} is cured with salt only: nitrite makes another cure of it. Take plain salt; if it lies on the meat already, say so, and the lot waits for the owner.`,
+    `${p.code} is cured with salt only: nitrite makes another cure of it. `
+    + 'Take plain salt; if it lies on the meat already, say so, and the lot waits for the owner.',
   add_over: (p: { code: string; highPpm: Ppm; maxPpm: Ppm; source: string }, as: Notation) =>
-    `With it ${p.code} may hold up to ${said.ppmBeside(p.highPpm, p.maxPpm, as)}, and the limit is ${said.ppm(p.maxPpm, as)} (${p.source}). Put on less. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
+    `With it ${p.code} may hold up to ${said.ppmBeside(p.highPpm, p.maxPpm, as)}, `
+    + `and the limit is ${said.ppm(p.maxPpm, as)} (${p.source}). Put on less. `
+    + 'If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.',
   add_unweighed: (p: { code: string }) =>
-    `This mix holds nitrite: put on without a weight, nobody can say how much ${p.code} holds. Weigh it. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
+    `This mix holds nitrite: put on without a weight, nobody can say how much ${p.code} holds. Weigh it. `
+    + 'If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.',
   add_too_salty: (p: { code: string; share: Fraction }, as: Notation) =>
-    `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. Check the unit and the point. If it lies on the meat already, say so: it is recorded, and the lot waits for the owner.`,
+    `With it ${p.code} comes to ${said.percent(p.share, as)} salt, outside what a measured cure can have. `
+    + 'Check the unit and the point. If it lies on the meat already, say so: it is recorded, '
+    + 'and the lot waits for the owner.',
   drained_much: (p: { code: string; drainedG: Grams; greenG: Grams }, as: Notation) =>
-    `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). Check it; if it is so, say that you are sure.`,
+    `${said.meat(p.drainedG, as)} of liquid is much for ${said.meat(p.greenG, as)} of meat (${p.code}). `
+    + 'Check it; if it is so, say that you are sure.',
   no_parts: () => 'A piece is cut into one part at least. Weigh what is left of it.',
   too_many_parts: () => 'These are more parts than one press takes. Cut it in two steps.',
   nothing_cut: () => 'One part and nothing off it is no cut. Weigh the other part, or what came off.',
@@ -81,38 +92,58 @@ export const ENTRIES = {
   no_hanging_place: (p: { place: string }) =>
     `${p.place} is no place to hang meat in. Choose another, or let the owner say in the Office that meat hangs there.`,
   hangs_not_there: (p: { place: string }) =>
-    `It hangs, and ${p.place} is no place to hang meat in. Say what it does there: tell that it rests or dries, or start its heat in the Smokehouse.`,
+    `It hangs, and ${p.place} is no place to hang meat in. `
+    + 'Say what it does there: tell that it rests or dries, or start its heat in the Smokehouse.',
   hang_salt_only: (p: { code: string; place: string; placeC: number }, as: Notation) =>
-    `${p.code} has no nitrite, and ${p.place} is at ${formatTemperature(p.placeC, as)}: without it, warm and slow is where poison grows. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder; if it hangs there already, say so and the owner decides.`,
+    `${p.code} has no nitrite, and ${p.place} is at ${formatTemperature(p.placeC, as)}: without it, `
+    + `warm and slow is where poison grows. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder; `
+    + 'if it hangs there already, say so and the owner decides.',
   hang_salt_unknown: (p: { code: string; place: string; placeC: number }, as: Notation) =>
-    `How much salt the meat of ${p.code} holds is not known: a salt box, a pick-up, a long soak, or liquid that nobody saw. At ${formatTemperature(p.placeC, as)} (${p.place}) that is not safe. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder, or measure its water activity with a meter; if it hangs there already, say so and the owner decides.`,
+    `How much salt the meat of ${p.code} holds is not known: a salt box, a pick-up, a long soak, `
+    + `or liquid that nobody saw. At ${formatTemperature(p.placeC, as)} (${p.place}) that is not safe. `
+    + `Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder, or measure its water activity with a meter; `
+    + 'if it hangs there already, say so and the owner decides.',
   hang_wet: (p: { code: string; place: string; placeC: number; activity: number; lost: number; needs: number }, as: Notation) =>
-    `${p.code} is still too wet for ${formatTemperature(p.placeC, as)} (${p.place}): estimated water activity ${formatNumber(p.activity, 3, as.decimal)}, it should be ${formatNumber(HANG_MOST_ACTIVITY, 2, as.decimal)} or less. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder until it lost about ${formatPercent(p.needs, as, 0)} of its green weight, weigh it, and go on; a meter’s reading overrides the estimate.`,
+    `${p.code} is still too wet for ${formatTemperature(p.placeC, as)} (${p.place}): `
+    + `estimated water activity ${formatNumber(p.activity, 3, as.decimal)}, `
+    + `it should be ${formatNumber(HANG_MOST_ACTIVITY, 2, as.decimal)} or less. `
+    + `Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder until it lost about `
+    + `${formatPercent(p.needs, as, 0)} of its green weight, weigh it, and go on; `
+    + 'a meter’s reading overrides the estimate.',
   ready_weight_twice: (p: { code: string }) =>
     `These pieces of ${p.code} were weighed ready before. Leave the weight out, or choose only pieces that come to the table now.`,
-  all_sliced: (p: { code: string }) => `Nothing of ${p.code} is left to slice: all its pieces were sliced to the end. If a slicing is wrong, void it in the book and tell it again.`,
+  all_sliced: (p: { code: string }) => `Nothing of ${p.code} is left to slice: all its pieces were sliced to the `
+    + 'end. If a slicing is wrong, void it in the book and tell it again.',
   weighed_above_last: (p: { code: string; netG: Grams; lastG: Grams }, as: Notation) =>
-    `${said.meat(p.netG, as)} is more than it weighed last (${p.code}: ${said.meat(p.lastG, as)}), and what hangs gets lighter. Take off hook and string and weigh again; if it is so, say that you are sure.`,
+    `${said.meat(p.netG, as)} is more than it weighed last (${p.code}: ${said.meat(p.lastG, as)}), `
+    + 'and what hangs gets lighter. Take off hook and string and weigh again; if it is so, say that you are sure.',
   tag_twice: () => 'Two parts have the same tag. Give each its own.',
   part_weight: (p: { part: string }) =>
     `The weight of ${p.part} is that of its cut. Void the cut with a reason, and tell it again with the right weights.`,
   cut_heavier: (p: { code: string; allG: Grams; mostG: Grams }, as: Notation) =>
-    `Parts and offcuts come to ${said.meat(p.allG, as)}, more than the piece weighed (${p.code}: ${said.meat(p.mostG, as)}). Take off the tray and weigh again; if it is so, say that you are sure.`,
+    `Parts and offcuts come to ${said.meat(p.allG, as)}, more than the piece weighed (${p.code}: `
+    + `${said.meat(p.mostG, as)}). Take off the tray and weigh again; if it is so, say that you are sure.`,
   cut_missing: (p: { code: string; missingG: Grams; wholeG: Grams }, as: Notation) =>
-    `Of ${said.meat(p.wholeG, as)} (${p.code}) ${said.meat(p.missingG, as)} are in no part and no offcut. Weigh what is missing; if it is so, say that you are sure.`,
+    `Of ${said.meat(p.wholeG, as)} (${p.code}) ${said.meat(p.missingG, as)} are in no part and no offcut. `
+    + 'Weigh what is missing; if it is so, say that you are sure.',
   tag_taken: (p: { tag: string; number: number | string }) =>
     `Piece ${p.number} of this lot has the tag “${p.tag}” already. Take another, or take it off that piece first.`,
   check_empty: () => 'A list needs at least one thing to look at. Write it down first.',
   check_twice: () => 'One thing on the list is ticked twice. Load the page again.',
   check_partly: (p: { missing: string }) => `Not ticked: ${p.missing}. Do it, or say in the note why not; then it is asked for again.`,
   not_checked: (p: { names: string }) =>
-    `Not looked at, or not lately: ${p.names}. Nothing is recorded yet. Go through the list first; if it has to go on without, say so, and the record says it.`,
+    `Not looked at, or not lately: ${p.names}. Nothing is recorded yet. `
+    + 'Go through the list first; if it has to go on without, say so, and the record says it.',
   fry_without_soak: (p: { code: string }) =>
-    `Nobody has told that ${p.code} was in the water; nothing is recorded yet. Was it, tell the soak first, with its hour. Tasted without one, say so.`,
+    `Nobody has told that ${p.code} was in the water; nothing is recorded yet. `
+    + 'Was it, tell the soak first, with its hour. Tasted without one, say so.',
   weighed_more: (p: { code: string; netG: Grams; mostG: Grams }, as: Notation) =>
-    `${said.meat(p.netG, as)} is more than the meat and all its cure weighed (${p.code}: ${said.meat(p.mostG, as)}). Take off the tray or the bag, choose the pieces that lay on the scale, and weigh again.`,
+    `${said.meat(p.netG, as)} is more than the meat and all its cure weighed (${p.code}: `
+    + `${said.meat(p.mostG, as)}). Take off the tray or the bag, choose the pieces that lay on the scale, `
+    + 'and weigh again.',
   stands_with_others: () =>
-    'What this record tells is kept in more than one place, so it cannot be set right here; it stays as it is. Void it with a reason, and tell it again.',
+    'What this record tells is kept in more than one place, so it cannot be set right here; it stays as it is. '
+    + 'Void it with a reason, and tell it again.',
   reason_missing: () => 'Say why, in a few words.',
   not_a_date: () => 'This is not a date. Choose the day.',
   not_a_code: () => 'This is not a code. Codes look like L-0042.',
@@ -158,7 +189,8 @@ export const ENTRIES = {
   too_many_seasonings: () => `More than ${MOST_SEASONINGS} seasonings. Mix some of them beforehand.`,
   mix_too_few: () => 'A mix has at least two ingredients.',
   floor_above_max: (p: { floorPpm: Ppm }, as: Notation) =>
-    `The floor of ${said.ppm(p.floorPpm, as)} as NaNO2 leaves no room under this. Give the row a least of its own, or the set another floor.`,
+    `The floor of ${said.ppm(p.floorPpm, as)} as NaNO2 leaves no room under this. `
+    + 'Give the row a least of its own, or the set another floor.',
   min_above_max: () => 'The least is above the most. Check both.',
   basis_of_compound: () => 'Nitrate is counted as NaNO3, nitrite as NaNO2, as the ion or as residue.',
   no_rows: () => 'A rule set needs at least one row for nitrite.',

@@ -27,17 +27,21 @@ export const SETTLED = {
   already_open: (p: { code: string }) => `${p.code} is open already. Nothing is left to do.`,
   turned_just_now: (p: { who: string; code: string; minutes: number }) =>
     `${p.who} turned ${p.code} ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`}: that turn counts. No second one was added.`,
-  list_changed: (p: { name: string }) => `The list “${p.name}” was changed meanwhile. Nothing was recorded; load the page and go through it again.`,
+  list_changed: (p: { name: string }) => `The list “${p.name}” was changed meanwhile. `
+    + 'Nothing was recorded; load the page and go through it again.',
   told_already: (p: { code: string; kind: StepKind; who: string; minutes: number }) =>
-    `${p.who} told ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`} that ${p.code} was ${STEP_DONE[p.kind]}: that counts. If it was done a second time, say so.`,
+    `${p.who} told ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`} that ${p.code} was `
+    + `${STEP_DONE[p.kind]}: that counts. If it was done a second time, say so.`,
   step_contradicts: (p: ContradictionFigures, as: Notation) => {
     const at = (ms: Milliseconds) => said.moment(ms, p.zone, as)
     // Cut up or sliced to the end, it is the deed itself that stands in the way.
     const isDeed = p.why === 'cut_up' || p.why === 'sliced' || p.why === 'taken'
     const since = p.first === 'none' ? '' : isDeed ? ` on ${at(p.firstMs)}` : ` since ${at(p.firstMs)}, when it was ${STEP_DONE[p.first]}`
-    return `${p.code} cannot have been ${STEP_DONE[p.second]} on ${at(p.secondMs)}: it ${WHY_NOT[p.why]}${since}. ${MEND_WORDS[p.mend]} Nothing was recorded.`
+    return `${p.code} cannot have been ${STEP_DONE[p.second]} on ${at(p.secondMs)}: `
+      + `it ${WHY_NOT[p.why]}${since}. ${MEND_WORDS[p.mend]} Nothing was recorded.`
   },
-  lot_is_finished: (p: { code: string }) => `Nothing of ${p.code} is left: a plan for it would say nothing. Its page shows what became of it.`,
+  lot_is_finished: (p: { code: string }) => `Nothing of ${p.code} is left: a plan for it would say nothing. `
+    + 'Its page shows what became of it.',
   plan_alters_past: (p: { code: string }) =>
     `How ${p.code} was to be turned on the days gone by stays as it was planned. Change it from tomorrow on.`,
   cure_over: (p: { code: string }) => `${p.code} is out of the cure already. Its page shows since when.`,
@@ -48,7 +52,10 @@ export const SETTLED = {
   shown_once: () => 'This was done, but its answer was lost on the way and is shown only once. Begin anew.',
   shop_exists: () => 'This shop is already set up. Sign in instead.',
   clock_ahead: (p: { nowMs: Milliseconds; zone: string; hours: number }, as: Notation) =>
-    `The shop's computer says it is ${said.moment(p.nowMs, p.zone, as)}. The last record is ${p.hours} hours older. Set the clock right, or say that it is right.`,
+    `The shop's computer says it is ${said.moment(p.nowMs, p.zone, as)}. `
+    + `The last record is ${p.hours} hours older. Set the clock right, or say that it is right.`,
   clock_off_database: (p: { nowMs: Milliseconds; zone: string; hours: number }, as: Notation) =>
-    `This computer says it is ${said.moment(p.nowMs, p.zone, as)}; the one that keeps the records is ${p.hours} hours off. Set the wrong clock right, or say that this one is right.`,
+    `This computer says it is ${said.moment(p.nowMs, p.zone, as)}; `
+    + `the one that keeps the records is ${p.hours} hours off. `
+    + 'Set the wrong clock right, or say that this one is right.',
 }

@@ -27,15 +27,19 @@ export const WORK = {
   rub_above_limit: (p: Fix & { ppm: Ppm; maxPpm: Ppm; source: string }, as: Notation) =>
     `${said.ppmBeside(p.ppm, p.maxPpm, as)} is above the limit of ${said.ppm(p.maxPpm, as)} (${p.source}). ${verdictFix(p, as)}`,
   rub_limit_not_shown: (p: Fix & { highPpm: Ppm; maxPpm: Ppm }, as: Notation) =>
-    `This may be up to ${said.ppmBeside(p.highPpm, p.maxPpm, as)}, and the limit is ${said.ppm(p.maxPpm, as)}: the weighing cannot show it is inside. ${verdictFix(p, as)}`,
+    `This may be up to ${said.ppmBeside(p.highPpm, p.maxPpm, as)}, and the limit is ${said.ppm(p.maxPpm, as)}: `
+    + `the weighing cannot show it is inside. ${verdictFix(p, as)}`,
   salt_only_too_weak: (p: { leastG: Grams; leastShare: Fraction }, as: Notation) =>
     `Under ${said.percent(p.leastShare, as, 1)} salt and no nitrite is not a cure. Weigh at least ${said.grams(p.leastG, as)} of salt.`,
   salt_already_exceeded: (p: { carriedG: Grams; wantedG: Grams; by: string }, as: Notation) =>
-    `Curing salt and seasonings already bring ${said.grams(p.carriedG, as)} of salt, more than the ${said.grams(p.wantedG, as)} wanted; most comes with the ${p.by}. ${p.by === 'curing salt' ? 'Raise the salt or use a stronger curing salt.' : 'Take less of it, or raise the salt.'}`,
+    `Curing salt and seasonings already bring ${said.grams(p.carriedG, as)} of salt, `
+    + `more than the ${said.grams(p.wantedG, as)} wanted; most comes with the ${p.by}. `
+    + `${p.by === 'curing salt' ? 'Raise the salt or use a stronger curing salt.' : 'Take less of it, or raise the salt.'}`,
   nitrate_refused: (p: { name: string; jurisdiction: string }) =>
     `${p.name} holds nitrate, which the rules of ${p.jurisdiction} do not allow here. Use curing salt no. 1 or a nitrite curing salt.`,
   nitrate_above_limit: (p: { ppm: Ppm; maxPpm: Ppm; source: string }, as: Notation) =>
-    `${said.ppmBeside(p.ppm, p.maxPpm, as)} of nitrate is above the limit of ${said.ppm(p.maxPpm, as)} (${p.source}). Use curing salt no. 1, or less.`,
+    `${said.ppmBeside(p.ppm, p.maxPpm, as)} of nitrate is above the limit of ${said.ppm(p.maxPpm, as)} `
+    + `(${p.source}). Use curing salt no. 1, or less.`,
   agent_no_certificate: (p: { name: string }) =>
     `${p.name} has no certificate: without one nobody knows the ppm. Ask the supplier for it, or use curing salt no. 1.`,
   agent_expired: (p: { name: string; bestBefore: string }, as: Notation) =>
@@ -43,7 +47,8 @@ export const WORK = {
   agent_long_dried_only: (p: { name: string }) =>
     `${p.name} is for whole muscle that dries for weeks: its nitrate is not used up in bacon. Use curing salt no. 1.`,
   mix_spiced_stored: (p: { name: string; spicedOn: string }, as: Notation) =>
-    `${p.name} was mixed with seasonings on ${said.date(p.spicedOn, as)}: nitrite and spices are not stored together. Throw it away, and mix anew without them.`,
+    `${p.name} was mixed with seasonings on ${said.date(p.spicedOn, as)}: `
+    + 'nitrite and spices are not stored together. Throw it away, and mix anew without them.',
   agent_no_nitrite: (p: { name: string }) =>
     `${p.name} holds no nitrite that can be counted. Use curing salt no. 1, or cure with salt only.`,
   salt_iodised: (p: { code: string; name: string }) =>
@@ -56,9 +61,13 @@ export const WORK = {
     `No brine holds that much salt: it is full at ${said.percent(p.mostShare, as, 1)}. Take more water, or less salt.`,
   weighed_back_all: () => 'What is weighed back is as much as went on. Check the weight and the tub.',
   salt_slip: (p: { share: Fraction; plannedShare: Fraction; least: number; most: number }, as: Notation) =>
-    `This comes to ${said.percent(p.share, as)} salt in all; the plan is ${said.percent(p.plannedShare, as)}. No measured cure lies outside ${said.percent(p.least, as)} to ${said.percent(p.most, as)}: check the unit and the point, and weigh the salt again.`,
+    `This comes to ${said.percent(p.share, as)} salt in all; the plan is ${said.percent(p.plannedShare, as)}. `
+    + `No measured cure lies outside ${said.percent(p.least, as)} to ${said.percent(p.most, as)}: `
+    + 'check the unit and the point, and weigh the salt again.',
   salt_off: (p: { share: Fraction; plannedShare: Fraction }, as: Notation) =>
-    `This comes to ${said.percent(p.share, as)} salt in all, and the plan is ${said.percent(p.plannedShare, as)}: off by more than a fifth. If it is meant, type the salt's weight a second time.`,
+    `This comes to ${said.percent(p.share, as)} salt in all, and the plan is `
+    + `${said.percent(p.plannedShare, as)}: off by more than a fifth. `
+    + `If it is meant, type the salt's weight a second time.`,
   recipe_unchanged: (p: { number: number }) => `Nothing is different from revision ${p.number}. No new one was written.`,
   second_other_agent: (p: { code: string }) =>
     `The first application was made with ${p.code}. Use the same curing salt for the second.`,
@@ -68,15 +77,21 @@ export const WORK = {
   residual_lab_always: (p: { code: string }) =>
     `Your authority wants a laboratory result for every lot: ${p.code} has none yet. Record it on the lot's page.`,
   residual_nitrate: (p: { code: string }) =>
-    `${p.code} holds nitrate, or a curing salt without a certificate: only a laboratory shows what is left in the product. Record its result on the lot's page.`,
+    `${p.code} holds nitrate, or a curing salt without a certificate: `
+    + `only a laboratory shows what is left in the product. Record its result on the lot's page.`,
   residual_unweighed: (p: { code: string }) =>
-    `Nitrite went onto ${p.code} that nobody weighed, or after its cure: only a laboratory shows what is left in the product. Record its result on the lot's page.`,
+    `Nitrite went onto ${p.code} that nobody weighed, or after its cure: `
+    + `only a laboratory shows what is left in the product. Record its result on the lot's page.`,
   residual_no_figure: (p: { jurisdiction: string; code: string }) =>
-    `The rules of ${p.jurisdiction} limit what is left in the product and the set has no figure for it: ${p.code} needs a laboratory result. Record it on the lot's page.`,
+    `The rules of ${p.jurisdiction} limit what is left in the product and the set has no figure for it: `
+    + `${p.code} needs a laboratory result. Record it on the lot's page.`,
   residual_not_finished: (p: { code: string }) =>
-    `${p.code} has no finished weight yet: without it nobody can say what is left in the product. Weigh it ready to slice, or record a laboratory result.`,
+    `${p.code} has no finished weight yet: without it nobody can say what is left in the product. `
+    + 'Weigh it ready to slice, or record a laboratory result.',
   residual_over: (p: { boundPpm: Ppm; maxPpm: Ppm; code: string }, as: Notation) =>
-    `By its weights ${p.code} may hold up to ${said.ppmBeside(p.boundPpm, p.maxPpm, as)} in the product, and ${said.ppm(p.maxPpm, as)} is allowed. A laboratory result shows what it really holds; record it on the lot's page.`,
+    `By its weights ${p.code} may hold up to ${said.ppmBeside(p.boundPpm, p.maxPpm, as)} in the product, `
+    + `and ${said.ppm(p.maxPpm, as)} is allowed. A laboratory result shows what it really holds; `
+    + `record it on the lot's page.`,
   rules_shipped: () => 'The sets that came with the program are not edited. Copy one into a set of your own.',
   mix_of_mix: (p: { code: string }) => `${p.code} is itself a mix. Make mixes from what came in.`,
   mix_lot_twice: (p: { code: string }) => `${p.code} is in this mix twice. Enter its whole weight once.`,
@@ -95,7 +110,8 @@ export const WORK = {
   ingredient_used_up: (p: { leftG: Grams; code: string }, as: Notation) =>
     `Only ${said.grams(p.leftG, as)} of ${p.code} is left. Choose another lot or check the weight.`,
   wrong_check: () =>
-    'This check is not for this instrument: a scale takes a check weight, a thermometer ice water or a reference, a hygrometer wet salt or a reference. Nothing was recorded.',
+    'This check is not for this instrument: a scale takes a check weight, '
+    + 'a thermometer ice water or a reference, a hygrometer wet salt or a reference. Nothing was recorded.',
   no_such_smoker: (p: { name: string; known: string }) =>
     p.known
       ? `No place that heats is called ${p.name}. Choose one that is: ${p.known}.`
@@ -106,17 +122,24 @@ export const WORK = {
   arrival_too_warm: (p: { tempC: Celsius }, as: Notation) =>
     `${said.temperature(p.tempC, as)} is too warm to take in. Send it back, or hold it and say why.`,
   meat_not_in: (p: { code: string; state: MeatState }) =>
-    `${p.code} is ${p.state === 'held' ? 'held until the owner decides' : p.state === 'refused' ? 'not here: it was sent back' : 'marked to be destroyed'}. Choose other meat.`,
+    `${p.code} is `
+    + `${p.state === 'held'
+      ? 'held until the owner decides'
+      : p.state === 'refused' ? 'not here: it was sent back' : 'marked to be destroyed'}. `
+      + 'Choose other meat.',
   piece_gone: (p: { label: string }) => `Piece ${p.label} was cut up or is in a lot already. Load the page again.`,
   piece_heavier: (p: { label: string; cutG: Grams; wantedG: Grams }, as: Notation) =>
     `Piece ${p.label} weighed ${said.meat(p.cutG, as)} when it was cut, and now ${said.meat(p.wantedG, as)}. Check the scale and the tub.`,
   cut_too_much: (p: { outG: Grams; fromG: Grams }, as: Notation) =>
     `The parts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.fromG, as)} that was cut. Check the weights.`,
   cut_unaccounted: (p: { unaccountedG: Grams }, as: Notation) =>
-    `${said.meat(p.unaccountedG, as)} is not accounted for, over ${said.limit(UNACCOUNTED_SHARE)}. Enter trim, bone and rind, or say in the note where it went.`,
+    `${said.meat(p.unaccountedG, as)} is not accounted for, over ${said.limit(UNACCOUNTED_SHARE)}. `
+    + 'Enter trim, bone and rind, or say in the note where it went.',
   count_needs_scale: () => 'Say which scale it was counted on: it decides how far the count may be off.',
   count_off: (p: { countedG: Grams; bookG: Grams; differenceG: Grams; allowedG: Grams }, as: Notation) =>
-    `Counted ${said.grams(p.countedG, as)}, the book says ${said.grams(p.bookG, as)}: off by ${said.grams(p.differenceG, as)}, and the scales explain ${said.grams(p.allowedG, as)}. Count again, or say what happened.`,
+    `Counted ${said.grams(p.countedG, as)}, the book says ${said.grams(p.bookG, as)}: `
+    + `off by ${said.grams(p.differenceG, as)}, and the scales explain ${said.grams(p.allowedG, as)}. `
+    + 'Count again, or say what happened.',
   file_empty: () => 'The file is empty. Choose another.',
   file_kind: () => 'This is no picture (JPEG, PNG, WebP) and no PDF. Take a photo, or save it as PDF.',
   still_curing: (p: { code: string }) => `${p.code} is still in the cure. End its cure in the Cold room first.`,
@@ -129,14 +152,16 @@ export const WORK = {
   lot_destroyed: (p: { code: string }) => `${p.code} was marked to be destroyed. It goes nowhere.`,
   not_pulled: (p: { code: string }) => `${p.code} is still in the smoke. Pull it before cooling is recorded.`,
   no_core_reading: (p: { code: string; belowC: Celsius }, as: Notation) =>
-    `${p.code} has no core reading. Measure the core before you pull. Only a smoke that aims for ${said.temperature(p.belowC, as)} or less needs none.`,
+    `${p.code} has no core reading. Measure the core before you pull. `
+    + `Only a smoke that aims for ${said.temperature(p.belowC, as)} or less needs none.`,
   in_the_future: (p: { row: number }) => `Row ${p.row} lies in the future. Check its date and the time zone.`,
   before_the_start: (p: { row: number }) => `Row ${p.row} lies before the run began. Check its date and the time zone.`,
   reading_twice: (p: { row: number }) =>
     `Row ${p.row} has the time of a reading that is already there. Leave it out or correct that one.`,
   ready_weight_missing: () => 'Weigh the slabs before slicing: without it nobody knows the yield.',
   packs_over_weight: (p: { outG: Grams; readyG: Grams }, as: Notation) =>
-    `Packs and offcuts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.readyG, as)} that was ready to slice. Check the weights.`,
+    `Packs and offcuts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.readyG, as)} that was ready `
+    + 'to slice. Check the weights.',
   already_sent: (p: { code: string }) => `${p.code} was sent already. Take it off the list.`,
   rules_not_confirmed: () =>
     'The shop has not confirmed its rule set. The owner does that in the Office before anything goes out.',
@@ -152,7 +177,8 @@ export const WORK = {
   no_pin: () => 'This person has no PIN. Choose one in the Office, signed in with the password.',
   not_shared: () => 'This device is not shared: what you record here is signed by you.',
   last_owner: () => 'The shop needs an owner. Make someone else an owner first.',
-  no_such_page: () => 'There is no such page: a page is asked for by what stands last on the one before. Nothing is changed; open the room again.',
+  no_such_page: () => 'There is no such page: a page is asked for by what stands last on the one before. '
+    + 'Nothing is changed; open the room again.',
   csv_columns: (p: { columns: string }) =>
     `The columns are not clear: ${p.columns}. One must be the time, and one the core or the chamber.`,
   csv_empty: () => 'There is no reading in this file, only blank lines. Nothing was taken over.',

@@ -23,7 +23,8 @@ const print = () => window.print()
 <template>
   <div>
     <div class="row spread no-print mb-4">
-      <VBtn variant="outlined" to="/bench">To the Bench</VBtn><VBtn color="primary" :prepend-icon="mdiPrinterOutline" @click="print">Print the card</VBtn>
+      <VBtn variant="outlined" to="/bench">To the Bench</VBtn>
+      <VBtn color="primary" :prepend-icon="mdiPrinterOutline" @click="print">Print the card</VBtn>
     </div>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!card || !view" class="empty">Fetching the card…</p>
