@@ -3,6 +3,8 @@ import { wordsFor, type RefusalCode } from '#shared/messages/refusals/catalogue'
 import type { FieldFault } from '#shared/contracts/issues'
 import type { FieldError, Problem } from '#shared/contracts/problem'
 
+const SAYS_WHAT_IS_KEPT = /Nothing was recorded/
+
 /**
  * Problem details (RFC 9457) from a code, with the fields at fault. Browsers word the codes again in the person's
  * units.
@@ -23,7 +25,7 @@ export function problemOf(
     title: TITLES[status] ?? 'Not done',
     status,
     code,
-    detail: `${detail} Nothing was saved.`,
+    detail: SAYS_WHAT_IS_KEPT.test(detail) ? detail : `${detail} Nothing was saved.`,
     ...(errors.length ? { errors } : {}),
   }
 }

@@ -1,9 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { DEFAULT_NOTATION } from '#core/units/format'
+import { wordsFor } from '../messages/refusals/catalogue'
 import { correctionInput } from './corrections'
 import { anyJson, instantMs, isoDate, name, note, percent, PIECE_RANGE, reason, temperature, weight } from './fields'
 import { faultsIn } from '../../tests/support/faults-in'
+import { MOST_LOTS_A_PRESS, pressInput } from './steps'
+import { faultsOf } from './issues'
 import { rubInput } from './rub'
 import { setupInput } from './people'
 import { ingredientInput } from './store'
@@ -30,7 +34,18 @@ describe('fields', () => {
     expect(faultsIn(name(), '')).toEqual([':empty'])
     expect(faultsIn(name(), '   ')).toEqual([':empty'])
     expect(faultsIn(name(), 'a\u0000b')).toEqual([':control_characters'])
-    expect(faultsIn(name(), 'x'.repeat(121))).toEqual([':too_long'])
+    expect(faultsIn(name(), 'x'.repeat(121))).toEqual([':longer_than'])
+  })
+  it('a limit of letters, of lines or of minutes says itself', () => {
+    const press = { steps: [{ kind: 'rest', minutes: null, how: 'open', placeId: null }], lots: [{ code: 'L-0001', pieces: null }] }
+    const told = (more: object) => pressInput.safeParse({ ...press, when: { told: 'now' }, ...more })
+    const words = (parsed: ReturnType<typeof told>) =>
+      faultsOf(parsed.error!).map(({ code, params }) => wordsFor(code, params, DEFAULT_NOTATION))
+    expect(told({}).success).toBe(true)
+    const lots = Array.from({ length: MOST_LOTS_A_PRESS + 1 }, (_, i) => ({ code: `L-${1000 + i}`, pieces: null }))
+    expect(words(told({ lots }))).toEqual([expect.stringContaining(`more than ${MOST_LOTS_A_PRESS} at a time`)])
+    expect(words(told({ lateReason: 'x'.repeat(501) }))).toEqual([expect.stringContaining('longer than 500 letters')])
+    expect(words(told({ when: { told: 'ago', minutes: 1441 } }))).toEqual([expect.stringContaining('one day')])
   })
   it('half a character is refused wherever text is typed: no database gives it back', () => {
     for (const half of ['typed \ud83e by mistake', '\udd53 alone', 'a\ud800b']) {

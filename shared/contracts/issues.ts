@@ -29,6 +29,10 @@ const CODE_OF_ISSUE: Record<string, EntryCode> = {
   not_multiple_of: 'not_in_form',
 }
 
+/** Limits that read alike in every unit: of letters, and of lines. */
+const LIMIT_CODES = { string: 'longer_than', array: 'more_than' } as const
+const isCounted = (origin: string): origin is keyof typeof LIMIT_CODES => origin in LIMIT_CODES
+
 /** Contract faults as data, one code a field: the same on both sides of the wire. */
 export function faultsOf(error: z.ZodError): FieldFault[] {
   return error.issues.map((issue: Issue) => {
@@ -39,6 +43,8 @@ export function faultsOf(error: z.ZodError): FieldFault[] {
     }
     // A named refusal ("empty") was put into the contract as the message; a stock sentence was not.
     const named = /^[a-z]+(_[a-z0-9]+)*$/.test(issue.message) ? issue.message : null
+    if (!named && issue.code === 'too_big' && isCounted(issue.origin))
+      return { path, code: LIMIT_CODES[issue.origin], params: { most: Number(issue.maximum) } }
     return { path, code: named ?? CODE_OF_ISSUE[issue.code] ?? 'not_in_form' }
   })
 }

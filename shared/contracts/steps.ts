@@ -200,7 +200,7 @@ export type ToldKind = StepInput['kind']
 /** When it happened. `said` is how it was told, "this morning 7:10". */
 const whenInput = z.discriminatedUnion('told', [
   z.strictObject({ told: z.literal('now') }),
-  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(1).max(MOST_AGO_MINUTES) }),
+  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(1).max(MOST_AGO_MINUTES, named('ago_too_far')) }),
   z.strictObject({ told: z.literal('at'), atMs: instantMs(), said: name(80).nullable() }),
 ])
 export type WhenInput = z.output<typeof whenInput>

@@ -37,7 +37,7 @@ describe('bad input is told field by field, and nothing is half saved', () => {
     ['470 - 2450', 'tare_above_gross'],
     ['', 'empty'],
     ['1,840', 'ambiguous_comma'],
-    ['1'.repeat(61), 'too_long'],
+    ['1'.repeat(61), 'longer_than'],
   ])('weight %j: %s', async (weight, code) => {
     const before = await everything()
     const reply = await maker.post('/api/deliveries', meat({ weight }))
