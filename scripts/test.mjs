@@ -69,10 +69,13 @@ await main(async () => {
       }
     })
     const lanes = await Promise.allSettled([
-      prepared.then(async env => count(await step('browser tests', () => suite('browser', env)))),
+      (async () => {
+        const env = await prepared
+        count(await step('browser tests', () => suite('browser', env)))
+        count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
+      })(),
       (async () => {
         for (const one of [prepare, ...checks]) await check(one)
-        count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
         const env = await prepared
         count(await step('integration tests', () => suite('integration', env)))
       })(),
