@@ -23,6 +23,7 @@ async function suite(project, env = {}) {
   )
   const counts = readSummary(report)
   if (failed) console.error(failed.message)
+  for (const failure of counts.failures) console.error(`  FAILED ${failure}`)
   return {
     ...counts,
     failed: Math.max(counts.failed, failed ? 1 : 0),
