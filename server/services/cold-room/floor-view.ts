@@ -6,7 +6,7 @@ import { PLACE_SHOWN } from '#shared/contracts/places'
 import type { Tables } from '../../db/database'
 import { present } from '../../db/where'
 import { marksAndBriefs } from '../instruments/marks'
-import { lotSummaries } from '../lots/lot-summaries'
+import { LOT_SHOWN, lotSummaries } from '../lots/lot-summaries'
 import { freeBytes } from '../office/free-space'
 import { shopView } from '../office/office'
 import { placeViews } from '../places/place-views'
@@ -75,7 +75,7 @@ function withCooled(runs: readonly Omit<RunSummary, 'cooled'>[], openLots: reado
 export async function floorView(tables: Tables, nowMs: Milliseconds, dataFolder: string | null): Promise<FloorView> {
   // First what most hangs on, and all beside it: a shop's tablet waits for the longest way, not for all of them.
   const openLots = tables.lots
-    .find({ finishedAtMs: null }, { order: [['id', 'ASC']] })
+    .pick(LOT_SHOWN, { finishedAtMs: null }, { order: [['id', 'ASC']] })
     .then(rows => lotSummaries(tables, rows, nowMs))
   const marks = marksAndBriefs(tables, nowMs - PLACE_SHOWN.forMs, nowMs)
   const [lots, shop, places, runs, { briefs }, store, first, free] = await Promise.all([

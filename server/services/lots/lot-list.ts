@@ -4,11 +4,11 @@ import { LOT_ROW, LOTS_PAGE } from '#shared/contracts/lots'
 import type { z } from 'zod'
 import { CUTS } from '#core/rules/cuts'
 import type { Tables } from '../../db/database'
-import type { RowOf, WhereOf } from '../../db/table-spec'
+import type { WhereOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import { RUBBED } from '../../db/tables/which-pieces'
 import { below, startsWith } from '../../db/where'
-import { brief, lotSummaries } from './lot-summaries'
+import { brief, LOT_SHOWN, lotSummaries, type LotShown } from './lot-summaries'
 
 /** What is looked for, as a filter: a day, a cut, or the first letters of a code. */
 function matching(find: string | undefined): WhereOf<typeof lotsTable> {
@@ -23,7 +23,7 @@ function matching(find: string | undefined): WhereOf<typeof lotsTable> {
 }
 
 /** Lots that nothing waits for any more, as a list shows them. */
-async function finishedRows(tables: Tables, rows: readonly RowOf<typeof lotsTable>[]): Promise<LotRow[]> {
+async function finishedRows(tables: Tables, rows: readonly LotShown[]): Promise<LotRow[]> {
   const lotId = rows.map(row => row.id)
   if (lotId.length === 0) return []
   const [green, packs, destroyed] = await Promise.all([
@@ -62,7 +62,7 @@ export async function lotList(
     ...(open ? { finishedAtMs: null } : {}),
     ...(from ? { id: below(from.id) } : {}),
   }
-  const found = await tables.lots.find(where, { order: [['id', 'DESC']], limit: LOTS_PAGE + 1 })
+  const found = await tables.lots.pick([...LOT_SHOWN, 'finishedAtMs'], where, { order: [['id', 'DESC']], limit: LOTS_PAGE + 1 })
   const shown = found.slice(0, LOTS_PAGE)
   const [unfinished, finished] = await Promise.all([
     lotSummaries(

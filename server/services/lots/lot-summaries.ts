@@ -5,7 +5,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { JudgementBrief, LotSummary } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/table-spec'
-import type { lots, pieces as piecesTable } from '../../db/tables/lots'
+import type { lots } from '../../db/tables/lots'
 import { isLeaf, treesOf } from '../../db/tables/which-pieces'
 import type { Tables } from '../../db/database'
 import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
@@ -14,9 +14,14 @@ import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { lotPlans } from '../plans/lot-plans'
 import { PIECE_SHOWN, pieceView } from './piece-views'
 import { waitingForSecond } from './second-due'
-import { lotHeats, runsOfPieces } from '../smoke/heat-groups'
+import { heatsOfLots } from '../smoke/heats-of-lots'
 
-type LotRow = RowOf<typeof lots>
+/** Of a lot's row, what its summary is made of. */
+export const LOT_SHOWN = [
+  'code', 'cut', 'rind', 'saltOnly', 'method', 'firstShare', 'fridgeId', 'rubbedAtMs', 'rubbedOn', 'zone', 'rubbedById',
+  'thicknessMm', 'readyFromDay', 'bestByDay', 'turnEveryDays', 'turnBy', 'drainedAtMs', 'cureEndedAtMs', 'readyG', 'judgement',
+] as const
+export type LotShown = { id: number } & Pick<RowOf<typeof lots>, (typeof LOT_SHOWN)[number]>
 
 /** Of a verdict, what a small beam shows; one from before the least that stayed was worked out shows none. */
 export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgement): JudgementBrief => ({
@@ -28,33 +33,8 @@ export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgem
   leastPpm: stayed?.leastPpm ?? null,
 })
 
-/**
- * The runs of lots, which pieces were in which, and what their heats say: a part was in those of what it was cut from,
- * too. `pieces`: all of the lots.
- */
-async function heatsOfLots(
-  tables: Tables,
-  rows: readonly LotRow[],
-  pieces: readonly Pick<RowOf<typeof piecesTable>, 'id' | 'lotId' | 'parentId' | 'goneWhy'>[],
-  nowMs: Milliseconds,
-) {
-  const { inRuns, runs } = await runsOfPieces(tables, pieces)
-  const ofPiece = groupBy(inRuns, row => row.pieceId)
-  const leaves = groupBy(pieces.filter(isLeaf), piece => piece.lotId)
-  const heatsOf = await lotHeats(
-    tables,
-    rows.map((lot) => {
-      const mine = (leaves.get(lot.id) ?? []).flatMap(piece => ofPiece.get(piece.id) ?? [])
-      const ids = new Set(mine.map(row => row.runId))
-      return { lot, inRuns: mine, runs: runs.filter(run => ids.has(run.id)) }
-    }),
-    nowMs,
-  )
-  return { ofPiece, runs, heatsOf }
-}
-
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
-export async function lotSummaries(tables: Tables, rows: readonly LotRow[], nowMs: Milliseconds): Promise<LotSummary[]> {
+export async function lotSummaries(tables: Tables, rows: readonly LotShown[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
   const sliced = rows.filter(row => row.readyG !== null).map(row => row.id)
   const twice = rows.filter(row => row.method === 'two_applications').map(row => row.id)

@@ -80,7 +80,7 @@ export function groupsOf({ inRuns, runs: inOrder }: LotRuns): PieceGroup[] {
 
 /** A lot and the runs its pieces were in. */
 export interface LotInRuns extends LotRuns {
-  lot: LotRow
+  lot: { id: number } & Pick<LotRow, 'judgement' | 'saltOnly' | 'thicknessMm'>
 }
 
 /** What a lot's heats are judged by, beside their readings, as one digest: it changes when the verdict may. */
@@ -175,7 +175,7 @@ async function keep(
 /** Every group of a lot's pieces, and what its heats say about growth. */
 export async function judgeLotHeats(
   tables: Tables,
-  lot: LotRow,
+  lot: LotInRuns['lot'],
   nowMs: Milliseconds,
 ): Promise<{ pieceIds: number[]; runs: RunRow[]; judged: HeatsJudged }[]> {
   const pieces = await tables.pieces.pick(['parentId'], { lotId: lot.id })
