@@ -48,7 +48,11 @@ ul {
   margin: 0;
   padding: 0;
   flex: 1;
-  max-height: 12rem;
+  /* Side by side where there is room: the room below stays in sight. */
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(22rem, 100%), 1fr));
+  column-gap: 1.5rem;
+  max-height: 7.6rem;
   overflow-y: auto;
 }
 li {
@@ -72,6 +76,10 @@ a {
 @media (--phone) {
   .reminders {
     padding: 0.2rem 0.9rem;
+  }
+  /* Half of the third shows that there are more. */
+  ul {
+    max-height: 9.4rem;
   }
 }
 </style>
