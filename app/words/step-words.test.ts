@@ -70,8 +70,10 @@ describe('a press in the book', () => {
     const nitrite = [{ lot: 'L-0042', ppm: 151, lowPpm: 142, status: 'limit_not_shown', meaning: 'open' }] as const
     expect(told([add], 0, [2], { names, nitrite })).toBe(
       'More on the face that lies up: N-0003 Sea salt “12 g”, N-0009 House mix not weighed. L-0042: piece 2. '
-      + 'L-0042: at least 142 ppm, may be above the limit.',
+      + 'At least 142 ppm, may be above the limit.',
     )
+    const both = ['L-0042', 'L-0043'].map((lot, id) => ({ id, lot, kind: 'add' as const, pieces: [2] }))
+    expect(told([add], 0, [2], { names, nitrite: [...nitrite], steps: both })).toContain('L-0042: at least 142 ppm')
     const glaze: StepInput = { kind: 'flavour', how: 'marinade', minutes: 90, parts, scaleId: null, sure: false }
     expect(told([glaze], 0, [1], { names })).toContain('In a marinade for 1 h 30 min: N-0003 Sea salt')
   })

@@ -1,3 +1,4 @@
+import { upperFirst } from '#core/lists/upper-first'
 import { groupBy } from '#core/lists/group-by'
 import { wordList } from '#core/lists/word-list'
 import { formatSpan } from '#core/units/format-span'
@@ -183,9 +184,12 @@ const nitriteWords = (one: NonNullable<ComputedOf<'step'>['nitrite']>[number], a
 export function pressWords(typed: TypedOf<'step'>, computed: ComputedOf<'step'>, as: Notation): string {
   const done = typed.steps.map(step => `${stepWords(step, computed, as)}.`).join(' ')
   const late = computed.lateMs >= MS_PER_MINUTE ? ` Told ${laterWords(computed.lateMs)} later.` : ''
-  const stayed = (computed.stayed ?? []).map(one => ` ${one.lot}: ${leastWords(one.leastPpm, one.why, as)}.`).join('')
+  // Of one lot alone its code is said already.
+  const isAlone = new Set(computed.steps.map(step => step.lot)).size === 1
+  const of = (lot: string, words: string) => (isAlone ? ` ${upperFirst(words)}.` : ` ${lot}: ${words}.`)
+  const stayed = (computed.stayed ?? []).map(one => of(one.lot, leastWords(one.leastPpm, one.why, as))).join('')
   const nitrite = (computed.nitrite ?? [])
-    .map(one => ` ${one.lot}: ${nitriteWords(one, as)}, ${STATUS_WORDS[one.status]}.`)
+    .map(one => of(one.lot, `${nitriteWords(one, as)}, ${STATUS_WORDS[one.status]}`))
     .join('')
   return `${done} ${whichWords(computed.steps)}.${late}${nitrite}${stayed}`
 }
