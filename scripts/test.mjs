@@ -1,9 +1,11 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { parseArgs } from 'node:util'
 import { ensureBuild } from './lib/build.mjs'
 import { checks, prepare } from './lib/checks.mjs'
 import { startMariadb } from './lib/mariadb.mjs'
+import { environmentAt } from './lib/other-hour.mjs'
 import { ensureChromium, ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 import { main, step } from './lib/steps.mjs'
@@ -31,6 +33,8 @@ async function suite(project, env = {}) {
   }
 }
 
+/** `--at 23:50`: everything is tried at that hour, UTC. */
+const { at: hour } = parseArgs({ options: { at: { type: 'string' } } }).values
 await main(async () => {
   console.log('Veldmoor, all tests')
   const reports = mkdtempSync(join(tmpdir(), 'veldmoor-test-'))
@@ -61,6 +65,7 @@ await main(async () => {
     // never tested.
     const built = step('build', ensureBuild)
     const prepared = built.then(async ({ entry }) => {
+      if (hour) Object.assign(process.env, await step(`clock at ${hour} UTC`, () => environmentAt(hour)))
       database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { durable: false }))
       return {
         REPORTS: reports,

@@ -21,6 +21,9 @@ export interface Visit {
   close: () => Promise<void>
 }
 
+/** Chromium stands still where its clock is set and its timers are not: at another hour, both. */
+const ownTimers = ({ FAKETIME_DONT_FAKE_MONOTONIC: _apart, DONT_FAKE_MONOTONIC: _old, ...env }: NodeJS.ProcessEnv) => env
+
 /** A browser with an empty profile and one page; what goes wrong in the page is collected in `faults`. */
 export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   const profile = mkdtempSync(join(tmpdir(), 'veldmoor-chromium-'))
@@ -29,6 +32,7 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
     headless: true,
     args: SWITCHES,
     userDataDir: profile,
+    env: ownTimers(process.env),
   })
   const page = await browser.newPage()
   await page.setViewport({ width, height })
