@@ -44,19 +44,29 @@ describe('a test report', () => {
     readSummary(
       put(
         'report.json',
-        JSON.stringify({ numPassedTests: 5, numFailedTests: 0, numPendingTests: 0, numFailedTestSuites: 0, ...more }),
+        JSON.stringify({ numPassedTests: 5, numFailedTests: 0, numPendingTests: 0, numFailedTestSuites: 0, testResults: [], ...more }),
       ),
     )
   it('counts what passed and what did not', () => {
-    expect(counts({})).toEqual({ passed: 5, failed: 0 })
-    expect(counts({ numFailedTests: 2 })).toEqual({ passed: 5, failed: 2 })
+    expect(counts({})).toEqual({ passed: 5, failed: 0, failures: [] })
+    expect(counts({ numFailedTests: 2 })).toMatchObject({ passed: 5, failed: 2 })
   })
   it('a skipped test and a file that did not load are failures', () => {
     expect(counts({ numPendingTests: 1 }).failed).toBe(1)
     expect(counts({ numFailedTestSuites: 1 }).failed).toBe(1)
   })
+  it('each that failed or was left out is named, and why', () => {
+    const tests = [
+      { status: 'passed', fullName: 'good' },
+      { status: 'failed', fullName: 'bad', failureMessages: [`not so${'.'.repeat(999)}`] },
+      { status: 'skipped', fullName: 'left out', failureMessages: [] },
+    ]
+    const { failures } = counts({ testResults: [{ name: 'a.test.ts', assertionResults: tests }] })
+    expect(failures.map(words => words.slice(0, 24))).toEqual(['a.test.ts: bad: not so..', 'a.test.ts: left out: ski'])
+    expect(Math.max(...failures.map(words => words.length))).toBeLessThan(300)
+  })
   it('one that was never written passed nothing', () =>
-    expect(readSummary(join(folder, 'none.json'))).toEqual({ passed: 0, failed: 0 }))
+    expect(readSummary(join(folder, 'none.json'))).toEqual({ passed: 0, failed: 0, failures: [] }))
 })
 
 describe('commands', () => {

@@ -35,3 +35,16 @@ it('hold the whole demo shop, its book unbroken, every row as its last record se
     expect(new Map(now.map(({ table, id, digest }) => [`${table} ${id}`, digest]))).toEqual(last)
   })
 })
+
+it('two that go on from what was kept do not see what the other wrote', async () => {
+  const tried = { kind: 'password', signIn: 'a', address: 'here', atMs: 0, succeeded: false, device: null, step: null } as const
+  const first = memoryStore()
+  const kept = await first.tables.signInAttempts.insert(tried)
+  const [one, other] = [memoryStore(Date.now, first.keep()), memoryStore(Date.now, first.keep())]
+  await one.tables.signInAttempts.update(kept, { succeeded: true })
+  const ids = await Promise.all([one, other].map(store => store.transaction(t => t.signInAttempts.insert(tried))))
+  expect(ids).toEqual([kept + 1, kept + 1])
+  expect(await first.tables.signInAttempts.count()).toBe(1)
+  for (const store of [first, other]) expect(await store.tables.signInAttempts.one({ id: kept })).toMatchObject(tried)
+  expect(await one.tables.signInAttempts.one({ id: kept })).toMatchObject({ succeeded: true })
+})

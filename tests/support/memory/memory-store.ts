@@ -63,15 +63,30 @@ function bind(state: State, base: State | null, counters: Map<string, number>, n
   }
 }
 
+/** All that a shop holds at one moment, for others to go on from. */
+export interface Kept {
+  readonly state: ReadonlyMap<string, ReadonlyMap<number, Row>>
+  readonly counters: ReadonlyMap<string, number>
+}
+export interface MemoryStore extends Store {
+  keep: () => Kept
+}
+
+function begun(nowMs: number): Kept {
+  const state: State = new Map([...SPECS_BY_NAME.keys()].map(name => [name, new Map<number, Row>()]))
+  state.get('book_head')!.set(1, { id: 1, voided: 0, lastId: 0, hash: CHAIN_START.hash, lastAtMs: nowMs })
+  COUNTERS.forEach((kind, i) => state.get('code_counters')!.set(i + 1, { id: i + 1, voided: 0, kind, last: 0 }))
+  return { state, counters: new Map() }
+}
+
 /**
  * A shop's tables in memory, for services in milliseconds: one transaction after the other, each whole or not at all.
  * No SQL and no foreign keys; what it shares with the real ones, `tests/support/table-suite.ts` holds against both.
  */
-export function memoryStore(nowMs: () => number = Date.now): Store {
-  let state: State = new Map([...SPECS_BY_NAME.keys()].map(name => [name, new Map<number, Row>()]))
-  const counters = new Map<string, number>()
-  state.get('book_head')!.set(1, { id: 1, voided: 0, lastId: 0, hash: CHAIN_START.hash, lastAtMs: nowMs() })
-  COUNTERS.forEach((kind, i) => state.get('code_counters')!.set(i + 1, { id: i + 1, voided: 0, kind, last: 0 }))
+export function memoryStore(nowMs: () => number = Date.now, from: Kept = begun(nowMs())): MemoryStore {
+  // Rows are frozen: a shop that goes on from what was kept needs maps of its own alone.
+  let state: State = new Map([...from.state].map(([name, rows]) => [name, new Map(rows)]))
+  const counters = new Map(from.counters)
   let turn: Promise<unknown> = Promise.resolve()
   const noSql = (): never => {
     throw new Error('the tables in memory know no SQL')
@@ -103,5 +118,6 @@ export function memoryStore(nowMs: () => number = Date.now): Store {
       return noSql()
     },
     close: () => Promise.resolve(),
+    keep: () => ({ state: new Map([...state].map(([name, rows]) => [name, new Map(rows)])), counters: new Map(counters) }),
   }
 }

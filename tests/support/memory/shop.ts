@@ -2,7 +2,15 @@ import type { Store } from '../../../server/db/database'
 import { loadDemo } from '../../../server/demo/load-demo'
 import { writeOnce } from '../../../server/services/book/write-once'
 import type { Answer, WriteContext } from '../../../server/services/context'
-import { memoryStore } from './memory-store'
+import { memoryStore, type Kept } from './memory-store'
+
+/** The demo shop as it opens at an instant: laid once a file of tests, each shop goes on from it. */
+const laid = new Map<number, Promise<Kept>>()
+async function layDemo(nowMs: number): Promise<Kept> {
+  const store = memoryStore(() => nowMs)
+  await loadDemo(store, nowMs)
+  return store.keep()
+}
 
 /** The demo shop in memory, its clock in the test's hand: services in milliseconds. */
 export class MemoryShop {
@@ -15,9 +23,9 @@ export class MemoryShop {
   ) {}
 
   static async open(nowMs = Date.UTC(2026, 5, 17, 16)): Promise<MemoryShop> {
-    const clock = { nowMs }
-    const store = memoryStore(() => clock.nowMs)
-    await loadDemo(store, nowMs)
+    const kept = laid.get(nowMs) ?? layDemo(nowMs)
+    laid.set(nowMs, kept)
+    const store = memoryStore(() => nowMs, await kept)
     const { id, name } = (await store.tables.users.one({ signIn: 'marit' }))!
     return new MemoryShop(store, { id, name, role: 'owner' }, nowMs)
   }
