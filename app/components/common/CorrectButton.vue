@@ -2,8 +2,8 @@
 import { computed, ref } from 'vue'
 import { mdiPencilOutline } from '@mdi/js'
 import { readCode } from '#core/trace/code'
-import { correctionInput, type CorrectionKind } from '#shared/contracts/corrections'
-import ReasonDialog from './ReasonDialog.vue'
+import type { CorrectionKind } from '#shared/contracts/corrections'
+import CorrectDialog from './CorrectDialog.vue'
 import { useNotation } from '~/composables/use-notation'
 
 /** Sets a recorded value right: the first one stays in the book, with the reason. */
@@ -32,29 +32,15 @@ const body = computed(() => ({
 </script>
 
 <template>
-  <ReasonDialog
+  <CorrectDialog
     :title="`Correct ${about}`"
-    verb="Correct it"
-    why="Why"
-    field="reason"
-    value-first
-    :contract="correctionInput"
-    path="/api/corrections"
+    :label="`Correct ${about}`"
+    :icon="mdiPencilOutline"
     :body="body"
     :said="`${about} is corrected; both values are in the book.`"
     @begun="typed = ''"
-    @done="emit('corrected')"
+    @corrected="emit('corrected')"
   >
-    <template #opener="{ begin }">
-      <VBtn
-        class="pencil"
-        variant="text"
-        size="small"
-        :icon="mdiPencilOutline"
-        :aria-label="`Correct ${about}`"
-        @click="begin"
-      />
-    </template>
     <template #default="{ errorAt }">
       <p>
         Recorded as <strong>{{ now }}</strong>. It stays in the book beside the new value.
@@ -70,16 +56,5 @@ const body = computed(() => ({
         :error-messages="errorAt('value')"
       />
     </template>
-  </ReasonDialog>
+  </CorrectDialog>
 </template>
-
-<style scoped>
-/* There when wanted, quiet otherwise. */
-.pencil {
-  color: var(--soft);
-  margin: -9px 0;
-}
-.pencil:deep(.v-icon) {
-  font-size: 18px;
-}
-</style>

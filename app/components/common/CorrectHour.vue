@@ -2,11 +2,10 @@
 import { computed, ref } from 'vue'
 import { mdiClockEditOutline } from '@mdi/js'
 import { instantOf, localDay, localTime } from '#core/calendar/local-day'
-import { correctionInput } from '#shared/contracts/corrections'
 import type { EventView } from '#shared/contracts/events'
 import { useNotation } from '~/composables/use-notation'
+import CorrectDialog from './CorrectDialog.vue'
 import DateField from './DateField.vue'
-import ReasonDialog from './ReasonDialog.vue'
 
 /** Another hour than was told: the press moves there, where nothing then contradicts itself. */
 const props = defineProps<{ event: EventView<'step'> }>()
@@ -26,29 +25,15 @@ const atMs = computed(() => {
 </script>
 
 <template>
-  <ReasonDialog
+  <CorrectDialog
     :title="`When was record ${event.id} done?`"
-    verb="Correct it"
-    why="Why"
-    field="reason"
-    value-first
-    :contract="correctionInput"
-    path="/api/corrections"
+    :label="`Correct the hour of record ${event.id}`"
+    :icon="mdiClockEditOutline"
     :body="{ what: 'step_hour', id: event.id, value: atMs }"
     :said="`The hour of record ${event.id} is corrected; both are in the book.`"
     @begun="begin"
-    @done="emit('corrected')"
+    @corrected="emit('corrected')"
   >
-    <template #opener="{ begin: open }">
-      <VBtn
-        class="pencil"
-        variant="text"
-        size="small"
-        :icon="mdiClockEditOutline"
-        :aria-label="`Correct the hour of record ${event.id}`"
-        @click="open"
-      />
-    </template>
     <template #default="{ errorAt }">
       <p>
         Told as <strong>{{ moment(event.computed.happenedMs) }}</strong>. It stays in the book beside the new hour.
@@ -64,7 +49,7 @@ const atMs = computed(() => {
         />
       </div>
     </template>
-  </ReasonDialog>
+  </CorrectDialog>
 </template>
 
 <style scoped>
@@ -72,12 +57,5 @@ const atMs = computed(() => {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0.6rem;
-}
-.pencil {
-  color: var(--soft);
-  margin: -9px 0;
-}
-.pencil:deep(.v-icon) {
-  font-size: 18px;
 }
 </style>
