@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { choose, openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -96,7 +96,7 @@ describe('the Bench, part by part', () => {
     await choose(page(), 'counted', 'g per kg')
     await says(page(), 'Weigh 68.0 g')
     await choose(page(), 'on', 'pieces marked B')
-    await page().locator('[aria-label^="Flavour of piece 2: A"]').click()
+    await click(page(), '[aria-label^="Flavour of piece 2: A"]')
     await says(page(), 'of its own flavouring')
     await type(page(), 'How much', '400')
     await says(page(), 'Curing salt and seasonings already bring')

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { click, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 const PASSWORD = 'bacon-and-brine'
@@ -40,7 +40,7 @@ describe('the book, for an inspector at the table', () => {
     ).toEqual(['line-through'])
   })
   it('a record is opened to every figure, as typed and as computed, to the second', async () => {
-    await page().locator('button[aria-label$="every figure"]').click()
+    await click(page(), 'button[aria-label$="every figure"]')
     await says(page(), 'America/Chicago')
     await says(page(), 'As computed')
     await says(page(), 'judgement lot ppm')

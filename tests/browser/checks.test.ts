@@ -1,6 +1,6 @@
 import { afterAll, afterEach, beforeAll, expect, it } from 'vitest'
 import { axeByDayAndNight } from '../support/axe'
-import { choose, openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { rub, stock } from '../support/goods'
 import { must } from '../support/must'
 import { openTestShop, OWNER, type TestShop } from '../support/shop'
@@ -45,7 +45,7 @@ it('the Smokehouse asks for it, takes it thing by thing, and lets the smoke begi
   await press(page, 'Start a smoke')
   await says(page, 'Smoker looked into')
   expect(await axeByDayAndNight(page)).toEqual([])
-  await page.locator('form .lot .v-btn').click()
+  await click(page, 'form .lot .v-btn')
   await press(page, 'Into the smoke')
   await says(page, 'Nothing is recorded yet')
   await press(page, 'drip tray empty', 'checkbox', 'Space')

@@ -1,7 +1,7 @@
 import { afterAll, afterEach, beforeAll, expect, it } from 'vitest'
 import type { PlanStarter } from '#core/plan/starters'
 import { axeByDayAndNight } from '../support/axe'
-import { choose, press, says, type, until, type Visit } from '../support/browser'
+import { choose, click, press, says, type, until, type Visit } from '../support/browser'
 import { rowSays, tap } from '../support/rows'
 import * as schools from '../support/schools'
 import { DAY, type Heated, type Rubbed, type Schools } from '../support/schools'
@@ -88,7 +88,7 @@ it('on one face, never turned: looked at on day 2, and more put on where it is b
   await go('/')
   await says(page, 'Look at it')
   await says(page, 'planned for day 2')
-  await page.locator('#week ~ ol button').click()
+  await click(page, '#week ~ ol button')
   await until(
     page,
     (lot: string) => document.querySelector('#week ~ ol li ul')?.textContent?.includes(`Look at it ${lot}, all pieces`),

@@ -60,9 +60,16 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
  * nothing.
  */
 export const until = <A extends unknown[]>(page: Page, test: (...args: A) => unknown, ...args: A) =>
-  page.waitForFunction(test as never, { polling: 100 }, ...(args as never[]))
+  page
+    .waitForFunction(test as never, { polling: 100 }, ...(args as never[]))
+    .catch(error => insteadOf(page, `came to ${test} of ${args}`, error))
 
-/** The field with that label, by its accessible name. */
+/** Tells what the page says, where something else was waited for. */
+async function insteadOf(page: Page, wanted: string, cause: unknown): Promise<never> {
+  const instead = await page.evaluate(() => document.body.innerText)
+  throw new Error(`the page never ${wanted}, but:\n${instead.slice(0, 3000)}`, { cause })
+}
+
 /** The page has drawn what it was told: frames have passed, fonts are there, and nothing moves any more. */
 export const atRest = (page: Page) =>
   page.evaluate(async () => {
@@ -75,11 +82,17 @@ export const atRest = (page: Page) =>
     }
   })
 
-export const field = (page: Page, label: string) => page.locator(`::-p-aria([name="${label}"])`)
+/** The field with that label, by its accessible name. */
+const field = (page: Page, label: string) =>
+  page.locator(`::-p-aria([name="${label}"])`).waitHandle().catch(error => insteadOf(page, `had the field “${label}”`, error))
+
+/** A click on what a selector finds, once it lies still. */
+export const click = (page: Page, selector: string) =>
+  page.locator(selector).click().catch(error => insteadOf(page, `let ${selector} be clicked`, error))
 
 /** Types into a labelled field, in place of what was there. */
 export async function type(page: Page, label: string, text: string): Promise<void> {
-  const found = await field(page, label).waitHandle()
+  const found = await field(page, label)
   // A table's cell takes its name from the field in it.
   const input = await found.evaluateHandle(el =>
     (el as Element).matches('input, textarea')
@@ -103,7 +116,10 @@ export async function press(
   role: 'button' | 'link' | 'checkbox' = 'button',
   key: 'Enter' | 'Space' = 'Enter',
 ): Promise<void> {
-  const handle = await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).waitHandle()
+  const handle = await page
+    .locator(`::-p-aria([name="${name}"][role="${role}"])`)
+    .waitHandle()
+    .catch(error => insteadOf(page, `had the ${role} “${name}”`, error))
   await until(
     page,
     (el: Element) => !(el as HTMLButtonElement).disabled && !el.matches('.v-btn--loading, .sending'),
@@ -116,18 +132,17 @@ export async function press(
 /** Waits until the page says it; when it does not, tells what the page says instead. */
 export async function says(page: Page, text: string): Promise<void> {
   try {
-    await until(
-      page,
+    await page.waitForFunction(
       // Rows out of sight are not drawn, and have no inner text.
       (wanted: string) =>
         document.body.innerText.includes(wanted)
         || [...document.querySelectorAll('[data-lot]')].some(row => row.textContent?.includes(wanted)),
+      { polling: 100 },
       text,
     )
   }
   catch (error) {
-    const instead = await page.evaluate(() => document.body.innerText)
-    throw new Error(`the page never said “${text}”, but:\n${instead.slice(0, 3000)}`, { cause: error })
+    await insteadOf(page, `said “${text}”`, error)
   }
 }
 
@@ -141,7 +156,7 @@ export async function goTo(page: Page, key: string, heading: string): Promise<vo
 
 /** Chooses from a list by its label and the words of the choice. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  await (await field(page, label).waitHandle()).click()
+  await (await field(page, label)).click()
   await until(
     page,
     (wanted: string) => {

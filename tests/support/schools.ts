@@ -5,7 +5,7 @@ import { expect } from 'vitest'
 import { localDay } from '#core/calendar/local-day'
 import type { PlanStarter } from '#core/plan/starters'
 import { STARTER_WORDS } from '../../app/words/plan-starters'
-import { choose, openBrowser, press, says, type, until, type Visit } from './browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit } from './browser'
 import { ingredient, stock } from './goods'
 import { rowSays, tap } from './rows'
 import { MAKER, OWNER, ZONE, openTestShop, type TestShop } from './shop'
@@ -223,7 +223,7 @@ export async function slice(
   const { visit: { page } } = schools
   await go(schools, `/slicing-table?lot=${code}`)
   await says(page, 'Slabs and packs of')
-  for (const piece of pieces) await page.locator(`form button[aria-label^="${piece}"]`).click()
+  for (const piece of pieces) await click(page, `form button[aria-label^="${piece}"]`)
   const label = await page.waitForFunction(() =>
     [...document.querySelectorAll('label')].find(one => one.textContent?.startsWith('Ready to slice'))?.textContent)
   await type(page, String(await label.jsonValue()), `${readyG} g`)
