@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { NuxtError } from '#app'
 import { clearError } from '#imports'
 import { NuxtLayout } from '#components'
 
 /** An address where nothing is, or a page that broke: what that means, and the way back. */
-const props = defineProps<{ error: NuxtError }>()
+const props = defineProps<{ error: { statusCode?: number; message: string } }>()
 const gone = computed(() => props.error.statusCode === 404)
 const path = location.pathname
 const again = () => location.reload()
