@@ -64,10 +64,18 @@ export const until = <A extends unknown[]>(page: Page, test: (...args: A) => unk
     .waitForFunction(test as never, { polling: 100 }, ...(args as never[]))
     .catch(error => insteadOf(page, `came to ${test} of ${args}`, error))
 
-/** Tells what the page says, where something else was waited for. */
+/** Tells what the page says, what has the keyboard and what lies over it, where something else was waited for. */
 async function insteadOf(page: Page, wanted: string, cause: unknown): Promise<never> {
-  const instead = await page.evaluate(() => document.body.innerText)
-  throw new Error(`the page never ${wanted}, but:\n${instead.slice(0, 3000)}`, { cause })
+  const instead = await page.evaluate(() =>
+    [
+      document.body.innerText.slice(0, 2000),
+      location.pathname,
+      ...[document.activeElement, ...document.querySelectorAll('[inert], [aria-modal="true"], .v-overlay--active')].map(one =>
+        one?.outerHTML.slice(0, 300),
+      ),
+    ].join('\n'),
+  )
+  throw new Error(`the page never ${wanted}, but:\n${instead}`, { cause })
 }
 
 /** The page has drawn what it was told: frames have passed, fonts are there, and nothing moves any more. */
