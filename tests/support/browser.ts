@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import puppeteer, { type Browser, type Page } from 'puppeteer-core'
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core'
 
 const SWITCHES = [
   '--no-sandbox',
@@ -14,6 +14,7 @@ const SWITCHES = [
 ]
 // A busy computer may be ten times slower than a free one.
 const PATIENCE_MS = 60_000
+const ASKED_TIMES = 4
 
 export interface Visit {
   page: Page
@@ -90,9 +91,24 @@ export const atRest = (page: Page) =>
     }
   })
 
-/** The field with that label, by its accessible name. */
-const field = (page: Page, label: string) =>
-  page.locator(`::-p-aria([name="${label}"])`).waitHandle().catch(error => insteadOf(page, `had the field “${label}”`, error))
+/**
+ * What has that accessible name. Asked anew now and then, and said so: while a page changes, an answer of the
+ * accessibility tree can be lost on its way, and no other is waited for.
+ */
+async function named(page: Page, aria: string): Promise<ElementHandle> {
+  for (let left = ASKED_TIMES - 1; ; left--) {
+    try {
+      return (await page.locator(`::-p-aria(${aria})`).setTimeout(PATIENCE_MS / ASKED_TIMES).waitHandle()) as ElementHandle
+    }
+    catch (error) {
+      if (left === 0) await insteadOf(page, `had ${aria}`, error)
+      console.warn(`  asked anew for ${aria}`)
+    }
+  }
+}
+
+/** The field with that label. */
+const field = (page: Page, label: string) => named(page, `[name="${label}"]`)
 
 /** A click on what a selector finds, once it lies still. */
 export const click = (page: Page, selector: string) =>
@@ -124,10 +140,7 @@ export async function press(
   role: 'button' | 'link' | 'checkbox' = 'button',
   key: 'Enter' | 'Space' = 'Enter',
 ): Promise<void> {
-  const handle = await page
-    .locator(`::-p-aria([name="${name}"][role="${role}"])`)
-    .waitHandle()
-    .catch(error => insteadOf(page, `had the ${role} “${name}”`, error))
+  const handle = await named(page, `[name="${name}"][role="${role}"]`)
   await until(
     page,
     (el: Element) => !(el as HTMLButtonElement).disabled && !el.matches('.v-btn--loading, .sending'),
