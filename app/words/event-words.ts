@@ -126,10 +126,8 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     const states = c.meat
     const each = lines.map(
       (line, i) =>
-        `${states[i]!.code} ${line.cut} “${line.weight.typed}” at `
-        + `“${line.temperature.typed}”${states[i]!.state === 'in'
-          ? ''
-          : `, ${states[i]!.state === 'held' ? 'held' : 'sent back'}: ${line.reason}`}`,
+        `${states[i]!.code} ${line.cut} “${line.weight.typed}” at “${line.temperature.typed}”`
+        + (states[i]!.state === 'in' ? '' : `, ${states[i]!.state === 'held' ? 'held' : 'sent back'}: ${line.reason}`),
     )
     return `Delivery from ${t.supplier}${t.document ? `, ${t.document}` : ''}: ${each.join('; ')}.`
   },

@@ -93,11 +93,8 @@ describe('a piece that is cut up', () => {
     expect(piecesThen(life, [31], hour(164))).toEqual([31])
   })
   it('what was told of it counts for each part', () => {
-    const steps = stepsOfParts([
-      step(1, 'rub', 0, { figures: { spots: { 3: 'bag 2' }, face: null } }),
-      step(2, 'drain', 30),
-      cut(3, 40),
-    ], ids =>
+    const rub = step(1, 'rub', 0, { figures: { spots: { 3: 'bag 2' }, face: null } })
+    const steps = stepsOfParts([rub, step(2, 'drain', 30), cut(3, 40)], ids =>
       ids.flatMap(id => (id === 3 ? [31, 32] : [id])),
     )
     expect(steps.map(one => [one.kind, one.pieces])).toEqual([['rub', [1, 2, 31, 32]], ['drain', [1, 2, 31, 32]]])

@@ -59,10 +59,8 @@ export const MEANING: Readonly<Record<StepKind, Meaning>> = {
 }
 
 /** After it a piece lies elsewhere, or stands in another stage: what lay warm is judged afresh. */
-export const changesStand = (kind: StepKind): boolean => kind === 'move'
-  || kind === 'cut'
-  || kind === 'take'
-  || MEANING[kind].becomes !== undefined
+export const changesStand = (kind: StepKind): boolean =>
+  kind === 'move' || kind === 'cut' || kind === 'take' || MEANING[kind].becomes !== undefined
 
 /** Why a piece that is one no more cannot be had for a step, and what mends it. */
 export const GONE_CONTRADICTS: Readonly<Record<GoneWhy, { code: ContradictionCode; mend: Mend }>> = {

@@ -35,10 +35,9 @@ export function dueOf(lot: DueLot, nowMs: Milliseconds): Due[] {
 
 /** The same asked of several is asked once: what was weighed piece by piece came to it by ways of its own. */
 function together(found: (Due & { pieces: readonly number[] })[]): (Due & { pieces: readonly number[] })[] {
-  const same = groupBy(found, ({ pieces: _each, because, ...rest }) => JSON.stringify([
-    rest,
-    because.why === 'lost' ? because.why : because,
-  ]))
+  const same = groupBy(found, ({ pieces: _each, because, ...rest }) =>
+    JSON.stringify([rest, because.why === 'lost' ? because.why : because]),
+  )
   return [...same.values()].map(ones => ({ ...ones[0]!, pieces: ones.flatMap(one => one.pieces).toSorted((a, b) => a - b) }))
 }
 

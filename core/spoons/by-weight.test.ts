@@ -28,11 +28,9 @@ describe('a recipe in spoons, by weight', () => {
     expect(Math.abs(ingoingNitritePpm(3000, [agent]) - 150)).toBeLessThanOrEqual(1.05)
   })
   it('a house target above the middle of floor and limit is not taken', () =>
-    expect(written(
-      [line('curing_salt_no_1', '1 tsp'), line('fine_salt', '50 g')],
-      2400,
-      190,
-    )).toMatchObject({ value: { nitritePpm: 160 } }))
+    expect(written([line('curing_salt_no_1', '1 tsp'), line('fine_salt', '50 g')], 2400, 190)).toMatchObject({
+      value: { nitritePpm: 160 },
+    }))
   it('salt and sugar are to 0.1 % of green weight, spices to 0.01 %, from the middle of what was meant', () => {
     // 30 g on 1 kg is 3 %; 1 tsp of 5 mL pepper at 0.42 to 0.55 g/mL is 2.1 to 2.75 g, in the middle 0.24 %.
     const found = written([line('fine_salt', '30 g'), line('pepper_ground', '1 tsp')], 1000)

@@ -8,8 +8,7 @@ export function formatSpan(ms: Milliseconds): string {
   const minutes = Math.round(ms / MS_PER_MINUTE)
   if (minutes >= LONGEST_IN_HOURS) return `${Math.round(ms / MS_PER_DAY)} days`
   if (minutes < MINUTES_PER_HOUR) return `${minutes} min`
-  return minutes % MINUTES_PER_HOUR === 0
-    ? `${minutes / MINUTES_PER_HOUR} h`
-    : `${Math.floor(minutes / MINUTES_PER_HOUR)} h `
-      + `${minutes % MINUTES_PER_HOUR} min`
+  const hours = Math.floor(minutes / MINUTES_PER_HOUR)
+  const rest = minutes % MINUTES_PER_HOUR
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
 }

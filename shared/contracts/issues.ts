@@ -21,7 +21,7 @@ type Issue = z.core.$ZodIssue
 const CODE_OF_ISSUE: Record<string, EntryCode> = {
   invalid_type: 'missing',
   too_small: 'too_small',
-  too_big: 'too_long',
+  too_big: 'too_great',
   invalid_value: 'not_in_list',
   invalid_format: 'not_in_form',
   unrecognized_keys: 'unknown_field',

@@ -14,18 +14,10 @@ export type LotNow = Pick<
   leastPpm?: Ppm | null
   /** Judged afresh, where something was put on. */
   judgement?: JudgementBrief
-  pieces: Pick<LotPiece,
-  | 'id'
-  | 'placeId'
-  | 'spot'
-  | 'face'
-  | 'stage'
-  | 'sinceMs'
-  | 'outAtMs'
-  | 'layer'
-  | 'stackTurns'
-  | 'goneAtMs'
-  | 'goneWhy'>[]
+  pieces: Pick<
+    LotPiece,
+    | 'id' | 'placeId' | 'spot' | 'face' | 'stage' | 'sinceMs' | 'outAtMs' | 'layer' | 'stackTurns' | 'goneAtMs' | 'goneWhy'
+  >[]
 }
 
 /** What a press answers: the steps by lot, and the lots as they are now. */

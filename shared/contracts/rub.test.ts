@@ -148,7 +148,7 @@ describe('recipes', () => {
     ['agent:agent_in_salt_only', { method: 'salt_only' }],
     ['days:best_by_before_ready', { days: { readyFrom: 9, bestBy: 8 } }],
     ['sides:sides_empty', { sides: { flesh: 0, fat: 0, edges: 0 } }],
-    ['saltShare:too_long', { saltShare: 2.5 }],
+    ['saltShare:too_great', { saltShare: 2.5 }],
     [':unknown_field', { owner: 'me' }],
   ])('%s', (fault, more) => expect(faultsIn(recipeContract, { ...starter, ...more })).toEqual([fault]))
   it('a seasoning is no more than the whole of itself', () => {

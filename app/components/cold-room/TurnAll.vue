@@ -19,8 +19,8 @@ const due = computed(() =>
     const twines = lotTwines(lot, props.nowMs)
     // What is massaged or stirred is told in its own row, and where more goes on with the turn.
     const day = lotDay(lot, props.nowMs)
-    const isPlain = twines.every(({ plan }) => turnPress(plan, turningDay(lot.rubbedAtMs, props.nowMs, lot.zone)).label === 'Turned'
-      && !addWithTurn({ plan }, day))
+    const turning = turningDay(lot.rubbedAtMs, props.nowMs, lot.zone)
+    const isPlain = twines.every(({ plan }) => turnPress(plan, turning).label === 'Turned' && !addWithTurn({ plan }, day))
     return isPlain && turnsAsOne(twines) ? [{ code: lot.code, pieces: toTurn(twines), all: lot.pieces.map(piece => piece.id) }] : []
   }),
 )

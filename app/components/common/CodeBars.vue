@@ -6,12 +6,9 @@ import { code128, drawingSVG } from 'bwip-js/generic'
 const props = defineProps<{ code: string }>()
 const picture = computed(
   () =>
-    `data:image/svg+xml;utf8,${encodeURIComponent(code128({
-      bcid: 'code128',
-      text: props.code,
-      height: 11,
-      includetext: false,
-    }, drawingSVG()))}`,
+    `data:image/svg+xml;utf8,${encodeURIComponent(
+      code128({ bcid: 'code128', text: props.code, height: 11, includetext: false }, drawingSVG()),
+    )}`,
 )
 </script>
 
