@@ -1,28 +1,15 @@
-import { QueryTypes, type Sequelize } from 'sequelize'
+import type { Sequelize } from 'sequelize'
 import { connect } from './connect'
 import { guardBook, unguardBook } from './book-guard'
 import { migrate, missingMigrations } from './migrate'
+import { refuseServer } from './refuse-server'
 import { grantRights } from './rights'
 import { hasSeals, isUnsealed, sealRows } from './seal-rows'
 import { verifyBook } from './verify-book'
 
-/** The least packet that a server must take: a photo of 10 MB travels as twice as many digits. */
-const LEAST_PACKET = 32 * 1024 ** 2
-
-async function refuseSmallPackets(admin: Sequelize): Promise<void> {
-  const [row] = await admin.query<{ packet: unknown }>('SELECT @@global.max_allowed_packet AS packet', {
-    type: QueryTypes.SELECT,
-  })
-  if (Number(row!.packet) < LEAST_PACKET)
-    throw new Error(
-      `this MariaDB takes ${Math.floor(Number(row!.packet) / 1024 ** 2)} MB at a time, `
-      + 'and a photo of 10 MB needs 32: set max_allowed_packet = 64M in its settings and restart it',
-    )
-}
-
 /** A shop whose schema is going to change is walked before, so that the change covers nothing up. */
 async function bringUpToDate(admin: Sequelize): Promise<string[]> {
-  await refuseSmallPackets(admin)
+  await refuseServer(admin)
   const changes = (await missingMigrations(admin)).length > 0
   const before = changes && (await hasSeals(admin)) ? (await verifyBook(admin)).found : null
   const applied = await migrate(admin)

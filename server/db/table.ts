@@ -10,6 +10,7 @@ import { int } from './column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
 import { columnsOf, rowReader } from './row-reader'
+import type { LockWatch } from './lock-order'
 import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec, type WhereOf } from './table-spec'
 
 type IdOf<T> = keyof RowOf<T> & 'id'
@@ -90,7 +91,7 @@ const letsNone = (where: Filter): boolean =>
 export function tableBinder<C extends Columns>(
   model: ModelStatic<Model>,
   spec: TableSpec<C>,
-): (transaction?: Transaction, touch?: Touch) => Table<TableSpec<C>> {
+): (transaction?: Transaction, touch?: Touch, locks?: LockWatch) => Table<TableSpec<C>> {
   const names = new Map(
     ['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])].map(key => [key, snake(key)]),
   )
@@ -101,7 +102,7 @@ export function tableBinder<C extends Columns>(
   const sequelize = model.sequelize!
   const live = (where: Filter): Filter => (spec.voidable ? { ...where, voided: 0 } : where)
 
-  return (transaction, touch) => {
+  return (transaction, touch, locks) => {
     const inIt = transaction ? { transaction } : {}
     const touched = (rows: Parameters<Touch>[1]) => {
       if (!spec.sealed) return
@@ -113,8 +114,12 @@ export function tableBinder<C extends Columns>(
       (await sequelize.query(text, { type: AS_THEY_COME, ...inIt })) as unknown as Record<string, unknown>[]
     const rowsOf = async (where: Filter, textOf: (where: Filter) => string) =>
       letsNone(where) ? [] : await ask(textOf(where))
+    const locked = <R extends { id: number }>(rows: R[], { lock }: FindOptions): R[] => {
+      if (lock) locks?.lock(spec.name, rows.map(row => row.id))
+      return rows
+    }
     const find = async (where: Filter = {}, options: FindOptions = {}) =>
-      (await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options))).map(read)
+      locked((await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options))).map(read), options)
     const pick = (rows: readonly Record<string, unknown>[], some: readonly string[]) => {
       const wanted = columns.filter(({ key }) => some.includes(key))
       return rows.map((raw) => {
@@ -149,18 +154,21 @@ export function tableBinder<C extends Columns>(
     const update = async (of: number | readonly number[], change: Filter) => {
       const ids = typeof of === 'number' ? [of] : of
       if (ids.length === 0) return
+      locks?.lock(spec.name, ids)
       const text = sql.update({ id: of }, change)
       if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key)))
         touched(ids.map(id => ({ id, digest: null })))
       if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
     }
     const insert = async (rows: readonly object[]) => {
+      locks?.lockParents(rows)
       const stored = await sequelize.query<{ id: unknown; digest?: string }>(`${sql.insert(rows)}${digest}`, {
         type: QueryTypes.SELECT,
         ...inIt,
       })
       const written = stored.map(row => ({ id: Number(row.id), digest: row.digest ?? null }))
       touched(written)
+      locks?.made(spec.name, written.map(row => row.id))
       return written.map(row => row.id)
     }
     return {
@@ -168,7 +176,7 @@ export function tableBinder<C extends Columns>(
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
       count: (where = {}, options) => figure(ofThose(where, options?.withVoided), sql.count),
       pick: async (some, where = {}, options = {}) =>
-        pick(await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options, withId(some))), some),
+        locked(pick(await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options, withId(some))), some), options),
       pickEach: async (some, { wheres, first = {} }) => {
         const each = wheres.filter(where => !letsNone(where)).map(live)
         return each.length === 0 ? [] : pick(await ask(sql.selectEach(withId(some), each, first)), some)
@@ -184,6 +192,7 @@ export function tableBinder<C extends Columns>(
       // A voided row's mark is its own id: unique keys then leave its place to another.
       setVoid: async (ids) => {
         if (ids.length === 0) return
+        locks?.lock(spec.name, ids)
         touched(ids.map(id => ({ id, digest: null })))
         await sequelize.query(sql.voidAll(ids), { type: QueryTypes.BULKUPDATE, ...inIt })
       },

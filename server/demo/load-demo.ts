@@ -128,7 +128,7 @@ export async function loadDemo(store: Store, nowMs: Milliseconds): Promise<strin
     const people = await addPeople(ctx)
     const own = await demoInstruments(ctx)
     return { who: people, instruments: own, places: await demoPlaces(ctx, own) }
-  })
+  }, { alone: true })
   const scaleIds = { meat: instruments.meatScale, mix: instruments.fineScale }
   scene.add(scene.at(OPENED_DAY, '08:40'), who.owner, ctx =>
     confirmRules(ctx, {

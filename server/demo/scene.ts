@@ -71,7 +71,7 @@ export class Scene {
         await run(ctx)
         await appendEvents(tables, writer, entriesOf(ctx))
       }
-    })
+    }, { alone: true })
     return inOrder.length
   }
 }

@@ -14,7 +14,8 @@ let state: AppState | null = null
 export function appState(): AppState {
   if (!state) {
     const settings = readSettings()
-    state = { settings, store: openStore(settings.databaseUrl, settings.poolSize), ready: null }
+    const { databaseUrl, poolSize, locksChecked } = settings
+    state = { settings, store: openStore(databaseUrl, poolSize, { locksChecked }), ready: null }
   }
   return state
 }

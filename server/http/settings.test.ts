@@ -15,6 +15,7 @@ describe('what the process was told', () => {
       publicOrigin: null,
       setupCode: null,
       dataFolder: null,
+      locksChecked: false,
     }))
   it('an empty setting is one that was left at its default', () =>
     expect(readSettings({ ...ENV, DATABASE_POOL: '', PROXIES: '', SECURE_COOKIES: '' })).toMatchObject({

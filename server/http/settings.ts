@@ -15,6 +15,8 @@ export interface Settings {
   setupCode: string | null
   /** Where the data lie, for looking how much room is left; null: somewhere else. */
   dataFolder: string | null
+  /** For tests: a transaction that locks rows out of order fails. */
+  locksChecked: boolean
 }
 
 const SHORTEST_SECRET = 32
@@ -52,5 +54,6 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
     publicOrigin,
     setupCode: env.SETUP_CODE || null,
     dataFolder: env.DATA_FOLDER || null,
+    locksChecked: env.LOCKS_CHECKED === '1',
   }
 }

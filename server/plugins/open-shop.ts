@@ -3,7 +3,9 @@ import type { NitroApp } from 'nitropack'
 import { closePool, openPool } from '../aside/pool'
 import { loadDemo } from '../demo/load-demo'
 import { missingMigrations } from '../db/migrate'
+import { refuseServer } from '../db/refuse-server'
 import { appState } from '../http/app-state'
+import { lookAgain } from '../services/upgrade/look-again'
 
 /**
  * Before the first answer: the schema is looked at, and the demo shop loaded when asked for. Its times are printed for
@@ -16,9 +18,11 @@ async function open(): Promise<void> {
     const outcome = await work()
     console.log(`${what}: ${outcome} (${((performance.now() - startedMs) / 1000).toFixed(1)} s)`)
   }
+  await refuseServer(store.sequelize)
   const missing = await missingMigrations(store.sequelize)
   if (missing.length)
     throw new Error(`the schema lacks ${missing.join(', ')}: start with "npm start", which brings it up to date`)
+  await lookAgain(store)
   if (settings.demo) await timed('demo shop', () => loadDemo(store, Date.now()))
 }
 

@@ -151,3 +151,20 @@ it('under 1 GB of room no photo is taken, the pages say how much is left, and re
   expect((await owner.get('/api/floor')).body.freeBytes).toBeLessThan(330_000_000)
   expect(await owner.post('/api/fridges/1/readings', { temperature: celsius('3') })).toMatchObject({ status: 200 })
 }, 120_000)
+
+it('a server whose binary log repeats statements is refused in words; by row it is taken', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'veldmoor-ground-'))
+  undo.push(() => rmSync(folder, { recursive: true, force: true, maxRetries: 5 }))
+  chmodSync(folder, 0o755)
+  const logging = (format: string) =>
+    startMariadb(folder, { durable: false, more: ['--log-bin', `--binlog-format=${format}`, '--log-bin-trust-function-creators=1'] })
+  const byStatement = await logging('STATEMENT')
+  await expect(prepareDatabase({ admin: byStatement.adminUrl, app: byStatement.url })).rejects.toThrow(
+    /keeps a binary log by statement.*set binlog_format = ROW in its settings and restart it/,
+  )
+  await byStatement.stop()
+  const byRow = await logging('ROW')
+  undo.push(() => byRow.stop())
+  await prepareDatabase({ admin: byRow.adminUrl, app: byRow.url })
+  expect(await walkBook(byRow.adminUrl)).toMatchObject({ records: 0, broken: null })
+})

@@ -6,6 +6,7 @@ import type { Table } from '../../server/db/table'
 import type { TableSpec, Columns } from '../../server/db/table-spec'
 import { since } from '../../server/db/where'
 import { loadDemo } from '../../server/demo/load-demo'
+import { LOCK_ORDER, LOCKS_BY_COLUMN } from '../../server/db/lock-order'
 import { snake } from '../../server/db/table-spec'
 import { freshDatabase, type FreshDatabase } from '../support/database'
 import { memoryStore } from '../support/memory/memory-store'
@@ -110,6 +111,16 @@ describe('the twin in memory', () => {
     )
     expect(keys.map(row => `${row.name} ${row.key} ${row.columns}`).toSorted()).toEqual(known.toSorted())
   })
+})
+
+it('what a new row locks of the tables it belongs to, the lock order knows', async () => {
+  const keys = await database.sql<{ col: string; parent: string }>(
+    `SELECT DISTINCT column_name AS col, referenced_table_name AS parent FROM information_schema.key_column_usage
+     WHERE table_schema = DATABASE() AND referenced_table_name IN (${LOCK_ORDER.map(name => `'${name}'`).join(', ')})`,
+  )
+  const known = Object.entries(LOCKS_BY_COLUMN).map(([column, parent]) => `${snake(column)} ${parent}`)
+  expect(keys.length).toBeGreaterThan(4)
+  expect(keys.map(row => `${row.col} ${row.parent}`).filter(key => !known.includes(key))).toEqual([])
 })
 
 it('a stretch of the book holds no more than it may of what its records seal', async () => {

@@ -55,7 +55,7 @@ export async function openTestShop({
       databaseUrl: database.url,
       sessionSecret,
       demo,
-      env: { SETUP_CODE, ...given, ...env },
+      env: { SETUP_CODE, LOCKS_CHECKED: '1', ...given, ...env },
     })
   const app = await start()
   const client = () => new Client(app.address)

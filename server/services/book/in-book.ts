@@ -10,9 +10,14 @@ export interface Written<T> {
 }
 
 /** Runs a use case in one transaction: the change and its records stand together or not at all. */
-export const inBook = <T>(store: Store, writer: Writer, work: (ctx: WriteContext) => Promise<T>): Promise<Written<T>> =>
+export const inBook = <T>(
+  store: Store,
+  writer: Writer,
+  work: (ctx: WriteContext) => Promise<T>,
+  how?: Parameters<Store['transaction']>[1],
+): Promise<Written<T>> =>
   store.transaction(async (tables) => {
     const ctx: WriteContext = { ...writer, tables, entries: [] }
     const value = await work(ctx)
     return { value, eventId: await appendEvents(tables, writer, entriesOf(ctx)) }
-  })
+  }, how)

@@ -5,6 +5,7 @@ import type { Tables } from '../../db/database'
 import type { Filter } from '../../db/statements'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { lockShop } from '../lock-rows'
 
 const isSame = (a: readonly string[], b: readonly string[] = []): boolean => a.length === b.length && a.every((item, i) => item === b[i])
 
@@ -66,10 +67,11 @@ export async function refuseUnchecked(
 }
 
 async function refuseList({ tables }: WriteContext, input: CheckListInput, own: number | null): Promise<Refusal | null> {
+  const place = input.placeId === null ? true : await tables.places.one({ id: input.placeId }, { lock: true })
+  if (!place) return refuse('no_such_place', {}, ['placeId'])
+  await lockShop(tables)
   const named = await tables.checkLists.one({ name: input.name })
-  if (named && named.id !== own) return refuse('name_taken', { name: input.name }, ['name'])
-  const place = input.placeId === null ? true : await tables.places.one({ id: input.placeId })
-  return place ? null : refuse('no_such_place', {}, ['placeId'])
+  return named && named.id !== own ? refuse('name_taken', { name: input.name }, ['name']) : null
 }
 
 const placeCode = async ({ tables }: WriteContext, placeId: number | null): Promise<string[]> => {

@@ -1,6 +1,7 @@
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
+import { lockRows } from '../lock-rows'
 import { agentFits } from '../rub/agent-fits'
 import type { Changed } from './changed'
 import { rejudge } from '../lots/rejudge'
@@ -17,10 +18,14 @@ export async function correctAgent(
   c: Extract<CorrectionInput, { what: 'agent_used' }>,
 ): Promise<Answer<Changed>> {
   const { tables } = ctx
+  const known = await tables.lotIngredients.one({ id: c.id, role: 'agent' })
+  const told = c.value === null ? [] : await tables.ingredientLots.pick([], { code: c.value })
+  const bags = [...(known ? [known.ingredientLotId] : []), ...told.map(bag => bag.id)]
+  await lockRows(tables, { lots: known ? [known.lotId] : [], ingredientLots: bags })
   const part = await tables.lotIngredients.one({ id: c.id, role: 'agent' }, { lock: true })
   if (!part) return refuse('no_such_entry')
   const [lot, before] = [
-    (await tables.lots.one({ id: part.lotId }, { lock: true }))!,
+    (await tables.lots.one({ id: part.lotId }))!,
     (await tables.ingredientLots.one({ id: part.ingredientLotId }, { withVoided: true }))!,
   ]
   const used = c.value === null ? null : await tables.ingredientLots.one({ code: c.value })

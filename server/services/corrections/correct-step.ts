@@ -23,10 +23,13 @@ const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boo
 
 /** The steps of a press that stand, and their lots, locked. */
 async function pressOf(ctx: WriteContext, eventId: number) {
+  const known = await ctx.tables.steps.pick(['lotId'], { eventId })
+  const lots = await lockLots(ctx, known.map(step => step.lotId))
+  // As they stand now that nobody else can void or correct one.
   const told = await ctx.tables.steps.find({ eventId }, { order: [['id', 'ASC']] })
   if (told.length === 0) return refuse('no_such_entry')
   if (!told.every(isPressed)) return refuse('stands_with_others')
-  return { ok: true as const, value: { told, lots: await lockLots(ctx, told.map(step => step.lotId)) } }
+  return { ok: true as const, value: { told, lots } }
 }
 
 /** Minutes on the wall are what people say. */

@@ -1,8 +1,10 @@
 import { withoutOffset } from '#core/instruments/check-instrument'
+import { SLICED_OVER_SHARE } from '#core/rules/house'
 import { pieceLabel, pieceTree } from '#core/life/parts'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { lockRows } from '../lock-rows'
 import { judgePlaces } from '../places/judge-places'
 import { lotsThatLay } from '../places/lots-that-lay'
 import { checkRun, lotsOfRun } from '../smoke/check-run'
@@ -18,6 +20,22 @@ async function keepParts({ tables }: WriteContext, piece: { id: number; lotId: n
   for (const row of rows)
     if (row.id !== piece.id && tree.withAncestors([row.id]).includes(piece.id))
       await tables.pieces.update(row.id, { greenG: (row.greenG * greenG) / piece.greenG })
+}
+
+/** Of a lot no more can be in packs than was ready to be sliced, whatever a pack is corrected to. */
+async function refusePack(
+  { tables }: WriteContext,
+  pack: { id: number; lotId: number; netG: number },
+  netG: number,
+): Promise<Refusal | null> {
+  const { readyG } = (await tables.lots.one({ id: pack.lotId }))!
+  const [packsG, offcutsG] = [
+    await tables.packs.sum('netG', { lotId: pack.lotId }),
+    await tables.offcuts.sum('massG', { lotId: pack.lotId, atCut: null }),
+  ]
+  const outG = packsG - pack.netG + netG + offcutsG
+  const isOver = readyG !== null && netG > pack.netG && outG > readyG * (1 + SLICED_OVER_SHARE)
+  return isOver ? refuse('packs_over_weight', { outG, readyG }, ['value']) : null
 }
 
 async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Changed>> {
@@ -39,6 +57,8 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       return changed([meat.code], meat.code, meat.weightTyped, c.value.typed)
     }
     case 'piece_weight': {
+      const known = await tables.pieces.one({ id: c.id })
+      await lockRows(tables, known ? { meatLots: [known.meatLotId], lots: [known.lotId] } : {})
       const piece = await tables.pieces.one({ id: c.id }, { lock: true })
       if (!piece) return refuse('no_such_piece')
       if (piece.parentId !== null) return refuse('part_weight', { part: pieceLabel(piece) })
@@ -53,6 +73,8 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       return changed([lot.code], `${lot.code} / ${piece.number}`, piece.greenTyped, c.value.typed)
     }
     case 'ingredient_weighed': {
+      const known = await tables.lotIngredients.one({ id: c.id })
+      await lockRows(tables, known ? { lots: [known.lotId], ingredientLots: [known.ingredientLotId] } : {})
       const part = await tables.lotIngredients.one({ id: c.id }, { lock: true })
       if (!part) return refuse('no_such_entry')
       await tables.lotIngredients.update(part.id, {
@@ -75,13 +97,14 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'agent_used':
       return await correctAgent(ctx, c)
     case 'fridge_reading': {
+      const known = await tables.placeReadings.one({ id: c.id })
+      const lots = known ? await lotsThatLay(tables, known.placeId, { lock: true }) : []
       const reading = await tables.placeReadings.one({ id: c.id }, { lock: true })
       if (!reading || reading.typed === null) return refuse('no_such_reading')
       await tables.placeReadings.update(reading.id, {
         tempC: withoutOffset(c.value.tempC, reading.offsetC),
         typed: c.value.typed,
       })
-      const lots = await lotsThatLay(tables, reading.placeId)
       await judgePlaces(ctx, lots)
       const place = (await tables.places.one({ id: reading.placeId }))!
       return changed(
@@ -92,6 +115,8 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       )
     }
     case 'core_reading': {
+      const known = await tables.runReadings.one({ id: c.id })
+      if (known) await lockRows(tables, { lots: (await lotsOfRun(ctx, known.runId)).lots.map(lot => lot.id) })
       const reading = await tables.runReadings.one({ id: c.id }, { lock: true })
       if (!reading || reading.coreC === null) return refuse('no_such_reading')
       const [chamberTyped = '', coreTyped = ''] = reading.typed.split(' | ')
@@ -100,7 +125,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
         typed: `${chamberTyped} | ${c.value.typed}`,
       })
       const run = (await tables.runs.one({ id: reading.runId }))!
-      await checkRun(ctx, run.id, true)
+      await checkRun(ctx, run.id, { again: true })
       const { lots } = await lotsOfRun(ctx, run.id)
       return changed([run.code, ...lots.map(lot => lot.code)], run.code, coreTyped, c.value.typed)
     }
@@ -109,8 +134,12 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
     case 'step_drained':
       return await correctDrained(ctx, c.id, c.value)
     case 'pack_weight': {
-      const pack = await tables.packs.one({ id: c.id }, { lock: true })
+      const known = await tables.packs.one({ id: c.id })
+      await lockRows(tables, known ? { lots: [known.lotId], packs: [known.id] } : {})
+      const pack = await tables.packs.one({ id: c.id })
       if (!pack) return refuse('no_such_entry')
+      const over = await refusePack(ctx, pack, c.value.netG)
+      if (over) return over
       await tables.packs.update(pack.id, { netG: c.value.netG, netTyped: c.value.typed })
       const lot = (await tables.lots.one({ id: pack.lotId }))!
       return changed([pack.code, lot.code], pack.code, pack.netTyped, c.value.typed)

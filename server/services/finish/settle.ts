@@ -56,7 +56,7 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   ]
   if (id.length === 0) return
   // Locked, and so what others have just written to them is seen as well.
-  const found = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { lock: true })
+  const found = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { order: [['id', 'ASC']], lock: true })
   // One that was never weighed out is ended by nothing but its packs, the last piece taken away, or a decision on a hold.
   const ends = gone.length > 0 || OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
   const rows = found.filter(row => ends || row.readyG !== null || row.finishedAtMs !== null)
@@ -90,7 +90,7 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
 async function settleMeat(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const id = [...new Set([...tables.book.touchedIds('meatLots'), ...(await owners(tables, OF_MEAT, 'meatLotId'))])]
   if (id.length === 0) return
-  const rows = await tables.meatLots.pick(['state', 'weightG', 'finishedAtMs'], { id }, { lock: true })
+  const rows = await tables.meatLots.pick(['state', 'weightG', 'finishedAtMs'], { id }, { order: [['id', 'ASC']], lock: true })
   const sums = await meatSums(
     tables,
     rows.map(row => row.id),
@@ -109,7 +109,7 @@ async function settleIngredients(tables: Tables, nowMs: Milliseconds): Promise<v
     ]),
   ]
   if (id.length === 0) return
-  const rows = await tables.ingredientLots.pick(['amountG', 'finishedAtMs'], { id }, { lock: true })
+  const rows = await tables.ingredientLots.pick(['amountG', 'finishedAtMs'], { id }, { order: [['id', 'ASC']], lock: true })
   const sums = await ingredientSums(
     tables,
     rows.map(row => row.id),
@@ -135,7 +135,7 @@ async function countReadings(tables: Tables): Promise<void> {
  */
 export async function settle(tables: Tables, nowMs: Milliseconds): Promise<void> {
   await countReadings(tables)
-  await settleLots(tables, nowMs)
   await settleMeat(tables, nowMs)
+  await settleLots(tables, nowMs)
   await settleIngredients(tables, nowMs)
 }

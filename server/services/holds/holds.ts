@@ -7,6 +7,7 @@ import { treesOf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
 import { laySteps } from '../life/lay-steps'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { lockRows } from '../lock-rows'
 
 export interface HoldCause {
   reason: HoldReason
@@ -109,8 +110,10 @@ export async function dispose(
   holdId: number,
   input: z.output<typeof dispositionInput>,
 ): Promise<Answer<object>> {
-  const hold = await ctx.tables.holds.one({ id: holdId }, { lock: true })
-  if (!hold) return refuse('no_such_hold')
+  const known = await ctx.tables.holds.one({ id: holdId })
+  if (!known) return refuse('no_such_hold')
+  await lockRows(ctx.tables, known.lotId === null ? { meatLots: [known.meatLotId!] } : { lots: [known.lotId] })
+  const hold = (await ctx.tables.holds.one({ id: holdId }))!
   if (hold.disposition !== null) return refuse('already_decided')
   const held
     = hold.lotId === null

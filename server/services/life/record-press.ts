@@ -16,12 +16,14 @@ import type { PressInput } from '#shared/contracts/steps'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { lockRows } from '../lock-rows'
 import { scaleOf } from '../instruments/read-with'
 import { brief } from '../lots/lot-summaries'
 import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { cutUp, keepOffcuts } from './cut-up'
+import { knownFile } from '../files/keep-file'
 import { deedsOf } from './deeds'
 import { hangAll, holdForHang, holdForLook } from './press-holds'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
@@ -36,6 +38,7 @@ import { standingSteps } from './standing-steps'
 /** What a press reads of a lot. */
 const LOT_PRESSED = [
   'code', 'method', 'zone', 'saltOnly', 'meatReadabilityG', 'cureEndedAtMs', 'drainedAtMs', 'firstShare',
+  'contradictions',
 ] as const
 /** Pieces may be held after it. */
 const mayHold = (kind: StepKind): boolean => kind === 'look' || kind === 'flavour' || MOVES_STAYED.has(kind) || changesStand(kind)
@@ -54,10 +57,19 @@ async function lotsOf(ctx: WriteContext, { lots: named }: PressInput) {
     : refuse('no_such_lot', { code: named[missing]!.code }, ['lots', missing, 'code'])
 }
 
-/** Names of the places that a press moves to. */
+/** The deliveries that pieces of a press are of. */
+async function lockMeatOf({ tables }: WriteContext, { lots }: PressInput): Promise<void> {
+  const pieces = await tables.pieces.pick(['meatLotId'], { id: lots.flatMap(lot => lot.pieces ?? []) })
+  await lockRows(tables, { meatLots: pieces.map(piece => piece.meatLotId) })
+}
+
+/** Names of the places that a press moves to, locked: nobody closes one, or begins a heat in it, meanwhile. */
 async function placesOf(ctx: WriteContext, { steps }: PressInput) {
   const ids = steps.flatMap((step, i) => ('placeId' in step && step.placeId !== null ? [{ id: step.placeId, i }] : []))
-  const rows = ids.length ? await ctx.tables.places.find({ id: ids.map(one => one.id), inUse: true }) : []
+  const rows = await ctx.tables.places.find(
+    { id: ids.map(one => one.id), inUse: true },
+    { order: [['id', 'ASC']], lock: true },
+  )
   const names = new Map(rows.map(row => [row.id, row.name]))
   const unknown = ids.find(one => !names.has(one.id))
   return unknown
@@ -98,8 +110,7 @@ const toldStayed = ({ lot, stayed }: Lived) =>
 async function refusePhotos({ tables }: WriteContext, { steps }: PressInput): Promise<Refusal | null> {
   for (const [i, step] of steps.entries()) {
     if (step.kind !== 'look' || step.photoId === null) continue
-    const [file] = await tables.files.pick([], { id: step.photoId })
-    if (!file) return refuse('no_such_file', {}, ['steps', i, 'photoId'])
+    if (!(await knownFile(tables, step.photoId))) return refuse('no_such_file', {}, ['steps', i, 'photoId'])
   }
   return null
 }
@@ -115,6 +126,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   if (!places.ok) return places
   const noFile = await refusePhotos(ctx, input)
   if (noFile) return noFile
+  // What comes off a cut, and its parts, belong to the meat that the piece was.
+  if (input.steps.some(step => step.kind === 'cut')) await lockMeatOf(ctx, input)
   const found = await lotsOf(ctx, input)
   if (!found.ok) return found
   const lotId = found.value.map(lot => lot.id)

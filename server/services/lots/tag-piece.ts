@@ -3,13 +3,16 @@ import type { TagInput } from '#shared/contracts/tags'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { lockRows } from '../lock-rows'
 
 /** Ties a tag to a piece, or takes it off. In one lot each has its own. */
 export async function tagPiece(ctx: WriteContext, pieceId: number, { tag }: TagInput): Promise<Answer<object>> {
   const { tables } = ctx
-  const [known] = await tables.pieces.pick(['lotId'], { id: pieceId })
+  const [known] = await tables.pieces.pick(['lotId', 'meatLotId'], { id: pieceId })
   if (!known) return refuse('no_such_piece')
-  const lot = (await tables.lots.one({ id: known.lotId }, { lock: true }))!
+  // Whatever is written of a piece, its delivery is counted anew.
+  await lockRows(tables, { meatLots: [known.meatLotId], lots: [known.lotId] })
+  const lot = (await tables.lots.one({ id: known.lotId }))!
   const pieces = (await tables.pieces.pick(['number', 'part', 'tag', 'goneWhy'], { lotId: lot.id })).filter(isLeaf)
   const piece = pieces.find(one => one.id === pieceId)
   if (!piece) return refuse('no_such_piece')

@@ -3,6 +3,7 @@ import type { z } from 'zod'
 import type { personInput } from '#shared/contracts/people'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { lockShop } from '../lock-rows'
 import { theShop } from '../office/office'
 import { hashPassword } from './passwords'
 import { refuseWeakPassword } from './weak-password'
@@ -12,6 +13,7 @@ export async function addPerson(
   ctx: WriteContext,
   input: z.output<typeof personInput>,
 ): Promise<Answer<{ id: number }>> {
+  await lockShop(ctx.tables)
   const taken = await ctx.tables.users.one({ signIn: input.signIn })
   if (taken) return refuse('sign_in_taken', { signIn: input.signIn }, ['signIn'])
   const weak = refuseWeakPassword(

@@ -67,8 +67,8 @@ export async function setUpShop(
   const passwordHash = await hashPassword(input.owner.password)
   const { password: _unkept, ...known } = input.owner
   return await store.transaction(async (tables) => {
-    // The counter row stands in for a lock, so that two first visits cannot both win.
-    await tables.codeCounters.one({ kind: 'lot' }, { lock: true })
+    // The counters stand in for a lock, so that two first visits cannot both win; most of them are needed here.
+    const counters = await tables.codeCounters.find({}, { order: [['id', 'ASC']], lock: true })
     if ((await tables.shops.count()) > 0) return refuse('shop_exists')
     const houseTargetPpm = firstTarget(input.ruleSetId)
     await tables.shops.insert({
@@ -107,10 +107,7 @@ export async function setUpShop(
       clockRight: true,
     }
     // The counters began with the schema: the first record seals them with the rest.
-    tables.book.touch(
-      'code_counters',
-      (await tables.codeCounters.find()).map(({ id }) => ({ id, digest: null })),
-    )
+    tables.book.touch('code_counters', counters.map(counter => ({ id: counter.id, digest: null })))
     const starters = await addStarters(tables, { id, nowMs, targetPpm: houseTargetPpm })
     await appendEvents(tables, writer, [
       {

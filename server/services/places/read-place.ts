@@ -31,7 +31,7 @@ export async function readPlace(
     byId: ctx.actor.id,
     ...reading,
   })
-  const lots = await lotsThatLay(tables, placeId)
+  const lots = await lotsThatLay(tables, placeId, { lock: true })
   recordEvent(ctx, {
     kind: 'place_read',
     subjects: [...(place.code ? [place.code] : []), ...lots.map(lot => lot.code)],

@@ -2,6 +2,7 @@ import type { PlaceInput } from '#shared/contracts/places'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { lockShop } from '../lock-rows'
 
 /** A place's columns as the Office gives them. */
 const columnsOf = ({ target, targetRh, ...given }: PlaceInput) => ({
@@ -38,6 +39,7 @@ export async function changePlace(ctx: WriteContext, id: number, input: PlaceInp
 }
 
 async function refusePlace({ tables }: WriteContext, input: PlaceInput, own: number | null): Promise<Refusal | null> {
+  await lockShop(tables)
   const named = await tables.places.one({ name: input.name })
   if (named && named.id !== own) return refuse('name_taken', { name: input.name }, ['name'])
   for (const kind of ['thermometer', 'hygrometer'] as const) {

@@ -5,6 +5,7 @@ import type { Tables } from '../../db/database'
 import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { lockShop } from '../lock-rows'
 
 /** Keys in one order, so that equal recipes are equal texts. */
 const asText = (value: unknown): string =>
@@ -72,6 +73,7 @@ export async function addRecipe(
   ctx: WriteContext,
   input: z.output<typeof recipeInput>,
 ): Promise<Answer<{ code: string }>> {
+  await lockShop(ctx.tables)
   if (await named(ctx.tables, input.recipe.name))
     return refuse('name_taken', { name: input.recipe.name }, ['recipe', 'name'])
   const code = await insertRecipe(ctx, input.recipe, input.note)
@@ -87,6 +89,7 @@ export async function reviseRecipe(
 ): Promise<Answer<{ code: string; number: number }>> {
   const row = await ctx.tables.recipes.one({ code }, { lock: true })
   if (!row) return refuse('no_such_recipe', { code })
+  await lockShop(ctx.tables)
   const same = await named(ctx.tables, input.recipe.name)
   if (same && same.id !== row.id) return refuse('name_taken', { name: input.recipe.name }, ['recipe', 'name'])
   const [latest] = await ctx.tables.recipeRevisions.find(
@@ -127,6 +130,7 @@ export async function importRecipes(
   ctx: WriteContext,
   file: z.output<typeof recipeFile>,
 ): Promise<Answer<{ codes: string[] }>> {
+  await lockShop(ctx.tables)
   const codes: string[] = []
   for (const recipe of file.recipes) {
     let { name } = recipe

@@ -38,7 +38,7 @@ async function toolsOf(tables: Tables, input: RubInput) {
   const [meatScale, mixScale] = [await scaleOf(tables, input.meatScaleId), await scaleOf(tables, input.mixScaleId)]
   if (!meatScale) return refuse('no_such_scale', {}, ['meatScaleId'])
   if (!mixScale) return refuse('no_such_scale', {}, ['mixScaleId'])
-  const fridge = await tables.places.one({ id: input.fridgeId })
+  const fridge = await tables.places.one({ id: input.fridgeId }, { lock: true })
   if (!fridge) return refuse('no_such_fridge', {}, ['fridgeId'])
   if (input.recipeRevisionId !== null && !(await tables.recipeRevisions.one({ id: input.recipeRevisionId })))
     return refuse('no_such_recipe', {}, ['recipeRevisionId'])
@@ -49,12 +49,12 @@ async function toolsOf(tables: Tables, input: RubInput) {
 export async function checkRub({ tables, nowMs }: WriteContext, input: RubInput): Promise<Answer<Checked>> {
   const shop = await theShop(tables)
   const today = localDay(nowMs, shop.zone)
+  const tools = await toolsOf(tables, input)
+  if (!tools.ok) return tools
   const meat = await findMeat(tables, input)
   if (!meat.ok) return meat
   const parts = await findIngredients(tables, input, today)
   if (!parts.ok) return parts
-  const tools = await toolsOf(tables, input)
-  if (!tools.ok) return tools
   const [rules, view] = [await rulesInForce(tables), await shopView(tables)]
   const limits = limitsFor({
     rules,

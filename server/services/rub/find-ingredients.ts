@@ -69,11 +69,13 @@ export async function findAsked(
   today: string,
   { done = false } = {},
 ): Promise<Answer<IngredientPart[]>> {
+  const code = [...new Set(asked.map(one => one.lotCode))]
+  const lots = await tables.ingredientLots.find({ code }, { lock: true, order: [['id', 'ASC']] })
   const parts: IngredientPart[] = []
   const takenG = new Map<number, number>()
   for (const { role: wanted, lotCode, weighed, path, seasoning } of asked) {
     const at = [...path, 'lotCode']
-    const lot = await tables.ingredientLots.one({ code: lotCode }, { lock: true })
+    const lot = lots.find(one => one.code === lotCode)
     if (!lot) return refuse('no_such_ingredient', { code: lotCode }, at)
     const role = ROLE_OF_KIND[lot.kind]
     if (wanted !== null && role !== wanted)

@@ -4,7 +4,7 @@ import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { ownRulesInput, rulesConfirmationInput, rulesInForceInput } from '#shared/contracts/rules'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
-import { theShop } from '../office/office'
+import { lockShop } from '../lock-rows'
 import { ruleSetById } from './rule-sets'
 
 /** The owner has compared a rule set with the authority's current text. */
@@ -12,7 +12,8 @@ export async function confirmRules(
   ctx: WriteContext,
   input: z.output<typeof rulesConfirmationInput>,
 ): Promise<Answer<object>> {
-  const ruleSetId = input.ruleSetId ?? (await theShop(ctx.tables)).ruleSetId
+  const shop = await lockShop(ctx.tables)
+  const ruleSetId = input.ruleSetId ?? shop.ruleSetId
   const rules = await ruleSetById(ctx.tables, ruleSetId)
   if (!rules) return refuse('no_such_rules')
   const change = {
@@ -21,7 +22,7 @@ export async function confirmRules(
     reference: input.reference,
     atMs: ctx.nowMs,
   }
-  const row = await ctx.tables.ruleSets.one({ ruleSetId }, { lock: true })
+  const row = await ctx.tables.ruleSets.one({ ruleSetId })
   if (row) await ctx.tables.ruleSets.update(row.id, change)
   else await ctx.tables.ruleSets.insert({ ruleSetId, ...change })
   recordEvent(ctx, {
@@ -41,9 +42,9 @@ export async function chooseRules(
   ctx: WriteContext,
   input: z.output<typeof rulesInForceInput>,
 ): Promise<Answer<object>> {
+  const shop = await lockShop(ctx.tables)
   const rules = await ruleSetById(ctx.tables, input.ruleSetId)
   if (!rules) return refuse('no_such_rules', {}, ['ruleSetId'])
-  const shop = await theShop(ctx.tables)
   await ctx.tables.shops.update(shop.id, {
     ruleSetId: input.ruleSetId,
     houseTargetPpm: input.targetPpm,
@@ -77,7 +78,8 @@ export async function saveOwnRules(
   input: z.output<typeof ownRulesInput>,
 ): Promise<Answer<{ ruleSetId: string }>> {
   if (SHIPPED_RULES.some(rules => rules.id === input.ruleSetId)) return refuse('rules_shipped', {}, ['ruleSetId'])
-  const rows = await ctx.tables.ruleSets.find({}, { lock: true })
+  await lockShop(ctx.tables)
+  const rows = await ctx.tables.ruleSets.find()
   const before = rows.find(row => row.ruleSetId === input.ruleSetId)
   if (input.ruleSetId !== null && !before?.own) return refuse('no_such_rules')
   const ruleSetId

@@ -9,6 +9,7 @@ import { refuse, type Answer, type Refusal, type WriteContext } from '../context
 import { holdLot, refuseHeld } from '../holds/holds'
 import { refuseUnchecked } from '../checks/check-lists'
 import { laySteps } from '../life/lay-steps'
+import { refuseDay } from '../refuse-day'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
 import type { RowOf } from '../../db/table-spec'
@@ -75,6 +76,8 @@ export async function recordSlicing(
 ): Promise<Answer<{ packCodes: string[] }>> {
   const lot = await ctx.tables.lots.one({ code }, { lock: true })
   if (!lot) return refuse('no_such_lot', { code })
+  const wrongDay = refuseDay(ctx, input.packedOn, { code, day: lot.rubbedOn }, ['packedOn'])
+  if (wrongDay) return wrongDay
   const { all, meant, sliced } = await onTable(ctx, lot.id, input.pieces)
   if (input.pieces !== null && meant.length < new Set(input.pieces).size) return refuse('no_such_piece', {}, ['pieces'])
   if (meant.length === 0) return refuse('all_sliced', { code })

@@ -2,8 +2,10 @@ import type { z } from 'zod'
 import type { dispatchInput } from '#shared/contracts/slicing'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { lockRows } from '../lock-rows'
 import { refuseHeld } from '../holds/holds'
 import { refuseResidual } from '../lots/after-rub'
+import { refuseDay } from '../refuse-day'
 import { shopView } from '../office/office'
 import { partyNamed } from '../store/parties'
 
@@ -17,11 +19,16 @@ export async function sendPacks(
 ): Promise<Answer<{ packs: number }>> {
   if ((await shopView(ctx.tables)).confirmed === null) return refuse('rules_not_confirmed')
   const codes = [...new Set(input.packCodes)]
+  const known = await ctx.tables.packs.pick(['lotId'], { code: codes })
+  await lockRows(ctx.tables, { lots: known.map(pack => pack.lotId) })
   const packs = await ctx.tables.packs.find({ code: codes }, { lock: true, order: [['id', 'ASC']] })
   const missing = codes.find(code => !packs.some(pack => pack.code === code))
   if (missing) return refuse('no_such_pack', { code: missing }, ['packCodes'])
   const gone = packs.find(pack => pack.dispatchId !== null)
   if (gone) return refuse('already_sent', { code: gone.code }, ['packCodes'])
+  const newest = packs.reduce((a, b) => (b.packedOn > a.packedOn ? b : a))
+  const wrongDay = refuseDay(ctx, input.sentOn, { code: newest.code, day: newest.packedOn }, ['sentOn'])
+  if (wrongDay) return wrongDay
   const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
   const held = await refuseHeld(ctx, lots)
   if (!held.ok) return { ...held, path: ['packCodes'] }

@@ -49,17 +49,21 @@ function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJud
 }
 
 /**
- * Come-up, target and cooling of every lot in a run, over all its heats and by its own nitrite; places the holds they
- * ask for.
+ * Come-up, target and cooling of every lot in a run, or of one of them, over all its heats and by its own nitrite; places
+ * the holds they ask for. The lots must be locked. `again`: readings of this run were set right.
  */
-export async function checkRun(ctx: WriteContext, runId: number, again = false): Promise<void> {
+export async function checkRun(
+  ctx: WriteContext,
+  runId: number,
+  { again = false, lotId = null }: { again?: boolean; lotId?: number | null } = {},
+): Promise<void> {
   const run = (await ctx.tables.runs.one({ id: runId }))!
   const { figures } = await runLine(ctx.tables, run)
   const { lots, pieces } = await lotsOfRun(ctx, runId)
   const hottestC = figures.hottestC ?? Number.NEGATIVE_INFINITY
   // A smoke that aimed for no heat misses none.
   const missed = run.pulledAtMs !== null && run.targetCoreC > HEAT_FROM_C && hottestC < run.targetCoreC
-  for (const lot of lots) {
+  for (const lot of lots.filter(one => lotId === null || one.id === lotId)) {
     if (missed)
       await holdLot(ctx, lot, {
         reason: 'target_not_reached',

@@ -10,6 +10,7 @@ import { spansOf } from '#core/lists/spans'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
+import { lockRows } from '../lock-rows'
 import { refuseUnchecked } from '../checks/check-lists'
 import { endHeats, laySteps } from '../life/lay-steps'
 import { keepStayed } from '../lots/rejudge'
@@ -17,10 +18,11 @@ import { offsetOf } from '../instruments/read-with'
 import { checkRun, lotsOfRun } from './check-run'
 import { runLine } from './run-readings'
 
-/** A place that heats, by its name; a name that none has is answered with those there are. */
+/** A place that heats, by its name, locked; a name that none has is answered with those there are. */
 async function smokerNamed({ tables }: WriteContext, name: string) {
   const heating = (await tables.places.find({ inUse: true })).filter(place => usesOf(place).includes('heat'))
-  const found = heating.find(place => place.name.toLowerCase() === name.trim().toLowerCase())
+  const known = heating.find(place => place.name.toLowerCase() === name.trim().toLowerCase())
+  const found = known && (await tables.places.one({ id: known.id, inUse: true }, { lock: true }))
   return found
     ? { ok: true as const, value: found }
     : refuse('no_such_smoker', { name, known: heating.map(place => place.name).join(', ') }, ['smoker'])
@@ -29,13 +31,16 @@ async function smokerNamed({ tables }: WriteContext, name: string) {
 /** Starts a smoke with pieces of one or more lots, all out of the cure and none held. */
 export async function startRun(ctx: WriteContext, input: z.output<typeof runInput>): Promise<Answer<{ code: string }>> {
   const ids = [...new Set(input.pieceIds)]
-  const pieces = await ctx.tables.pieces.find({ id: ids })
-  if (pieces.length !== ids.length) return refuse('no_such_piece', {}, ['pieceIds'])
-  // Always in the same order: two that want the same lots wait for each other.
+  const place = await smokerNamed(ctx, input.smoker)
+  if (!place.ok) return place
+  const named = await ctx.tables.pieces.pick(['lotId'], { id: ids })
   const lots = await ctx.tables.lots.find(
-    { id: [...new Set(pieces.map(piece => piece.lotId))] },
+    { id: [...new Set(named.map(piece => piece.lotId))] },
     { order: [['id', 'ASC']], lock: true },
   )
+  // As they stand now that nobody else can tell anything of them.
+  const pieces = await ctx.tables.pieces.find({ id: ids })
+  if (pieces.length !== ids.length) return refuse('no_such_piece', {}, ['pieceIds'])
   // Of a lot some may be smoked while the others cure on.
   const inCure = pieces.find(piece => piece.stage === 'cure')
   const curing = inCure && lots.find(lot => lot.id === inCure.lotId)
@@ -49,8 +54,6 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     const known = await offsetOf(ctx.tables, input[key], [key])
     if (!known.ok) return known
   }
-  const place = await smokerNamed(ctx, input.smoker)
-  if (!place.ok) return place
   const unchecked = await refuseUnchecked(ctx, { asked: 'before_heat', placeId: place.value.id }, input.unchecked)
   if (unchecked) return unchecked
   const code = await nextCode(ctx.tables, 'run')
@@ -92,8 +95,11 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   return { ok: true, value: { code } }
 }
 
+/** A smoke and the lots in it, locked: the lots first, as every write does. */
 async function lockedRun(ctx: WriteContext, code: string) {
-  const run = await ctx.tables.runs.one({ code }, { lock: true })
+  const known = await ctx.tables.runs.one({ code })
+  if (known) await lockRows(ctx.tables, { lots: (await lotsOfRun(ctx, known.id)).lots.map(lot => lot.id) })
+  const run = known && (await ctx.tables.runs.one({ code }, { lock: true }))
   return run ? { ok: true as const, value: run } : refuse('no_such_run', { code })
 }
 

@@ -32,9 +32,11 @@ export async function makeMix(
   const scale = await scaleOf(tables, input.scaleId)
   if (!scale) return refuse('no_such_scale', {}, ['scaleId'])
   const found: { lot: RowOf<typeof ingredientLots>; role: MixRole; massG: Grams; typed: string }[] = []
+  const code = [...new Set(input.parts.map(part => part.lotCode))]
+  const lots = await tables.ingredientLots.find({ code }, { lock: true, order: [['id', 'ASC']] })
   for (const [i, part] of input.parts.entries()) {
     const path = ['parts', i, 'lotCode']
-    const lot = await tables.ingredientLots.one({ code: part.lotCode }, { lock: true })
+    const lot = lots.find(one => one.code === part.lotCode)
     if (!lot) return refuse('no_such_ingredient', { code: part.lotCode }, path)
     if (lot.kind === 'mix') return refuse('mix_of_mix', { code: lot.code }, path)
     if (lot.iodised) return refuse('salt_iodised', { code: lot.code, name: lot.name }, path)
@@ -67,13 +69,14 @@ export async function makeMix(
   if (Math.abs(ppm / input.ppm - 1) > MIX_NEAR_SHARE)
     return refuse('mix_misses', { ppm, wantedPpm: input.ppm, kg: input.forKg }, ['parts'])
 
-  const code = await nextCode(tables, 'ingredient')
+  const supplierId = await partyNamed(tables, 'supplier', shop.name)
+  const mixCode = await nextCode(tables, 'ingredient')
   const mixLotId = await tables.ingredientLots.insert({
-    code,
+    code: mixCode,
     kind: 'mix',
     name: input.name,
-    supplierId: await partyNamed(tables, 'supplier', shop.name),
-    supplierLot: code,
+    supplierId,
+    supplierLot: mixCode,
     amountG: massG,
     amountTyped: `${massG} g`,
     bestBefore: input.bestBefore,
@@ -102,9 +105,9 @@ export async function makeMix(
   )
   recordEvent(ctx, {
     kind: 'mix_made',
-    subjects: [code, ...found.map(part => part.lot.code)],
+    subjects: [mixCode, ...found.map(part => part.lot.code)],
     typed: input,
     computed: { mixLotId, massG, ppm, agent: mix.value },
   })
-  return { ok: true, value: { code } }
+  return { ok: true, value: { code: mixCode } }
 }

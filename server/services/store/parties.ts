@@ -4,11 +4,15 @@ import type { Tables } from '../../db/database'
 import { contains } from '../../db/where'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { lockShop } from '../lock-rows'
 
-/** The supplier or customer of that name, added when new. */
+/** The supplier or customer of that name, added when new; goes before codes are given. */
 export async function partyNamed(tables: Tables, kind: 'supplier' | 'customer', name: string): Promise<number> {
-  const known = await tables.parties.one({ kind, name })
-  return known ? known.id : await tables.parties.insert({ kind, name })
+  const known = async () => (await tables.parties.one({ kind, name }))?.id
+  const before = await known()
+  if (before !== undefined) return before
+  await lockShop(tables)
+  return (await known()) ?? (await tables.parties.insert({ kind, name }))
 }
 
 /** Suppliers and customers with a text in their names, by name: as many as are shown, and whether there are more. */
@@ -21,6 +25,7 @@ export async function findParties(tables: Tables, { find, kind }: z.output<typeo
 }
 
 export async function addParty(ctx: WriteContext, input: z.output<typeof partyInput>): Promise<Answer<{ id: number }>> {
+  await lockShop(ctx.tables)
   if (await ctx.tables.parties.one({ kind: input.kind, name: input.name }))
     return refuse('name_taken', { name: input.name }, ['name'])
   const id = await ctx.tables.parties.insert(input)
@@ -36,6 +41,7 @@ export async function changeParty(
 ): Promise<Answer<object>> {
   const party = await ctx.tables.parties.one({ id }, { lock: true })
   if (!party) return refuse('no_such_party')
+  await lockShop(ctx.tables)
   const named = await ctx.tables.parties.one({ kind: party.kind, name: input.name })
   if (named && named.id !== id) return refuse('name_taken', { name: input.name }, ['name'])
   await ctx.tables.parties.update(id, input)

@@ -32,8 +32,10 @@ export async function receiveDelivery(
       return refuse('arrival_too_warm', { tempC: read.value.tempC }, ['lines', i, 'decision'])
     readings.push(read.value)
   }
-  const code = await nextCode(tables, 'delivery')
   const supplierId = await partyNamed(tables, 'supplier', input.supplier)
+  // Counters are locked by id: that of meat is older.
+  const meatCodes = await nextCodes(tables, 'meat', input.lines.length)
+  const code = await nextCode(tables, 'delivery')
   const at = { receivedAtMs: ctx.nowMs, receivedById: ctx.actor.id }
   const deliveryId = await tables.deliveries.insert({
     code,
@@ -43,7 +45,6 @@ export async function receiveDelivery(
     note: input.note || null,
     ...at,
   })
-  const meatCodes = await nextCodes(tables, 'meat', input.lines.length)
   const meat = []
   for (const [i, line] of input.lines.entries()) {
     const { tempC, offsetC, thermometerId } = readings[i]!

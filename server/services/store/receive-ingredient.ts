@@ -20,6 +20,7 @@ export async function receiveIngredient(
   const certificate = input.kind === 'curing_salt' ? input.certificate : null
   if (!(await knownFile(ctx.tables, certificate?.fileId ?? null)))
     return refuse('no_such_file', {}, ['certificate', 'fileId'])
+  const supplierId = await partyNamed(ctx.tables, 'supplier', input.supplier)
   const code = await nextCode(ctx.tables, 'ingredient')
   const nitriteFraction = certificate?.nitritePercent ?? 0
   const nitrateFraction = certificate?.nitratePercent ?? 0
@@ -48,7 +49,7 @@ export async function receiveIngredient(
     code,
     kind: input.kind,
     name: input.name,
-    supplierId: await partyNamed(ctx.tables, 'supplier', input.supplier),
+    supplierId,
     supplierLot: input.supplierLot,
     amountG: input.amount.netG,
     amountTyped: input.amount.typed,

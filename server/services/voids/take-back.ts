@@ -97,7 +97,7 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
     undo: free(async (ctx, event) => {
       const runId = event.computed.runId
       await ctx.tables.runReadings.setVoid(await readingIds(ctx, event))
-      await checkRun(ctx, runId, true)
+      await checkRun(ctx, runId, { again: true })
     }),
   },
   run_pulled: {
@@ -181,7 +181,8 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
   instrument_checked: {
     builtOn: [],
     undo: async (ctx, event) => {
-      const check = await ctx.tables.instrumentChecks.one({ id: event.computed.checkId }, { lock: true })
+      await ctx.tables.instruments.one({ id: event.computed.instrumentId }, { lock: true })
+      const check = await ctx.tables.instrumentChecks.one({ id: event.computed.checkId })
       const [newest] = await ctx.tables.instrumentChecks.find(
         { instrumentId: event.computed.instrumentId },
         { order: [['id', 'DESC']], limit: 1 },

@@ -5,7 +5,9 @@ import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { lockRows } from '../lock-rows'
 import { takeBackSteps } from '../life/take-back-steps'
+import { rowsOfRecord } from './rows-of-record'
 import { takeBack, type TakeBack } from './take-back'
 
 const UNDO_REASON = 'undone within ten minutes'
@@ -45,6 +47,8 @@ export async function voidRecord(ctx: WriteContext, eventId: number, reason: str
   if (!event) return refuse('no_such_record')
   const step = takeBack[event.kind]
   if (!step) return refuse('cannot_void')
+  // From here on nobody builds on it, or voids it too.
+  await lockRows(ctx.tables, await rowsOfRecord(ctx.tables, event))
   if (await ctx.tables.events.one({ voidsId: eventId })) return refuse('already_voided')
   const subjects = JSON.parse(event.subjects) as string[]
   const later = await builtUpon(ctx.tables, eventId, step.anySubject ? subjects : subjects.slice(0, 1), step.builtOn)

@@ -1,6 +1,6 @@
 import { packReadings, type SmokeReading } from '#core/readings/packed-readings'
 import { CHAIN_START } from '#core/book/walk-chain'
-import { SPECS, SPECS_BY_NAME, type Store, type Tables } from '../../../server/db/database'
+import { refuseLate, SPECS, SPECS_BY_NAME, type Store, type Tables } from '../../../server/db/database'
 import type { Columns, TableSpec } from '../../../server/db/table-spec'
 import { memoryBook } from './memory-book'
 import { memoryTable, type Rows } from './memory-table'
@@ -30,13 +30,14 @@ function rowsOf(state: State, base: State | null, counters: Map<string, number>,
   }
 }
 
-function bind(state: State, base: State | null, counters: Map<string, number>, nowMs: () => number): Tables {
+function bind(state: State, base: State | null, counters: Map<string, number>, nowMs: () => number, alone = false): Tables {
   const table = (name: string) => rowsOf(state, base, counters, name)
+  const locks = base && !alone ? refuseLate() : undefined
   const book = memoryBook(SPECS_BY_NAME, table, base !== null, nowMs)
   const tables = Object.fromEntries(
     Object.entries(SPECS).map(([key, spec]) => [
       key,
-      memoryTable(spec as unknown as TableSpec<Columns>, table(spec.name), base ? book.touch : undefined),
+      memoryTable(spec as unknown as TableSpec<Columns>, table(spec.name), base ? book.touch : undefined, locks),
     ]),
   ) as unknown as Tables
   return {
@@ -101,10 +102,10 @@ export function memoryStore(nowMs: () => number = Date.now, from: Kept = begun(n
       },
     }),
     door: noSql,
-    transaction: (work) => {
+    transaction: (work, { alone } = {}) => {
       const mine = turn.then(async () => {
         const [base, own] = [state, new Map(state)]
-        const value = await work(bind(own, base, counters, nowMs))
+        const value = await work(bind(own, base, counters, nowMs, alone))
         state = own
         return value
       })

@@ -1,6 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import type { Filter, FindOptions } from '../../../server/db/statements'
 import type { Asked, Table, Touch } from '../../../server/db/table'
+import type { LockWatch } from '../../../server/db/lock-order'
 import type { Columns, TableSpec } from '../../../server/db/table-spec'
 import { inOrder, keyOf, matcher } from './matches'
 import { UNIQUE_KEYS } from './unique-keys'
@@ -22,7 +23,7 @@ class Duplicate extends Error {
 }
 
 /** A table with the manners of the real one: what `table.ts` promises, over a map. */
-export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch): Table<TableSpec<Columns>> {
+export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch, locks?: LockWatch): Table<TableSpec<Columns>> {
   const columns = new Set(['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])])
   const shown = ({ voided: _apart, ...row }: Row) => row as never
   const known = (key: string): string => {
@@ -38,7 +39,9 @@ export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch)
     const fits = matcher(spec.name, columns, spec.voidable && !options.withVoided ? { ...where, voided: 0 } : where)
     const hit = inOrder([...rows.all().values()].filter(fits), options.order ?? [])
     const from = options.limit === undefined ? 0 : (options.offset ?? 0)
-    return options.limit === undefined ? hit : hit.slice(from, from + options.limit)
+    const taken = options.limit === undefined ? hit : hit.slice(from, from + options.limit)
+    if (options.lock) locks?.lock(spec.name, taken.map(row => row.id))
+    return taken
   }
   const picked = (hit: readonly Row[], some: readonly string[]) =>
     hit.map(row => Object.fromEntries([...new Set(['id', ...some])].map(key => [known(key), row[key]])) as never)
@@ -66,7 +69,9 @@ export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch)
     return row
   }
   const insertMany = (many: readonly object[]): number[] => {
+    locks?.lockParents(many)
     const written = many.map(row => insert(row as Record<string, unknown>))
+    locks?.made(spec.name, written.map(row => row.id))
     touched(written.map(row => ({ id: row.id, digest: digestOf(spec, row) })))
     return written.map(row => row.id)
   }
@@ -105,11 +110,13 @@ export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch)
     totals: async (by, asked) => totals(by, asked),
     setVoid: async (ids) => {
       if (ids.length === 0) return
+      locks?.lock(spec.name, ids)
       touched(ids.map(id => ({ id, digest: null })))
       for (const row of found({ id: ids })) put({ ...row, voided: row.id })
     },
     update: async (of, change) => {
       const ids = typeof of === 'number' ? [of] : of
+      locks?.lock(spec.name, ids)
       const set = Object.entries(change).filter(([, value]) => value !== undefined)
       for (const [key] of set) known(key)
       if (set.some(([key]) => !spec.unsealed.includes(key))) touched(ids.map(id => ({ id, digest: null })))
