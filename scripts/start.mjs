@@ -30,7 +30,7 @@ await main(() => {
     announce: address =>
       console.log(
         `\n  ${address}\n\n  A first visit opens the shop with this code: `
-        + `${setupCode}\n  ${address}/set-up?code=${setupCode}\n\n  Ctrl-C stops it.`,
+        + `${setupCode}\n  ${address}/set-up#code=${setupCode}\n\n  Ctrl-C stops it.`,
       ),
   })
 })

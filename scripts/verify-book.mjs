@@ -25,6 +25,11 @@ await main(() =>
     console.log(
       `${check.records} records walked and ${check.rows} rows held against them in ${(check.ms / 1000).toFixed(1)} s`,
     )
+    if (check.contradicting.length > 0)
+      console.log(
+        `What was told of these lots contradicts itself: ${check.contradicting.join(', ')}. Each lot's page says which two `
+        + 'steps and voids one; npm run settle-steps does it for all, on record.',
+      )
     if (check.broken) {
       await tellFindings(check)
       process.exitCode = 1

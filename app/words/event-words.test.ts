@@ -199,6 +199,12 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
     { rows: 812, found: 2 },
     '812 rows of the shop sealed as they stand; 2 were not as the book said before.',
   ],
+  steps_settled: [
+    {},
+    { settled: [{ kind: 'move', eventId: 12 }], left: [{ kind: 'heat', eventId: null }] },
+    'Set right what contradicted itself, and where the pieces stand. Counts no more, because it cannot be: '
+    + 'moved (record 12). Left, because it stands with others: put into the smoke.',
+  ],
   disposed: [{ disposition: 'release' }, { hold: 'cooling_late' }, 'Owner decided on “cooled too slowly”: release.'],
 }
 

@@ -16,6 +16,8 @@ import type { CuttingKind } from '#shared/contracts/store'
 import { holdWords } from '#shared/messages/holds'
 import { PLACE_WORDS } from '#shared/messages/places'
 import { piecesWords } from '#shared/messages/pieces'
+import { STEP_DONE } from '#shared/messages/steps'
+import { wordList } from '#core/lists/word-list'
 import { pressWords } from './step-words'
 
 type Teller<K extends EventKind> = (typed: TypedOf<K>, computed: ComputedOf<K>, as: Notation) => string
@@ -197,6 +199,13 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   held: (_t, c, as) => `Held: ${holdWords(c.reason, as)}.`,
   rows_sealed: (_t, c) =>
     `${c.rows} rows of the shop sealed as they stand${c.found > 0 ? `; ${c.found} were not as the book said before` : ''}.`,
+  steps_settled: (_t, c) => {
+    const named = (steps: typeof c.settled) =>
+      wordList(steps.map(({ kind, eventId }) => `${STEP_DONE[kind]}${eventId === null ? '' : ` (record ${eventId})`}`))
+    const settled = c.settled.length > 0 ? ` Counts no more, because it cannot be: ${named(c.settled)}.` : ''
+    const left = c.left.length > 0 ? ` Left, because it stands with others: ${named(c.left)}.` : ''
+    return `Set right what contradicted itself, and where the pieces stand.${settled}${left}`
+  },
   disposed: (t, c, as) => `Owner decided on “${holdWords(c.hold, as)}”: ${t.disposition}.`,
 }
 

@@ -25,6 +25,7 @@ import * as placeChecks from './migrations/2026-12-07-place-checks'
 import * as tags from './migrations/2026-12-08-tags'
 import * as parts from './migrations/2026-12-09-parts'
 import * as mouldPolicy from './migrations/2026-12-10-mould-policy'
+import * as contradictions from './migrations/2026-12-11-contradictions'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -58,6 +59,7 @@ const MIGRATIONS: readonly Migration[] = [
   tags,
   parts,
   mouldPolicy,
+  contradictions,
 ]
 
 /**

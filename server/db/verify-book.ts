@@ -31,6 +31,8 @@ export interface BookCheck {
   broken: Finding | null
   findings: Finding[]
   found: number
+  /** Codes of lots whose steps contradict each other, the first 500. The book may be whole all the same. */
+  contradicting: string[]
   ms: Milliseconds
 }
 
@@ -111,9 +113,21 @@ async function walk(
       tell(finding)
   for await (const finding of verifyFiles(sequelize, transaction)) tell(finding)
   // A walk goes before a change of the schema too.
-  if (there.has('places') && !fromBefore)
-    for await (const finding of verifyState(sequelize, transaction)) tell(finding)
-  return { records, rows, end: { id: at.id, hash: at.hash }, broken: found[0] ?? null, findings: found, found: count }
+  const contradicting: string[] = []
+  const contradicts = (code: string) => {
+    if (contradicting.length < MOST_KEPT) contradicting.push(code)
+  }
+  if (there.get('lots')?.has('contradictions') && !fromBefore)
+    for await (const finding of verifyState(sequelize, transaction, contradicts)) tell(finding)
+  return {
+    records,
+    rows,
+    end: { id: at.id, hash: at.hash },
+    broken: found[0] ?? null,
+    findings: found,
+    found: count,
+    contradicting,
+  }
 }
 
 /**

@@ -6,3 +6,9 @@ export interface CalendarLink {
   /** When a calendar last fetched it, to an hour; null: never. */
   seenAtMs: Milliseconds | null
 }
+
+/** The same as the owner sees everybody's. */
+export interface CalendarOpen extends CalendarLink {
+  id: number
+  who: string
+}

@@ -49,6 +49,7 @@ export const EVENT_KINDS = [
   'held',
   'disposed',
   'rows_sealed',
+  'steps_settled',
   'password_rehashed',
   'recovery_code_used',
   'second_factor_set',

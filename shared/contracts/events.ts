@@ -49,6 +49,8 @@ export interface BookCheckView {
   /** The first of them; `found` counts all. */
   findings: Finding[]
   found: number
+  /** Codes of lots whose steps contradict each other: the book is none the worse. */
+  contradicting: string[]
   ms: Milliseconds
   /** True when the application's database user may change or remove records, which it should not. */
   changeable: boolean

@@ -1,6 +1,6 @@
 import type { GoneWhy } from '#core/life/gone'
-import type { Stage } from '#core/life/meaning'
-import type { AddFace, Feel, PieceFace } from '#core/life/step'
+import type { ContradictionCode, Mend, Stage } from '#core/life/meaning'
+import type { AddFace, Feel, PieceFace, StepKind } from '#core/life/step'
 import type { Fraction, Grams, Millimetres, Milliseconds, Ppm } from '#core/units/quantities'
 import type { DoneStep } from '#core/plan/progress'
 import { z } from 'zod'
@@ -134,6 +134,8 @@ export interface LotSummary {
   /** How it felt when it was last looked at. */
   lastFeel: { feel: Feel; atMs: Milliseconds } | null
   judgement: JudgementBrief
+  /** How many of its steps contradict others, and count for nothing. */
+  contradictions: number
   openHolds: HoldReason[]
   /** Ids of the pieces that go nowhere: they, or what they were cut from, are held or were destroyed. */
   heldPieces: number[]
@@ -208,6 +210,22 @@ export interface PieceLine {
   stays: readonly { placeId: number | null; stage: Stage; fromMs: Milliseconds; toMs: Milliseconds | null }[]
 }
 
+/** Two steps of a lot that cannot both be, the later of which counts for nothing, with the records that told of them. */
+export interface Contradicts {
+  why: ContradictionCode
+  mend: Mend
+  first: ToldStep | null
+  second: ToldStep
+  /** Labels of the pieces for which they cannot. */
+  pieces: string[]
+}
+export interface ToldStep {
+  kind: StepKind
+  atMs: Milliseconds
+  /** The record; null where nobody knows it. */
+  eventId: number | null
+}
+
 export interface LotView extends Omit<LotSummary, 'judgement'> {
   /** As they were weighed before the rub; what was cut up since is among them. */
   rubbed: LotPiece[]
@@ -215,6 +233,7 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
   /** Of all pieces, also those that were cut up; and the places they were in. */
   lines: PieceLine[]
   linePlaces: { id: number; name: string }[]
+  contradicts: Contradicts[]
   judgement: Judgement
   residual: ResidualView | null
   targets: Targets

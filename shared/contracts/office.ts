@@ -1,3 +1,4 @@
+import type { CalendarOpen } from './calendar'
 import type { Milliseconds } from '#core/units/quantities'
 import type { InstrumentView } from './instruments'
 import type { ShopView } from './lots'
@@ -13,6 +14,8 @@ export interface OfficeView {
   people: PersonView[]
   /** Every device that is signed in; for the owner's eyes, empty for others. */
   devices: DeviceView[]
+  /** Calendars that have an address; for the owner's eyes, empty for others. */
+  calendars: CalendarOpen[]
   /** Tables that can be taken along as CSV. */
   tables: string[]
   nowMs: Milliseconds

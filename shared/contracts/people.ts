@@ -112,15 +112,22 @@ export const personChangeInput = personInput
   .extend({ active: z.boolean() })
 /** One's own password once more, before what changes who may open the door. */
 export const confirmInput = z.strictObject({ password: enteredPassword() })
+/** A code of the phone that is asked for now, or one of the recovery codes; null: none is asked for. */
+const currentCode = () => text().trim().max(40).nullable().default(null)
 export const secondFactorInput = z.strictObject({
   secret: text().regex(/^[A-Z2-7]{32}$/, named('not_in_form')),
   code: text()
     .trim()
     .regex(/^\d{6}$/, named('code_digits')),
+  /** That the secret was made here, for this sign-in. */
+  proof: text().max(64),
+  current: currentCode(),
 })
+export const secondFactorOffInput = z.strictObject({ current: currentCode() })
 export interface SecondFactorOffer {
   secret: string
   uri: string
+  proof: string
 }
 export const ATTEMPT_KINDS = ['password', 'pin', 'own', 'code', 'setup'] as const
 export type AttemptKind = (typeof ATTEMPT_KINDS)[number]

@@ -5,7 +5,7 @@ import type { ToldKind } from './steps'
 /** A lot as a press left it: what the rooms show of its life. */
 export type LotNow = Pick<
   LotSummary,
-  'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'turns' | 'did' | 'lastFeel'
+  'code' | 'cureEndedAtMs' | 'drainedAtMs' | 'contradictions' | 'turns' | 'did' | 'lastFeel'
 > & {
   /** Only where the press may have held something. */
   openHolds?: LotSummary['openHolds']

@@ -11,6 +11,7 @@ import type { HoldReason } from './holds'
 import type { Judgement } from './judgement'
 import type { Plan } from '#core/plan/plan'
 import type { LotNotShownWhy } from '#core/life/lot-stayed'
+import type { StepKind } from '#core/life/step'
 import type { StepInput, ToldKind } from './steps'
 import type { MeatState } from './store'
 
@@ -306,7 +307,17 @@ export type RecordOf = OfEveryKind<{
   held: { typed: { text?: string }; computed: { reason: HoldReason; facts?: string } & Record<string, unknown> }
   disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }
   rows_sealed: { typed: object; computed: { rows: number; found: number } }
+  /** Steps that contradicted others and count for nothing any more; what the command had to leave to a person. */
+  steps_settled: { typed: object; computed: { settled: readonly SettledStep[]; left: readonly SettledStep[] } }
 }>
+
+/** A step by its row, and the record that told of it. */
+export interface SettledStep {
+  id: number
+  kind: StepKind
+  fromMs: Milliseconds
+  eventId: number | null
+}
 
 type None = Readonly<Record<never, never>>
 interface Shape {

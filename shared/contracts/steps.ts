@@ -229,10 +229,11 @@ export const pressInput = z
     error: 'lot_twice',
     path: ['lots'],
   })
-  .refine(input => input.steps.every(step => step.kind !== 'cut') || (input.steps.length === 1 && input.lots[0]!.pieces?.length === 1), {
-    error: 'one_piece_a_cut',
-    path: ['lots', 0, 'pieces'],
-  })
+  .refine(
+    ({ steps, lots }) =>
+      steps.every(step => step.kind !== 'cut') || (steps.length === 1 && lots.length === 1 && lots[0]!.pieces?.length === 1),
+    { error: 'one_piece_a_cut', path: ['lots', 0, 'pieces'] },
+  )
   .refine(
     ({ steps, lots }) => {
       const groups = steps.flatMap(step => (step.kind === 'weigh' ? step.groups : []))

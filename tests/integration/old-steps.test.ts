@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { gunzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { EventKind } from '../../shared/contracts/event-kinds'
 import type { StepKind } from '../../core/life/step'
@@ -13,11 +12,10 @@ import { verifyBook } from '../../server/db/verify-book'
 import { writeOnce } from '../../server/services/book/write-once'
 import { floorView } from '../../server/services/cold-room/floor-view'
 import { voidRecord } from '../../server/services/voids/void-record'
-import { freshDatabase, type FreshDatabase } from '../support/database'
+import type { FreshDatabase } from '../support/database'
+import { databaseFrom } from '../support/dump'
 
 const FIXTURES = resolve(import.meta.dirname, '../fixtures')
-/** A shop that 0.3.0 ran: turns, drainings and an end of cure voided, a hold decided, a slicing voided and told again. */
-const DUMP = gunzipSync(readFileSync(resolve(FIXTURES, 'shop-0.3.0.sql.gz'))).toString()
 /** What its floor answered then. */
 const FLOOR = JSON.parse(readFileSync(resolve(FIXTURES, 'shop-0.3.0.json'), 'utf8')) as {
   code: string
@@ -33,10 +31,8 @@ let store: Store
 let takenMs = 0
 
 beforeAll(async () => {
-  database = await freshDatabase({ ready: false })
-  await database.sql('SET foreign_key_checks = 0')
-  for (const sql of DUMP.split(/;\n/)) if (sql.trim() !== '') await database.sql(sql)
-  await database.sql('SET foreign_key_checks = 1')
+  // A shop that 0.3.0 ran: turns, drainings and an end of cure voided, a hold decided, a slicing voided and told again.
+  database = await databaseFrom('shop-0.3.0.sql.gz')
   const began = performance.now()
   await prepareDatabase({ admin: database.adminUrl, app: database.url })
   takenMs = performance.now() - began

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BookCheckView } from '#shared/contracts/events'
+import LotCode from '~/components/common/LotCode.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import { findingWords } from '#shared/messages/findings'
 import { useLoaded } from '~/composables/use-loaded'
@@ -43,6 +44,12 @@ const SHOWN = 40
           </li>
         </ul>
       </div>
+      <p v-if="check.contradicting.length" class="caution">
+        What was told of {{ check.contradicting.length === 1 ? 'one lot' : `${check.contradicting.length} lots` }} contradicts
+        itself:
+        <LotCode v-for="code in check.contradicting.slice(0, SHOWN)" :key="code" :code="code" class="mr-2" />
+        The book is none the worse; each lot's page says which two steps, and voids one.
+      </p>
       <p class="small">
         Last record walked: {{ check.end.id }}. Its seal, to note on paper:
         <span class="code seal">{{ check.end.hash }}</span>

@@ -46,6 +46,18 @@ const heldLots = (lots: readonly LotSummary[], as: Notation): Concern[] =>
       words: lot.openHolds.map(reason => holdWords(reason, as)).join('; '),
     }))
 
+/** What was told of a lot cannot all be true: on its page stands what, and the press that mends it. */
+const contradicting = (lots: readonly LotSummary[]): Concern[] =>
+  lots
+    .filter(lot => lot.contradictions > 0)
+    .map(lot => ({
+      tone: 'act',
+      mark: 'contradicts',
+      code: lot.code,
+      words: 'what was told of it cannot all be true',
+      to: { path: `/lots/${lot.code}`, words: 'See what, and void one' },
+    }))
+
 /** Photos are refused when the disk is full; it is said while there is still time. */
 function disk(freeBytes: number | null): Concern[] {
   if (freeBytes === null || freeBytes >= LOW_DISK_BYTES) return []
@@ -124,6 +136,7 @@ const unchecked = (instruments: readonly InstrumentBrief[]): Concern[] =>
 /** All that is not right now, the gravest kinds first. */
 export const notRight = (shop: ShopAsSeen, as: Notation, zone: string): Concern[] => [
   ...heldLots(shop.lots, as),
+  ...contradicting(shop.lots),
   ...disk(shop.freeBytes),
   ...inStore(shop.store, as),
   ...warmPlaces(shop, as, zone),

@@ -10,6 +10,7 @@ import HoldList from '~/components/common/HoldList.vue'
 import BookList from '~/components/common/BookList.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import AfterRub from '~/components/lots/AfterRub.vue'
+import LotContradicts from '~/components/lots/LotContradicts.vue'
 import LotCure from '~/components/lots/LotCure.vue'
 import LifeLine from '~/components/lots/LifeLine.vue'
 import LotHanging from '~/components/lots/LotHanging.vue'
@@ -44,6 +45,7 @@ const print = () => window.print()
           Print
         </VBtn>
       </LotHead>
+      <LotContradicts :lot="lot" @changed="load" />
       <HoldList :holds="lot.holds" :pieces="[...lot.pieces, ...lot.cutUp]" @decided="load" />
       <LotCure :lot="lot" :now-ms="nowMs" />
       <LifeLine :lot="lot" :now-ms="nowMs" />

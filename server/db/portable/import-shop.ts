@@ -11,7 +11,7 @@ import { headContract, isMissing, PORTABLE_TABLES, SINCE_PLACES, tableOf, type P
 import { NotJson, readExport } from './read-export'
 
 export type Imported
-  = | { ok: true; records: number; rows: number; unmarked: boolean }
+  = | { ok: true; records: number; rows: number; unmarked: boolean; findings: Finding[]; found: number }
     | { ok: false; why: 'not_json' | 'not_an_export' | 'end_differs'; detail: string }
     | { ok: false; why: 'not_empty' }
     | { ok: false; why: 'not_whole'; findings: Finding[]; found: number }
@@ -71,6 +71,7 @@ async function fill(
   admin: Sequelize,
   source: Readable,
   transaction: Transaction,
+  evenBroken: boolean,
 ): Promise<Extract<Imported, { ok: true }>> {
   const run = (sql: string) => admin.query(sql, { type: QueryTypes.RAW, transaction })
   const [shops] = await admin.query<{ n: unknown }>('SELECT COUNT(*) AS n FROM shops', {
@@ -113,12 +114,14 @@ async function fill(
   const stepless = seen.has('lots') && !seen.has('steps')
   const fromBefore = book!.version < SINCE_PLACES
   const check = await verifyBook(admin, { transaction, fromBefore })
-  if (check.broken) throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
+  if (check.broken && !evenBroken)
+    throw new Undone({ ok: false, why: 'not_whole', findings: check.findings, found: check.found })
   if (check.end.hash !== book!.book.hash || check.records !== book!.book.records)
     throw new Undone({ ok: false, why: 'end_differs', detail: 'its end is not the one that the export names' })
   if (stepless) await layOldSteps(admin, transaction)
   if (fromBefore) await layOldPlaces(admin, transaction)
-  return { ok: true, records: check.records, rows, unmarked: unmarked || fromBefore }
+  const { records, findings, found } = check
+  return { ok: true, records, rows, unmarked: unmarked || fromBefore, findings, found }
 }
 
 /** A number of the book that the trigger refuses is a gap in the file's records. */
@@ -128,11 +131,17 @@ const isOutOfOrder = (error: unknown): boolean =>
 /**
  * Fills an empty database with an exported shop as it streams in, as its owner. All or nothing: what is not an export,
  * whose chain does not hold, or whose rows are not what the book sealed, leaves the database as it was. A shop from
- * before there were seals is sealed as it stands.
+ * before there were seals is sealed as it stands. `evenBroken`: rows that are not what the book sealed are taken as they
+ * are, and told; the book goes on finding them.
  */
-export async function importShop(admin: Sequelize, source: Readable, nowMs: Milliseconds): Promise<Imported> {
+export async function importShop(
+  admin: Sequelize,
+  source: Readable,
+  nowMs: Milliseconds,
+  { evenBroken = false } = {},
+): Promise<Imported> {
   try {
-    const done = await admin.transaction(transaction => fill(admin, source, transaction))
+    const done = await admin.transaction(transaction => fill(admin, source, transaction, evenBroken))
     const unsealed = await isUnsealed(admin)
     if (unsealed || done.unmarked) await sealRows(admin, nowMs, unsealed ? null : 0)
     return done

@@ -32,7 +32,7 @@ export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
   .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
-export const EXPORT_VERSION = 4
+export const EXPORT_VERSION = 5
 /** Read for ever: the first had no digests of rows, the second no steps, the third fridges in place of places. */
 const READ_VERSIONS = [1, 2, 3, EXPORT_VERSION] as const
 export const SINCE_PLACES = 4

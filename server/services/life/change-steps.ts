@@ -1,6 +1,5 @@
-import { foldLife } from '#core/life/fold'
 import { changesStand } from '#core/life/meaning'
-import { isSound } from '#core/life/fold-standing'
+import { newContradiction } from '#core/life/fold-standing'
 import type { Step, StepKind } from '#core/life/step'
 import type { RowOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
@@ -25,7 +24,7 @@ export const lockLots = (ctx: WriteContext, lotIds: readonly number[]): Promise<
 
 /**
  * Holds what would stand after a change of some lots' steps against each other, before it is written: refused with both
- * steps where they contradict. `changed` makes of what stands what would. Nothing is written here.
+ * steps where the change makes them contradict. `changed` makes of what stands what would. Nothing is written here.
  */
 export async function refuseChange(
   ctx: WriteContext,
@@ -35,8 +34,8 @@ export async function refuseChange(
   const standing = await standingSteps(ctx.tables, lots.map(lot => lot.id))
   for (const lot of lots) {
     const before = standing.get(lot.id) ?? []
-    const folded = foldLife(changed(before))
-    if (!folded.ok && isSound(before)) return contradicted(lot, folded.contradiction)
+    const made = newContradiction(before, changed(before))
+    if (made) return contradicted(lot, made)
   }
   return { ok: true, value: null }
 }

@@ -1,6 +1,6 @@
 import { byHappening, type FiguresOfStep, type Step, type StepKind } from '#core/life/step'
-import { foldLife, type Contradiction, type LotLife } from '#core/life/fold'
-import { foldStanding, isSound } from '#core/life/fold-standing'
+import type { Contradiction, LotLife } from '#core/life/fold'
+import { foldStanding, newContradiction, type Standings } from '#core/life/fold-standing'
 import { piecesFor } from '#core/life/pieces-for'
 import type { Milliseconds } from '#core/units/quantities'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
@@ -33,16 +33,17 @@ export interface Laid {
   ids: number[]
   steps: Standing[]
   life: LotLife
+  /** How many of them contradict others. */
+  contradictions: number
 }
 
 /**
- * What a lot's steps come to with new ones among them, or why they cannot stand together. What could not be before, this
- * press did not make, and it keeps nobody from telling what was done.
+ * What a lot's steps come to with new ones among them, or why they cannot stand together. What contradicted itself before,
+ * this press did not make, and it keeps nobody from telling what was done.
  */
-function lifeWith(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Answer<LotLife> {
-  const folded = foldLife(wanted)
-  if (folded.ok) return { ok: true, value: folded.life }
-  return isSound(standing) ? contradicted(lot, folded.contradiction) : { ok: true, value: foldStanding(wanted).life }
+function lifeWith(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Answer<Standings> {
+  const made = newContradiction(standing, wanted)
+  return made ? contradicted(lot, made) : { ok: true, value: foldStanding(wanted) }
 }
 
 /** A lot as a refusal names it, and where its clock hangs. */
@@ -95,12 +96,12 @@ export async function laySteps(
     }
   })
   const wanted = rows.map((row, i) => stepOf({ ...row, id: NOT_YET_NUMBERED - news.length + i }))
-  const life = lifeWith(lot, standing, [...standing, ...wanted])
-  if (!life.ok) return life
+  const folded = lifeWith(lot, standing, [...standing, ...wanted])
+  if (!folded.ok) return folded
   const ids = await ctx.tables.steps.insertMany(rows)
   const steps = [...standing, ...rows.map((row, i) => stepOf({ ...row, id: ids[i]! }))].toSorted(byHappening)
-  await keepState(ctx.tables, lot.id, life.value, lot)
-  return { ok: true, value: { ids, steps, life: life.value } }
+  await keepState(ctx.tables, lot.id, folded.value, lot)
+  return { ok: true, value: { ids, steps, life: folded.value.life, contradictions: folded.value.leftOut.length } }
 }
 
 /** The heats that go on in a run end, and the pieces lie where they lay before. Answers with their ids. */

@@ -40,13 +40,14 @@ const rowOf = ({ fromMs, toMs, ...step }: Standing) => ({ ...step, fromAtMs: fro
 /** A lot as its steps leave it now, for the rooms. */
 export const lotNow = (
   code: string,
-  { steps, life }: { steps: readonly Standing[]; life: LotLife },
+  { steps, life, contradictions }: { steps: readonly Standing[]; life: LotLife; contradictions: number },
   initials: ReadonlyMap<number, string>,
   greens: ReadonlyMap<number, Grams>,
 ): Omit<LotNow, 'openHolds'> => ({
   code,
   cureEndedAtMs: life.cureEndedAtMs,
   drainedAtMs: life.drainedAtMs,
+  contradictions,
   ...saidOf(steps, life, initials, greens),
   pieces: life.pieces.filter(isLeaf).map(pieceNow),
 })

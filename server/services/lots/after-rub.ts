@@ -11,6 +11,7 @@ import { refuse, type Answer, type Refusal, type WriteContext } from '../context
 import { knownFile } from '../files/keep-file'
 import { holdLot } from '../holds/holds'
 import { laySteps } from '../life/lay-steps'
+import { refuseDay } from '../refuse-day'
 import { scaleOf } from '../instruments/read-with'
 import { theShop } from '../office/office'
 import { refuseVerdict } from '../rub/refuse-verdict'
@@ -133,6 +134,8 @@ export async function recordLabResult(
 ): Promise<Answer<{ code: string }>> {
   const lot = await lotByCode(ctx, code)
   if (!lot) return refuse('no_such_lot', { code })
+  const wrongDay = refuseDay(ctx, input.sampledOn, { code, day: lot.rubbedOn }, ['sampledOn'])
+  if (wrongDay) return wrongDay
   if (!(await knownFile(ctx.tables, input.fileId))) return refuse('no_such_file', {}, ['fileId'])
   const labResultId = await ctx.tables.labResults.insert({
     lotId: lot.id,

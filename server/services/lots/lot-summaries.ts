@@ -20,6 +20,7 @@ import { heatsOfLots } from '../smoke/heats-of-lots'
 export const LOT_SHOWN = [
   'code', 'cut', 'rind', 'saltOnly', 'method', 'firstShare', 'fridgeId', 'rubbedAtMs', 'rubbedOn', 'zone', 'rubbedById',
   'thicknessMm', 'readyFromDay', 'bestByDay', 'turnEveryDays', 'turnBy', 'drainedAtMs', 'cureEndedAtMs', 'readyG', 'judgement',
+  'contradictions',
 ] as const
 export type LotShown = { id: number } & Pick<RowOf<typeof lots>, (typeof LOT_SHOWN)[number]>
 
@@ -111,6 +112,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
       did: doneSteps(done, mine.length),
       lastFeel: lastFeelOf(done.filter(step => step.kind === 'look')),
       judgement: brief(lot.judgement),
+      contradictions: lot.contradictions ?? 0,
       openHolds: (of.holds.get(lot.id) ?? [])
         .filter(hold => stopsLot(hold, tree))
         .map(hold => hold.reason),

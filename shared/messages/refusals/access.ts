@@ -11,6 +11,8 @@ export const ACCESS = {
   not_signed_in: () => 'You are signed out. Sign in again; what you typed is kept on this device.',
   not_your_role: (p: { role: string }) => `As ${p.role} you can look but not do this. Ask the owner.`,
   sign_in_wrong: () => 'Name or password is wrong. Try again.',
+  asked_too_often: (p: { seconds: number }) =>
+    `This address was asked too often. Nothing is lost; ask again in ${p.seconds} seconds.`,
   sign_in_closed: (p: { minutes: number }) => `Too many wrong tries. Wait ${p.minutes} minutes, then try again.`,
   password_closed: (p: { minutes: number }) => `Too many wrong passwords here. Wait ${p.minutes} minutes, then try again.`,
   password_again: () => 'Give your own password once more for this. What you typed is kept.',

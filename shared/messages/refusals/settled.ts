@@ -1,21 +1,13 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
-import type { ContradictionCode, Mend } from '#core/life/meaning'
+import type { Mend } from '#core/life/meaning'
 import type { StepKind } from '#core/life/step'
 import { said } from '../params'
-import { MEND_WORDS, STEP_DONE, WHY_NOT } from '../steps'
+import { contradictionWords, type Contradicting } from '../contradictions'
+import { MEND_WORDS, STEP_DONE } from '../steps'
 
-/** Two steps that cannot both be: what was done, and when. */
-type ContradictionFigures = {
-  code: string
-  zone: string
-  why: ContradictionCode
+type ContradictionFigures = Contradicting & {
   mend: Mend
-  /** The earlier, where there is one; its instant 0 where not. */
-  first: StepKind | 'none'
-  firstMs: Milliseconds
-  second: StepKind
-  secondMs: Milliseconds
   /** Ids of the pieces for which it cannot be, a blank between. */
   unfit: string
 }
@@ -32,14 +24,8 @@ export const SETTLED = {
   told_already: (p: { code: string; kind: StepKind; who: string; minutes: number }) =>
     `${p.who} told ${p.minutes < 1 ? 'just now' : `${p.minutes} min ago`} that ${p.code} was `
     + `${STEP_DONE[p.kind]}: that counts. If it was done a second time, say so.`,
-  step_contradicts: (p: ContradictionFigures, as: Notation) => {
-    const at = (ms: Milliseconds) => said.moment(ms, p.zone, as)
-    // Cut up or sliced to the end, it is the deed itself that stands in the way.
-    const isDeed = p.why === 'cut_up' || p.why === 'sliced' || p.why === 'taken'
-    const since = p.first === 'none' ? '' : isDeed ? ` on ${at(p.firstMs)}` : ` since ${at(p.firstMs)}, when it was ${STEP_DONE[p.first]}`
-    return `${p.code} cannot have been ${STEP_DONE[p.second]} on ${at(p.secondMs)}: `
-      + `it ${WHY_NOT[p.why]}${since}. ${MEND_WORDS[p.mend]} Nothing was recorded.`
-  },
+  step_contradicts: (p: ContradictionFigures, as: Notation) =>
+    `${contradictionWords(p, as)} ${MEND_WORDS[p.mend]} Nothing was recorded.`,
   lot_is_finished: (p: { code: string }) => `Nothing of ${p.code} is left: a plan for it would say nothing. `
     + 'Its page shows what became of it.',
   plan_alters_past: (p: { code: string }) =>

@@ -188,5 +188,11 @@ export const WORK = {
     `This file is larger than ${p.mostBytes / 1e6} MB. Cut it to the hours of the smoke.`,
   csv_too_many: (p: { count: number; most: number }) =>
     `${p.count} readings are more than the ${said.count(p.most)} one run takes. Cut the file to the hours of the smoke.`,
+  day_before_rub: (p: { day: string; code: string; fromDay: string }, as: Notation) =>
+    `${said.date(p.day, as)} lies before ${p.code} was there (${said.date(p.fromDay, as)}). Nothing was recorded; type the day again.`,
+  day_ahead: (p: { day: string; today: string }, as: Notation) =>
+    `${said.date(p.day, as)} is still to come: today is ${said.date(p.today, as)}. Nothing was recorded; type the day again.`,
+  secret_not_ours: () =>
+    'This secret was not made here just now. Nothing was changed; begin again with “Set it up”.',
   code_unfit: () => 'This code does not fit now, or was used already. Wait for the next one and type that.',
 }
