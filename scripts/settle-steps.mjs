@@ -18,10 +18,11 @@ await main(() =>
     ])
     const { lots } = await step('the lots', async () => {
       const done = await settleShop(url, Date.now())
-      return { ...done, words: `${done.lots.length} set right` }
+      return { ...done, words: `${done.lots.filter(lot => lot.settled.length > 0 || lot.isMoved).length} set right` }
     })
-    for (const { code, settled, left } of lots) {
-      console.log(`  ${code}: ${[...words(STEP_DONE, settled), 'where its pieces stand'].join(', ')}`)
+    for (const { code, settled, left, isMoved } of lots) {
+      const done = [...words(STEP_DONE, settled), ...(isMoved ? ['where its pieces stand'] : [])]
+      if (done.length > 0) console.log(`  ${code}: ${done.join(', ')}`)
       for (const one of words(STEP_DONE, left)) console.log(`  ${code}: left as it is: ${one}. Void it in the lot's book.`)
     }
     const check = await step('the book', () => walkBook(adminUrl))

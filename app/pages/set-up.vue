@@ -84,7 +84,9 @@ async function open(): Promise<void> {
   await navigateTo('/')
 }
 onMounted(() => {
-  if (typeof route.query.code === 'string') form.value.code = route.query.code
+  // Behind the #, where it reaches no server's log. As start commands printed it once, too.
+  const code = new URLSearchParams(route.hash.slice(1)).get('code') ?? route.query.code
+  if (typeof code === 'string') form.value.code = code
 })
 </script>
 

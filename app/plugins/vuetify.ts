@@ -8,6 +8,7 @@ export default defineNuxtPlugin((nuxt) => {
     createVuetify({
       icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
       theme: {
+        cspNonce: document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '',
         defaultTheme: 'day',
         themes: {
           day: {

@@ -3,9 +3,10 @@ import type { CHAIN_BREAKS } from './walk-chain'
 /**
  * What a walk can find beside breaks of the chain. `row_differs`: a row is not what its last record sealed. `row_gone`:
  * it is no longer there. `row_without_record`: no record wrote it. `file_differs`: a file's bytes are not those of its
- * hash. `state_differs`: where it stands is not what its steps come to. `seal_differs`: the record's hash is not the one that was noted.
+ * hash. `state_differs`: where it stands is not what its steps come to. `told_differs`: it names a record that told of
+ * others, or not the one that told of it. `seal_differs`: the record's hash is not the one that was noted.
  */
-export const ROW_FINDINGS = ['row_differs', 'row_gone', 'row_without_record', 'file_differs', 'state_differs'] as const
+export const ROW_FINDINGS = ['row_differs', 'row_gone', 'row_without_record', 'file_differs', 'state_differs', 'told_differs'] as const
 export const FINDINGS = [...ROW_FINDINGS, 'seal_differs'] as const
 
 export type FindingKind = (typeof CHAIN_BREAKS)[number] | (typeof FINDINGS)[number]

@@ -4,7 +4,7 @@ import { appState } from '../http/app-state'
 import { doorRoute } from '../http/door-route'
 import { cookieOf, deviceToken, markDevice, tokenOf } from '../http/session'
 import { refuse } from '../services/context'
-import { endToken, knownDevice, rememberDevice, startSession } from '../services/people/sessions'
+import { endToken, knownDevice, OWN_MS, rememberDevice, SHARED_MS, startSession } from '../services/people/sessions'
 import { signedIn, signIn } from '../services/people/sign-in'
 
 export default doorRoute(signInInput, async (event, { signIn: name, password, code, station, shared }) => {
@@ -21,7 +21,7 @@ export default doorRoute(signInInput, async (event, { signIn: name, password, co
   if (shared && found.value.role === 'inspector') return refuse('not_your_role', { role: 'inspector' })
   await endToken(tables, await tokenOf(event, nowMs), nowMs)
   const token = await startSession(tables, { userId: found.value.id, station, shared }, nowMs)
-  await (await cookieOf(event)).update({ token })
+  await (await cookieOf(event, shared ? SHARED_MS : OWN_MS)).update({ token })
   // A tablet on the wall is everybody's: nobody's own tries belong to it.
   if (!shared) await rememberDevice(tables, markDevice(event), found.value.id, nowMs)
   return { ok: true, value: signedIn(found.value) }

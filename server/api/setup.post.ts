@@ -4,7 +4,7 @@ import { appState } from '../http/app-state'
 import { doorRoute } from '../http/door-route'
 import { cookieOf, markDevice } from '../http/session'
 import { mayOpenShop, setUpShop } from '../services/people/set-up-shop'
-import { rememberDevice, startSession } from '../services/people/sessions'
+import { OWN_MS, rememberDevice, startSession } from '../services/people/sessions'
 
 export default doorRoute(setupInput, async (event, input) => {
   const { store, settings } = appState()
@@ -20,7 +20,7 @@ export default doorRoute(setupInput, async (event, input) => {
   const made = await setUpShop(store, input, nowMs)
   if (!made.ok) return made
   const token = await startSession(store.tables, { userId: made.value.id, station: OWN_DEVICE, shared: false }, nowMs)
-  await (await cookieOf(event)).update({ token })
+  await (await cookieOf(event, OWN_MS)).update({ token })
   await rememberDevice(store.tables, markDevice(event), made.value.id, nowMs)
   return made
 })

@@ -8,6 +8,7 @@ import { sha256 } from '../digest/sha256'
 import { LastDigests } from './last-digests'
 import { openTables } from './database'
 import { columnsThere, verifyFiles, verifyRows } from './verify-rows'
+import { verifyTells } from './verify-tells'
 import { verifyState } from './verify-state'
 
 /** Read at a time: a record may hold thousands of readings, or seal thousands of rows. */
@@ -77,6 +78,7 @@ async function walk(
   let at = CHAIN_START
   let sealHash: string | null = null
   let records = 0
+  const there = await columnsThere(sequelize, transaction)
   for await (const stretch of stretches(sequelize, transaction)) {
     records += stretch.length
     const inside = stretch.filter(row => row.id >= 1 && row.id <= (head?.lastId ?? 0))
@@ -90,6 +92,8 @@ async function walk(
       if (row.touched !== null) last.take(row.id, row.touched)
       if (row.id === seal?.id) sealHash = row.hash
     }
+    if (there.has('steps') && !fromBefore)
+      for await (const finding of verifyTells(sequelize, inside, transaction)) tell(finding)
   }
   const end = checkEnd(at, head ? { id: head.lastId, hash: head.hash } : CHAIN_START)
   if (end || !head) tell(end ?? { id: 1, why: 'end_differs' })
@@ -99,7 +103,6 @@ async function walk(
     select,
   )
   for (const { id } of strays) tell({ id, why: 'subject_without_record' })
-  const there = await columnsThere(sequelize, transaction)
   let rows = 0
   if (!last.isEmpty)
     for await (const finding of verifyRows(

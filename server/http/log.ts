@@ -40,15 +40,16 @@ export function tellable(error: unknown): object {
 /** A number for a request, the same in every line about it. */
 const requestId = (event: H3Event): string => String((event.context.requestId ??= randomUUID().slice(0, 8)))
 
-export function logFailure(error: unknown, event?: H3Event): void {
-  const at = event
-    ? {
-        request: requestId(event),
-        method: event.method,
-        // The address of a calendar is a secret.
-        path: event.path.split('?')[0]!.replace(/^(\/api\/calendar\/).*/, '$1…'),
-        user: event.context.userId as number | undefined,
-      }
-    : {}
-  log.error({ ...at, error: tellable(error) }, 'failed')
-}
+const where = (event: H3Event) => ({
+  request: requestId(event),
+  method: event.method,
+  // The address of a calendar is a secret.
+  path: event.path.split('?')[0]!.replace(/^(\/api\/calendar\/).*/, '$1…'),
+  user: event.context.userId as number | undefined,
+})
+
+export const logFailure = (error: unknown, event?: H3Event): void =>
+  log.error({ ...(event ? where(event) : {}), error: tellable(error) }, 'failed')
+
+/** Somebody was kept out. */
+export const logRefused = (code: string, event: H3Event): void => log.warn({ ...where(event), code }, 'refused')

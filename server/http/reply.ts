@@ -3,7 +3,7 @@ import type { Problem } from '#shared/contracts/problem'
 import type { Answer, Refusal } from '../services/context'
 import type { FieldFault } from '#shared/contracts/issues'
 import type { OURS } from '#shared/messages/refusals/ours'
-import { logFailure } from './log'
+import { logFailure, logRefused } from './log'
 import { statusOf } from './status'
 import { problemOf } from './words'
 
@@ -17,6 +17,8 @@ export function replyProblem(event: H3Event, problem: Problem): Problem {
 
 export function replyRefusal(event: H3Event, refusal: Refusal): Problem {
   const status = statusOf(refusal.code, refusal.path !== undefined)
+  // Who knocks where they may not, or too often, stands in the log; a page that was left open over night does not.
+  if (status === 403 || status === 429) logRefused(refusal.code, event)
   const faults = refusal.path
     ? [{ path: refusal.path, code: refusal.code, ...(refusal.params ? { params: refusal.params } : {}) }]
     : []

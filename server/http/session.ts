@@ -15,13 +15,16 @@ function cookieName(what: 'session' | 'device'): string {
   return `${secureCookies ? '__Host-' : ''}veldmoor-${sha256(`cookie ${sessionSecret}`).slice(0, 8)}-${what}`
 }
 
-/** The sealed, signed cookie of a browser: holds only the token of its session, which the database may end. */
-export const cookieOf = (event: H3Event) => {
+/**
+ * The sealed, signed cookie of a browser: holds only the token of its session, which the database may end. `lastsMs`: as
+ * long as that session; a browser keeps none beyond it.
+ */
+export const cookieOf = (event: H3Event, lastsMs: Milliseconds = SHARED_MS) => {
   const { settings } = appState()
   return useSession<{ token?: string }>(event, {
     password: settings.sessionSecret,
     name: cookieName('session'),
-    maxAge: SHARED_MS / MS_PER_SECOND,
+    maxAge: lastsMs / MS_PER_SECOND,
     cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: settings.secureCookies },
   })
 }

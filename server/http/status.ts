@@ -26,6 +26,7 @@ const STATUS_OF_ACCESS: Record<keyof typeof ACCESS, 400 | 401 | 403 | 413 | 415 
   password_closed: 429,
   pin_closed: 429,
   pin_spent: 429,
+  asked_too_often: 429,
   sign_in_closed: 429,
 }
 const STATUS_OF_OURS: Record<keyof typeof OURS, 500 | 503 | 507> = {

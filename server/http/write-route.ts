@@ -73,7 +73,8 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) =>
         writer,
         ctx => route.write(ctx, input.data, event, at),
       )
-      if (answer.ok && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
+      // What was stored before and is sent again signs nobody in for longer.
+      if (answer.ok && !answer.repeated && at.session.shared) await keepSigning(store.tables, at.session, nowMs)
       return replyAnswer(event, answer)
     }
     catch (error) {

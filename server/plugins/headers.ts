@@ -1,5 +1,5 @@
 import type { NitroApp } from 'nitropack'
-import { hash } from 'node:crypto'
+import { hash, randomBytes } from 'node:crypto'
 import { setResponseHeader } from 'h3'
 import { appState } from '../http/app-state'
 
@@ -8,8 +8,14 @@ const INLINE = /<script(?![^>]*\bsrc=)([^>]*)>([\s\S]*?)<\/script>/g
 const isRun = (attributes: string): boolean => !/type="application\/json"/.test(attributes)
 const HSTS = 'max-age=31536000; includeSubDomains'
 
-/** What a page may run: our own files, and the one start script that stands in it, by its hash. */
-export function policyFor(html: string): string {
+/** Stands in the page's head, where the interface's one sheet of colours takes it from. */
+const NONCE_PLACE = /(<meta name="style-nonce" content=")[^"]*"/
+
+/**
+ * What a page may run: our own files, and the one start script that stands in it, by its hash; what colours it: our own
+ * files, and the sheet that is made in the browser, by a number of this answer alone.
+ */
+export function policyFor(html: string, nonce: string): string {
   const hashes = [...html.matchAll(INLINE)]
     .filter(([, attributes]) => isRun(attributes!))
     .map(([, , script]) => `'sha256-${hash('sha256', script!, 'base64')}'`)
@@ -17,7 +23,7 @@ export function policyFor(html: string): string {
     'default-src \'self\'',
     'img-src \'self\' data: blob:',
     'font-src \'self\' data:',
-    'style-src \'self\' \'unsafe-inline\'',
+    `style-src 'self' 'nonce-${nonce}'`,
     ['script-src \'self\'', ...new Set(hashes)].join(' '),
     'worker-src \'self\' blob:',
     'connect-src \'self\'',
@@ -28,17 +34,17 @@ export function policyFor(html: string): string {
   ].join('; ')
 }
 
-/** Pages are the same text for everyone: looked at once. */
-let known: { html: string; policy: string } | null = null
-
 export default (nitro: NitroApp) => {
   nitro.hooks.hook('request', (event) => {
     if (appState().settings.secureCookies) setResponseHeader(event, 'strict-transport-security', HSTS)
   })
   nitro.hooks.hook('render:response', (response) => {
-    const html = String(response.body ?? '')
-    if (known?.html !== html) known = { html, policy: policyFor(html) }
-    response.headers = { ...response.headers, 'content-security-policy': known.policy, 'cache-control': 'no-cache' }
+    const nonce = randomBytes(18).toString('base64')
+    const html = String(response.body ?? '').replace(NONCE_PLACE, `$1${nonce}"`)
+    response.body = html
+    const policy = policyFor(html, nonce)
+    // A page that was kept has a number of its own: the one in its head and the one beside it go together.
+    response.headers = { ...response.headers, 'content-security-policy': policy, 'cache-control': 'no-store' }
     delete response.headers['x-powered-by']
   })
 }

@@ -13,6 +13,7 @@ const WORDS: Record<FindingKind, string> = {
   row_without_record: 'was written by no record',
   file_differs: 'is not the file that was kept: its bytes were changed',
   state_differs: 'does not stand where its steps bring it',
+  told_differs: 'names another record than the one that told of it',
   seal_differs: 'does not have the seal that was noted: the book was written anew, or this is another one',
 }
 

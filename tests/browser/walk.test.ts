@@ -22,7 +22,7 @@ afterAll(async () => {
 describe('a maker walks through the shop, by keyboard', () => {
   it('1: the first visit opens the shop, and the owner signs in again', async () => {
     // As the start command prints it.
-    await page().goto(`${shop.address}/set-up?code=${SETUP_CODE}`, { waitUntil: 'networkidle0' })
+    await page().goto(`${shop.address}/set-up#code=${SETUP_CODE}`, { waitUntil: 'networkidle0' })
     await says(page(), 'Open the shop')
     await type(page(), 'Shop\'s name', 'Walk-in shed')
     await type(page(), 'Full name', 'Ada Walker')

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { STARTERS } from '../../shared/recipes/starters'
 import type { Client } from '../support/client'
 import { ingredient, receive, rub, stock, type Stock } from '../support/goods'
-import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let owner: Client
@@ -483,14 +483,14 @@ describe('rule sets', () => {
     const { packCodes } = (
       await maker.post(`/api/lots/${rubbed}/slicing`, {
         readyWeight: '2.4 kg',
-        packedOn: '2026-11-23',
+        packedOn: today(),
         packs: [{ kind: 'sliced', weight: '500' }],
         offcuts: [],
       })
     ).body
     // Dried to 62.5 %: by its weights more than 200 ppm may be left.
     expect((await view(rubbed)).residual).toMatchObject({ by: null, why: 'over', maxPpm: 200 })
-    const send = () => maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes })
+    const send = () => maker.post('/api/dispatches', { customer: 'Corner', sentOn: today(), packCodes })
     expect(await send()).toMatchObject({
       status: 422,
       body: { code: 'residual_over', detail: expect.stringMatching(/may hold up to 2\d\d(\.\d)? ppm/) },
@@ -500,7 +500,7 @@ describe('rule sets', () => {
         residual,
         laboratory: 'Lab',
         report: 'R-1',
-        sampledOn: '2026-11-22',
+        sampledOn: today(),
       })
     expect(await result('240')).toMatchObject({ status: 200 })
     expect((await view(rubbed)).openHolds).toEqual(['residual_high'])
@@ -523,7 +523,7 @@ describe('rule sets', () => {
     const sliced = (
       await maker.post(`/api/lots/${plain}/slicing`, {
         readyWeight: '3.57 kg',
-        packedOn: '2026-11-23',
+        packedOn: today(),
         packs: [
           { kind: 'sliced', weight: '500' },
           { kind: 'sliced', weight: '500' },
@@ -535,7 +535,7 @@ describe('rule sets', () => {
     expect(residual).toMatchObject({ by: 'mass_balance', maxPpm: 200 })
     expect(residual.boundPpm).toBeCloseTo((judgement.lot.highPpm * 3840) / (3570 - 2.5), 6)
     const sendOne = (i: number) =>
-      maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: [sliced[i]] })
+      maker.post('/api/dispatches', { customer: 'Corner', sentOn: today(), packCodes: [sliced[i]] })
     expect(await sendOne(0)).toMatchObject({ status: 200 })
     // An authority that wants a result for every lot gets one.
     await inForce('us', { targetPpm: '150', labAlways: 'inspector wants every lot tested' })

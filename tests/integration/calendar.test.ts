@@ -3,7 +3,7 @@ import { STARTER_PLANS } from '#core/plan/starters'
 import type { Client } from '../support/client'
 import { rub, stock } from '../support/goods'
 import { must } from '../support/must'
-import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { confirm, INSPECTOR, MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
 let maker: Client
@@ -19,7 +19,11 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const link = async (): Promise<string> => (await must(maker.post('/api/me/calendar', {}))).path
+/** Whoever finds a device open makes no address on it: the password is asked for. */
+const link = async (): Promise<string> => {
+  await confirm(maker, MAKER)
+  return (await must(maker.post('/api/me/calendar', {}))).path
+}
 const feed = async (path: string) => {
   const reply = await fetch(`${shop.address}${path}`)
   return {
@@ -94,6 +98,35 @@ describe('the calendar', () => {
     await must(owner.put(`/api/office/people/${me.id}`, { ...body, active: false }))
     expect((await feed(path)).status).toBe(404)
     await must(owner.put(`/api/office/people/${me.id}`, { ...body, active: true }))
+  })
+  it('is in the owner\'s list, and ended from there; by a new password and another role too', async () => {
+    maker = await shop.signedIn(MAKER)
+    const path = await link()
+    const { calendars, people } = await must(owner.get('/api/office'))
+    expect(calendars).toEqual([{ id: expect.any(Number), who: 'maker person', atMs: expect.any(Number), seenAtMs: null }])
+    expect((await must(maker.get('/api/office'))).calendars).toEqual([])
+    expect(await maker.post(`/api/office/calendars/${calendars[0].id}/end`, {})).toMatchObject({ status: 403 })
+    await must(owner.post(`/api/office/calendars/${calendars[0].id}/end`, {}))
+    expect((await feed(path)).status).toBe(404)
+    const me = people.find((person: { role: string }) => person.role === 'maker')
+    const body = { name: me.name, initials: me.initials, active: true }
+    await must(owner.post('/api/me/confirm', { password: OWNER.password }))
+    const again = await link()
+    await must(owner.put(`/api/office/people/${me.id}`, { ...body, role: 'inspector' }))
+    expect((await feed(again)).status).toBe(404)
+    await must(owner.put(`/api/office/people/${me.id}`, { ...body, role: 'maker' }))
+    maker = await shop.signedIn(MAKER)
+    const third = await link()
+    await must(owner.put(`/api/office/people/${me.id}/password`, { password: MAKER.password }))
+    expect((await feed(third)).status).toBe(404)
+    maker = await shop.signedIn(MAKER)
+  })
+  it('asked too often, it says how long to wait', async () => {
+    const path = await link()
+    const answers = await Promise.all(Array.from({ length: 40 }, () => fetch(`${shop.address}${path}`)))
+    const late = answers.filter(answer => answer.status === 429)
+    expect(late.length).toBe(10)
+    expect(Number(late[0]!.headers.get('retry-after'))).toBeGreaterThan(0)
   })
   it('opens to nothing that is no address, and is not made by an inspector', async () => {
     for (const token of ['x', 'x.ics', '%00.ics', 'a'.repeat(4000), '..%2f..%2fhealth'])

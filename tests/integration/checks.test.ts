@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../support/client'
 import { must } from '../support/must'
 import { rub, stock } from '../support/goods'
-import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let owner: Client
@@ -50,7 +50,7 @@ const check = (id: number, more: object = {}) => maker.post(`/api/check-lists/${
   note: null,
   ...more,
 })
-const slicing = { readyWeight: '1.7 kg', packedOn: '2026-11-27', scaleId: null, packs: [], offcuts: [] }
+const slicing = { readyWeight: '1.7 kg', packedOn: today(), scaleId: null, packs: [], offcuts: [] }
 
 describe('lists before use', () => {
   it('are the owner\'s to make, with a name of their own, something on them, and a place that is there', async () => {

@@ -170,20 +170,29 @@ describe('a password', () => {
       body: { code: 'password_again' },
     })
     await confirm(client, hal)
-    const { secret, uri } = (await client.post('/api/me/second-factor/offer', {})).body
+    const { secret, uri, proof } = (await client.post('/api/me/second-factor/offer', {})).body
     expect(uri).toMatch(/^otpauth:\/\/totp\//)
     const totp = new TOTP({ secret: Secret.fromBase32(secret), digits: 6, period: 30 })
     const wrong = String((Number(totp.generate()) + 1) % 1e6).padStart(6, '0')
-    expect(await client.put('/api/me/second-factor', { secret, code: wrong })).toMatchObject({
+    expect(await client.put('/api/me/second-factor', { secret, proof, code: wrong })).toMatchObject({
       status: 422,
       body: { code: 'code_unfit' },
     })
-    const [key, right] = [{ 'idempotency-key': randomUUID() }, { secret, code: totp.generate() }]
-    const { recoveryCodes } = (await client.send('PUT', '/api/me/second-factor', right, key)).body
-    expect(await client.send('PUT', '/api/me/second-factor', right, key)).toMatchObject({
-      status: 409,
-      body: { code: 'shown_once' },
+    // One that somebody thought of is no secret.
+    const own = 'A'.repeat(32)
+    const ofOwn = new TOTP({ secret: Secret.fromBase32(own), digits: 6, period: 30 })
+    expect(await client.put('/api/me/second-factor', { secret: own, proof, code: ofOwn.generate() })).toMatchObject({
+      status: 422,
+      body: { code: 'secret_not_ours' },
     })
+    const elsewhere = await shop.signedIn(hal)
+    const [key, right] = [{ 'idempotency-key': randomUUID() }, { secret, proof, code: totp.generate() }]
+    const { recoveryCodes } = (await client.send('PUT', '/api/me/second-factor', right, key)).body
+    // Other sign-ins, from before there was a factor, are over.
+    expect(await elsewhere.get('/api/store')).toMatchObject({ status: 401 })
+    // Another phone, or none, takes a code of this one: a password and an open device are not enough.
+    for (const send of [() => client.send('PUT', '/api/me/second-factor', right, key), () => client.post('/api/me/second-factor/off', {})])
+      expect(await send()).toMatchObject({ status: 401, body: { code: 'code_needed' } })
     expect(new Set(recoveryCodes).size).toBe(8)
     const enter = (code?: string) =>
       shop.client().post('/api/session', { ...hal, ...(code === undefined ? {} : { code }) })
@@ -207,7 +216,12 @@ describe('a password', () => {
       expect.arrayContaining(['second_factor_set', 'recovery_code_used', 'password_rehashed']),
     )
     await confirm(client, hal)
-    expect(await client.post('/api/me/second-factor/off', {})).toMatchObject({ status: 200 })
+    expect(await client.post('/api/me/second-factor/off', { current: '000000' })).toMatchObject({ body: { code: 'code_wrong' } })
+    // Whoever guesses codes shuts no recovery code out.
+    for (let i = 0; i < 7; i++) await enter('000000')
+    expect(await enter('000000')).toMatchObject({ status: 429 })
+    expect(await enter(recoveryCodes[2])).toMatchObject({ status: 200 })
+    expect(await client.post('/api/me/second-factor/off', { current: recoveryCodes[1] })).toMatchObject({ status: 200 })
     expect(await enter()).toMatchObject({ status: 200 })
   })
   it('is asked for again before the whole shop is taken along, and that is on record', async () => {

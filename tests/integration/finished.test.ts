@@ -4,7 +4,7 @@ import { markFinished } from '../../server/db/mark-finished'
 import type { Client, Reply } from '../support/client'
 import { must } from '../support/must'
 import { rub, stock, type Stock } from '../support/goods'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let maker: Client
@@ -45,12 +45,12 @@ describe('what is finished', () => {
     const { code } = rubbed
     await must(maker.post(`/api/lots/${code}/out`, {}))
     const { packCodes } = await must(maker.post(`/api/lots/${code}/slicing`, {
-      readyWeight: '500 g', packedOn: '2026-11-23', offcuts: [], scaleId: s.meatScaleId,
+      readyWeight: '500 g', packedOn: today(), offcuts: [], scaleId: s.meatScaleId,
       packs: [{ kind: 'sliced', weight: '250' }, { kind: 'sliced', weight: '245' }],
     }))
     await must(owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder' }))
     const send = (packs: string[]) =>
-      must(maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: '2026-11-23', packCodes: packs }))
+      must(maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: today(), packCodes: packs }))
     await send([packCodes[0]])
     expect(await onFloor()).toContain(code)
     sent = await send([packCodes[1]])
@@ -76,11 +76,11 @@ describe('what is finished', () => {
     const { code } = await must(maker.post('/api/lots', rub(more)))
     await must(maker.post(`/api/lots/${code}/out`, {}))
     const { packCodes } = await must(maker.post(`/api/lots/${code}/slicing`, {
-      readyWeight: '1 kg', packedOn: '2026-11-23', offcuts: [], scaleId: s.meatScaleId,
+      readyWeight: '1 kg', packedOn: today(), offcuts: [], scaleId: s.meatScaleId,
       packs: Array.from({ length: 4 }, () => ({ kind: 'sliced', weight: '250' })),
     }))
     const answers = await Promise.all(packCodes.map((pack: string) =>
-      maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: '2026-11-23', packCodes: [pack] })))
+      maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: today(), packCodes: [pack] })))
     expect(answers.map((answer: Reply) => answer.status)).toEqual([200, 200, 200, 200])
     expect(await onFloor()).not.toContain(code)
   })
@@ -105,7 +105,7 @@ describe('what is finished', () => {
     const packs = Array.from({ length: 120 }, () => ({ kind: 'sliced', weight: '20' }))
     await must(
       maker.post(`/api/lots/${code}/slicing`, {
-        readyWeight: '3 kg', packedOn: '2026-11-23', offcuts: [], scaleId: s.meatScaleId, packs,
+        readyWeight: '3 kg', packedOn: today(), offcuts: [], scaleId: s.meatScaleId, packs,
       }),
     )
     const { events } = await must(maker.get(`/api/lots/${code}`))

@@ -34,7 +34,10 @@ describe('what a browser is told with each page', () => {
       ])
         expect(answer.headers.get(name), name).toBeTruthy()
       expect(answer.headers.get('strict-transport-security')).toBeNull()
-      expect(answer.headers.get('cache-control')).toContain('no-cache')
+      expect(answer.headers.get('cache-control')).toBe('no-store')
+      expect(answer.headers.get('content-security-policy')).not.toContain('unsafe')
+      const [, nonce] = /name="style-nonce" content="([^"]+)"/.exec(html)!
+      expect(answer.headers.get('content-security-policy')).toContain(`style-src 'self' 'nonce-${nonce}'`)
     }
   })
   it('over https: stay there, and a cookie that no other site of the domain can set', async () => {

@@ -3,7 +3,7 @@ import { walkBook } from '../support/book'
 import { must } from '../support/must'
 import type { Client } from '../support/client'
 import { celsius, ingredient, receive, rub, stock, type Stock } from '../support/goods'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 /** What a careless maker could get past the product: each was rubbed, passed or sent before. */
 let shop: TestShop
@@ -330,7 +330,7 @@ describe('only the law that holds', () => {
       await must(
         maker.post(`/api/lots/${code}/slicing`, {
           readyWeight: '3.9 kg',
-          packedOn: '2026-11-23',
+          packedOn: today(),
           packs: [],
           offcuts: [],
         }),

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../support/client'
 import { must } from '../support/must'
 import { celsius, rub, stock, type Stock } from '../support/goods'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let owner: Client
@@ -41,7 +41,7 @@ describe('a lot from the rub to the customer', () => {
     expect(early).toMatchObject({ status: 422, body: { code: 'still_curing' } })
     const packs = await maker.post(`/api/lots/${code}/slicing`, {
       readyWeight: '3.5 kg',
-      packedOn: '2026-11-23',
+      packedOn: today(),
       packs: [{ kind: 'sliced', weight: '250' }],
       offcuts: [],
     })
@@ -93,7 +93,7 @@ describe('a lot from the rub to the customer', () => {
     expect(
       await maker.post(`/api/lots/${code}/slicing`, {
         readyWeight: '3.5 kg',
-        packedOn: '2026-11-23',
+        packedOn: today(),
         packs: [],
         offcuts: [],
       }),
@@ -113,7 +113,7 @@ describe('a lot from the rub to the customer', () => {
   it('is sliced and packed; more than there was is refused', async () => {
     const slicing = (packs: string[]) => ({
       readyWeight: '3.52 kg',
-      packedOn: '2026-11-23',
+      packedOn: today(),
       packs: packs.map(weight => ({ kind: 'sliced', weight })),
       offcuts: [{ kind: 'ends', weight: '120' }],
     })
@@ -126,7 +126,7 @@ describe('a lot from the rub to the customer', () => {
   })
   it('goes out only when the rules are confirmed', async () => {
     const send = () =>
-      maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: '2026-11-23', packCodes: ['P-0001', 'P-0002'] })
+      maker.post('/api/dispatches', { customer: 'Corner Shop', sentOn: today(), packCodes: ['P-0001', 'P-0002'] })
     expect(await send()).toMatchObject({ status: 422, body: { code: 'rules_not_confirmed' } })
     expect(await maker.post('/api/office/rules', {})).toMatchObject({ status: 403 })
     await must(

@@ -3,7 +3,7 @@ import { runFigures } from '#core/smoke/run-figures'
 import type { Client } from '../support/client'
 import { must } from '../support/must'
 import { rub, stock } from '../support/goods'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 const MINUTE = 60_000
 let shop: TestShop
@@ -75,7 +75,7 @@ describe('a logger', () => {
     expect((await must(maker.get(`/api/lots/${lot}`))).runs).toMatchObject([{ cooled: false }])
     const packs = [{ kind: 'sliced', weight: '250' }]
     await must(
-      maker.post(`/api/lots/${lot}/slicing`, { readyWeight: '3 kg', packedOn: '2026-11-23', offcuts: [], packs }),
+      maker.post(`/api/lots/${lot}/slicing`, { readyWeight: '3 kg', packedOn: today(), offcuts: [], packs }),
     )
   })
   it('a night of it, worked out in another thread, comes to what the core says of the same readings', async () => {

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../support/client'
 import { celsius, ingredient, meat, rub, stock, type Stock } from '../support/goods'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let owner: Client
@@ -194,7 +194,7 @@ describe('the Slicing table', () => {
     const slicing = (readyWeight: string | null, packs: string[]) =>
       maker.post(`/api/lots/${lot.code}/slicing`, {
         readyWeight,
-        packedOn: '2026-11-23',
+        packedOn: today(),
         packs: packs.map(weight => ({ kind: 'sliced', weight })),
         offcuts: [],
       })
@@ -208,7 +208,7 @@ describe('the Slicing table', () => {
     const lot = await taken()
     await maker.post(`/api/lots/${lot.code}/slicing`, {
       readyWeight: '3.6 kg',
-      packedOn: '2026-11-23',
+      packedOn: today(),
       packs: [{ kind: 'ends', weight: '300' }],
       offcuts: [],
     })
@@ -218,12 +218,12 @@ describe('the Slicing table', () => {
     await owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder' })
     const inFridge = async () =>
       (await maker.get('/api/packs/unsent')).body.filter((one: { code: string }) => one.code === pack.code)
-    expect(await inFridge()).toEqual([{ code: pack.code, kind: 'ends', netG: 280, packedOn: '2026-11-23' }])
+    expect(await inFridge()).toEqual([{ code: pack.code, kind: 'ends', netG: 280, packedOn: today() }])
     expect(
-      await maker.post('/api/dispatches', { customer: 'C', sentOn: '2026-11-23', packCodes: [pack.code, 'P-9999'] }),
+      await maker.post('/api/dispatches', { customer: 'C', sentOn: today(), packCodes: [pack.code, 'P-9999'] }),
     ).toMatchObject({ body: { code: 'no_such_pack' } })
     expect((await maker.get(`/api/lots/${lot.code}`)).body.unsent).toBe(1)
-    const sent = { customer: 'C', sentOn: '2026-11-23', packCodes: [pack.code] }
+    const sent = { customer: 'C', sentOn: today(), packCodes: [pack.code] }
     expect((await maker.post('/api/dispatches', sent)).status).toBe(200)
     expect(await inFridge()).toEqual([])
   })

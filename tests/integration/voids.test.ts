@@ -3,7 +3,7 @@ import { walkBook } from '../support/book'
 import { must } from '../support/must'
 import type { Client } from '../support/client'
 import { celsius, ingredient, meat, rub, stock, type Stock } from '../support/goods'
-import { INSPECTOR, MAKER, openTestShop, type TestShop } from '../support/shop'
+import { INSPECTOR, MAKER, openTestShop, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let maker: Client
@@ -150,13 +150,13 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     const slicing = () =>
       maker.post(`/api/lots/${code}/slicing`, {
         readyWeight: '3.5 kg',
-        packedOn: '2026-11-23',
+        packedOn: today(),
         packs: [{ kind: 'sliced', weight: '250' }],
         offcuts: [{ kind: 'ends', weight: '90' }],
       })
     const sliced = await must(slicing())
     const sent = await must(
-      maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: sliced.packCodes }),
+      maker.post('/api/dispatches', { customer: 'Corner', sentOn: today(), packCodes: sliced.packCodes }),
     )
     expect(await undo(sliced.eventId)).toMatchObject({ body: { code: 'built_upon' } })
     await must(undo(sent.eventId))
@@ -170,14 +170,14 @@ describe('undo within ten minutes is a void with its reason filled in', () => {
     expect(await slicing()).toMatchObject({ status: 422, body: { code: 'lot_held' } })
     expect(await start()).toMatchObject({ status: 422, body: { code: 'lot_held' } })
     expect(
-      await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes }),
+      await maker.post('/api/dispatches', { customer: 'Corner', sentOn: today(), packCodes: again.packCodes }),
     ).toMatchObject({ status: 422, body: { code: 'lot_held' } })
     const [hold] = (await lot(code)).holds
     await must(
       owner.post(`/api/holds/${hold.id}/disposition`, { disposition: 'destroy', text: 'thrown away, weighed' }),
     )
     expect(
-      await maker.post('/api/dispatches', { customer: 'Corner', sentOn: '2026-11-23', packCodes: again.packCodes }),
+      await maker.post('/api/dispatches', { customer: 'Corner', sentOn: today(), packCodes: again.packCodes }),
     ).toMatchObject({ status: 422, body: { code: 'lot_destroyed' } })
   })
 })

@@ -8,7 +8,7 @@ import { walkBook } from '../support/book'
 import type { Client } from '../support/client'
 import { celsius, meat, rub, stock, type Stock } from '../support/goods'
 import { runScript } from '../support/script'
-import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
+import { MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
 let maker: Client
@@ -255,7 +255,7 @@ describe('a row that no record left so', () => {
       residual: '41',
       laboratory: 'Fen',
       report: 'F-1',
-      sampledOn: '2026-11-20',
+      sampledOn: today(),
       fileId: id,
     })
     const kept = await one(`SELECT HEX(content) FROM files WHERE id = ${id}`)

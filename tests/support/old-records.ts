@@ -25,6 +25,9 @@ export function exportAsOnce(tables: Record<string, any[]>): void {
   const could = (step: any) => step.kind in OLD_KIND
   const steps = new Map(tables.steps!.toSorted((a, b) => Number(could(a)) - Number(could(b))).map(step => [step.event_id, step]))
   for (const event of tables.events!) {
+    // Records did not say yet which rows they told of.
+    const { tells: _later, ...computed } = JSON.parse(event.computed)
+    event.computed = JSON.stringify(computed)
     if (event.kind !== 'step') continue
     const step = steps.get(event.id)
     event.kind = OLD_KIND[step.kind] ?? 'shop_exported'

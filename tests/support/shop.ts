@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto'
+import { localDay } from '#core/calendar/local-day'
 import { startApp } from '../../scripts/lib/app-server.mjs'
 import { freePort } from '../../scripts/lib/processes.mjs'
 import { Client } from './client'
@@ -10,6 +11,8 @@ export const INSPECTOR = { signIn: 'cyd', password: 'reading only here' }
 
 /** Where the test shops lie: their day is not UTC's from six in the evening on. */
 export const ZONE = 'America/Chicago'
+/** The day on the shop's clock: meat that was rubbed in a test is packed and sent on no other. */
+export const today = (): string => localDay(Date.now(), ZONE)
 /** What the start command printed, and the first visit with it. */
 export const SETUP_CODE = 'TEST-CODE'
 export const setUp = (more: Record<string, unknown> = {}) => ({

@@ -1,22 +1,24 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { drawingSVG, qrcode } from 'bwip-js/generic'
-import { secondFactorInput, type SecondFactorOffer } from '#shared/contracts/people'
+import { secondFactorInput, secondFactorOffInput, type SecondFactorOffer } from '#shared/contracts/people'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotice } from '~/composables/use-notice'
 import { useSave } from '~/composables/use-save'
 
 /** A code from the phone beside the password, for an owner who wants it. */
-defineProps<{ set: boolean }>()
+const props = defineProps<{ set: boolean }>()
 const emit = defineEmits<{ saved: [] }>()
 const { say } = useNotice()
 const offer = ref<SecondFactorOffer | null>(null)
-const form = reactive({ code: '' })
+const form = reactive({ code: '', current: '' })
+/** The phone is to be put off: first a code of it. */
+const dropping = ref(false)
 const codes = ref<string[]>([])
 const begin = useSave<SecondFactorOffer>()
 const keep = useSave<{ recoveryCodes: string[] }>(secondFactorInput)
-const off = useSave()
+const off = useSave(secondFactorOffInput)
 const picture = computed(() =>
   offer.value
     ? `data:image/svg+xml;utf8,${encodeURIComponent(qrcode({ bcid: 'qrcode', text: offer.value.uri, scale: 3 }, drawingSVG()))}`
@@ -26,15 +28,18 @@ async function start(): Promise<void> {
   offer.value = await begin.save('/api/me/second-factor/offer', {})
 }
 async function confirm(): Promise<void> {
-  const done = await keep.save('/api/me/second-factor', { secret: offer.value!.secret, code: form.code }, 'PUT')
+  const { secret, proof } = offer.value!
+  const done = await keep.save('/api/me/second-factor', { secret, proof, code: form.code, current: form.current || null }, 'PUT')
   if (!done) return
   codes.value = done.recoveryCodes
   offer.value = null
-  form.code = ''
+  form.code = form.current = ''
   emit('saved')
 }
 async function drop(): Promise<void> {
-  if (!(await off.save('/api/me/second-factor/off', {}))) return
+  if (!(await off.save('/api/me/second-factor/off', { current: form.current || null }))) return
+  form.current = ''
+  dropping.value = false
   codes.value = []
   say('The door asks for no code from your phone any more.')
   emit('saved')
@@ -73,18 +78,39 @@ async function drop(): Promise<void> {
           maxlength="6"
           :error-messages="keep.errorAt('code')"
         />
+        <VTextField
+          v-if="props.set"
+          v-model="form.current"
+          label="A code of the phone in use, or a recovery code"
+          autocomplete="one-time-code"
+          maxlength="40"
+          :error-messages="keep.errorAt('current')"
+        />
         <SaveProblem :message="keep.message.value" />
         <VBtn type="submit" color="primary" :loading="keep.saving.value">Ask for it from now on</VBtn>
       </div>
     </form>
+    <form v-if="dropping && !offer" class="stack-tight" @submit.prevent="drop">
+      <VTextField
+        v-model="form.current"
+        label="A code of the phone in use, or a recovery code"
+        autocomplete="one-time-code"
+        maxlength="40"
+        :error-messages="off.errorAt('current')"
+      />
+      <div class="row">
+        <VBtn type="submit" color="primary" :loading="off.saving.value">Ask for no code any more</VBtn>
+        <VBtn variant="text" @click="dropping = false">Leave it on</VBtn>
+      </div>
+    </form>
     <SaveProblem :message="begin.message.value || off.message.value" />
-    <div v-if="!offer" class="row">
+    <div v-if="!offer && !dropping" class="row">
       <VBtn variant="outlined" :loading="begin.saving.value" @click="start">
         {{
           set ? 'Use another phone' : 'Set it up'
         }}
       </VBtn>
-      <VBtn v-if="set" variant="text" :loading="off.saving.value" @click="drop">Do without it</VBtn>
+      <VBtn v-if="set" variant="text" @click="dropping = true">Do without it</VBtn>
     </div>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { OfficeView } from '#shared/contracts/office'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
+import CalendarList from '~/components/office/CalendarList.vue'
 import DeviceList from '~/components/office/DeviceList.vue'
 import DoorList from '~/components/office/DoorList.vue'
 import SecondFactor from '~/components/office/SecondFactor.vue'
@@ -40,6 +41,7 @@ const { view, problem, load } = useLoaded<OfficeView>('/api/office')
       <PeopleList :people="view.people" @saved="load" />
       <SecondFactor v-if="session.isOwner && !shared" :set="mine?.hasSecondFactor ?? false" @saved="load" />
       <DeviceList v-if="!shared" :devices="view.devices" @saved="load" />
+      <CalendarList :calendars="view.calendars" @saved="load" />
       <DoorList v-if="session.isOwner && !shared" />
       <PlaceList :places="view.places" :instruments="view.instruments" @saved="load" />
       <CheckLists :places="view.places" />

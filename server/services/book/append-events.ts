@@ -1,6 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
+import { withTells } from '#core/book/tells'
 import { walkChain } from '#core/book/walk-chain'
 import { sha256 } from '../../digest/sha256'
 import { indexFits } from '../../db/book-reader'
@@ -33,7 +34,7 @@ function rowsOf(
       zone: writer.zone,
       arithmetic: ARITHMETIC_VERSION,
       typed: JSON.stringify(entry.typed),
-      computed: JSON.stringify(entry.computed ?? {}),
+      computed: JSON.stringify(withTells(entry.computed ?? {}, entry)),
       reason: entry.reason ?? null,
       subjects: JSON.stringify([...new Set(entry.subjects)]),
       voidsId: entry.voidsId ?? null,
@@ -68,7 +69,7 @@ async function insertRows(tables: Tables, lastId: number, make: (fromId: number)
   }
 }
 
-/** Steps learn which record told of them, holds which took their ground away; no seal covers that. */
+/** Steps learn which record told of them, holds which took their ground away; the record itself says so under its seal. */
 const numberSteps = (tables: Tables, entries: readonly NewEvent[], first: number): Promise<unknown> =>
   Promise.all(
     entries.flatMap(({ steps = [], endsSteps = [], changesHolds = [] }, i) => [

@@ -14,6 +14,11 @@ export interface WriteRequest {
   shownOnce?: boolean | undefined
 }
 
+/** True where the same was sent before: nothing new was written. */
+interface Repeated {
+  repeated?: true
+}
+
 class RolledBack extends Error {
   constructor(readonly answer: Extract<Answer<never>, { ok: false }>) {
     super('rolled back')
@@ -29,7 +34,7 @@ export async function writeOnce<T>(
   request: WriteRequest,
   writer: Writer,
   write: (ctx: WriteContext) => Promise<Answer<T>>,
-): Promise<Answer<T & { eventId: number | null }>> {
+): Promise<Answer<T & { eventId: number | null }> & Repeated> {
   try {
     const value = await store.transaction(async (tables) => {
       const answerId = await tables.answers.insert({
@@ -62,6 +67,6 @@ export async function writeOnce<T>(
       return refuse('key_reused')
     }
     if (request.shownOnce) return refuse('shown_once')
-    return { ok: true, value: first.answer as T & { eventId: number | null } }
+    return { ok: true, value: first.answer as T & { eventId: number | null }, repeated: true }
   }
 }

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { MS_PER_HOUR, type Milliseconds } from '#core/units/quantities'
-import type { CalendarLink } from '#shared/contracts/calendar'
+import type { CalendarLink, CalendarOpen } from '#shared/contracts/calendar'
 import { sha256 } from '../../digest/sha256'
 import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
@@ -10,9 +10,10 @@ const TOKEN_BYTES = 32
 /** When a calendar was last fetched is written down no more often than this. */
 const SEEN_EVERY_MS = MS_PER_HOUR
 
-const endAll = async (ctx: WriteContext): Promise<number> => {
-  const open = await ctx.tables.calendarLinks.find({ userId: ctx.actor.id, endedAtMs: null })
-  for (const link of open) await ctx.tables.calendarLinks.update(link.id, { endedAtMs: ctx.nowMs })
+/** Ends a person's calendar. What opens the door no more, opens the calendar no more either: a new password, another role. */
+export async function endCalendarsOf(tables: Tables, userId: number, nowMs: Milliseconds): Promise<number> {
+  const open = await tables.calendarLinks.pick([], { userId, endedAtMs: null })
+  await tables.calendarLinks.update(open.map(link => link.id), { endedAtMs: nowMs })
   return open.length
 }
 
@@ -21,7 +22,9 @@ const endAll = async (ctx: WriteContext): Promise<number> => {
  * person: the one before ends.
  */
 export async function linkCalendar(ctx: WriteContext): Promise<Answer<{ path: string }>> {
-  await endAll(ctx)
+  // One person's windows wait for each other here.
+  await ctx.tables.users.one({ id: ctx.actor.id }, { lock: true })
+  await endCalendarsOf(ctx.tables, ctx.actor.id, ctx.nowMs)
   const token = randomBytes(TOKEN_BYTES).toString('base64url')
   await ctx.tables.calendarLinks.insert({ tokenHash: sha256(token), userId: ctx.actor.id, atMs: ctx.nowMs })
   recordEvent(ctx, { kind: 'calendar_linked', subjects: [], typed: { person: ctx.actor.name } })
@@ -30,9 +33,26 @@ export async function linkCalendar(ctx: WriteContext): Promise<Answer<{ path: st
 
 /** Whoever has the address sees nothing more by it. */
 export async function endCalendar(ctx: WriteContext): Promise<Answer<object>> {
-  if ((await endAll(ctx)) === 0) return refuse('no_calendar_link')
+  if ((await endCalendarsOf(ctx.tables, ctx.actor.id, ctx.nowMs)) === 0) return refuse('no_calendar_link')
   recordEvent(ctx, { kind: 'calendar_ended', subjects: [], typed: { person: ctx.actor.name } })
   return { ok: true, value: {} }
+}
+
+/** The owner ends anybody's, wherever its address went. */
+export async function endLink(ctx: WriteContext, id: number): Promise<Answer<object>> {
+  const link = await ctx.tables.calendarLinks.one({ id, endedAtMs: null })
+  const person = link && (await ctx.tables.users.one({ id: link.userId }))
+  if (!link || !person) return refuse('no_calendar_link')
+  await ctx.tables.calendarLinks.update(id, { endedAtMs: ctx.nowMs })
+  recordEvent(ctx, { kind: 'calendar_ended', subjects: [], typed: { person: person.name } })
+  return { ok: true, value: {} }
+}
+
+/** Calendars that are open, whose they are and when they were last fetched; without their addresses. */
+export async function openLinks(tables: Tables): Promise<CalendarOpen[]> {
+  const links = await tables.calendarLinks.pick(['userId', 'atMs', 'seenAtMs'], { endedAtMs: null }, { order: [['id', 'DESC']] })
+  const names = new Map((await tables.users.pick(['name'], { id: links.map(link => link.userId) })).map(user => [user.id, user.name]))
+  return links.map(({ id, userId, atMs, seenAtMs }) => ({ id, who: names.get(userId)!, atMs, seenAtMs }))
 }
 
 /** The person's own, without its address; null where there is none. */

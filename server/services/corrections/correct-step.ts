@@ -6,6 +6,7 @@ import type { FiguresOfStep, Step, StepKind } from '#core/life/step'
 import type { Milliseconds } from '#core/units/quantities'
 import type { TypedWeight } from '#shared/contracts/fields'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { stepsOfRecord } from '../life/steps-of-record'
 import { lockLots, refuseChange, settleChange } from '../life/change-steps'
 import type { Changed } from './changed'
 
@@ -23,10 +24,11 @@ const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boo
 
 /** The steps of a press that stand, and their lots, locked. */
 async function pressOf(ctx: WriteContext, eventId: number) {
-  const known = await ctx.tables.steps.pick(['lotId'], { eventId })
+  const { told: id } = await stepsOfRecord(ctx.tables, eventId)
+  const known = await ctx.tables.steps.pick(['lotId'], { id })
   const lots = await lockLots(ctx, known.map(step => step.lotId))
   // As they stand now that nobody else can void or correct one.
-  const told = await ctx.tables.steps.find({ eventId }, { order: [['id', 'ASC']] })
+  const told = await ctx.tables.steps.find({ id }, { order: [['id', 'ASC']] })
   if (told.length === 0) return refuse('no_such_entry')
   if (!told.every(isPressed)) return refuse('stands_with_others')
   return { ok: true as const, value: { told, lots } }

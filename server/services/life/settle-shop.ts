@@ -9,6 +9,8 @@ export interface SettledLot {
   code: string
   settled: SettledStep[]
   left: SettledStep[]
+  /** Pieces stood where their steps do not bring them. */
+  isMoved: boolean
 }
 
 /**

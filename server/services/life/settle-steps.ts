@@ -22,13 +22,13 @@ async function voidParts({ tables }: WriteContext, stepIds: readonly number[]): 
 
 /**
  * Sets right what contradicts itself in a lot, as it counts already: the later of two steps is voided, and where the
- * pieces stand is worked out anew. What it weighed or put on stays on record. One record tells of it; null when there
- * was nothing to do.
+ * pieces stand is worked out anew. What it weighed or put on stays on record. One record tells of it, where something was
+ * done; null when nothing contradicts itself.
  */
 export async function settleSteps(
   ctx: WriteContext,
   { id: lotId, code }: { id: number; code: string },
-): Promise<{ settled: SettledStep[]; left: SettledStep[] } | null> {
+): Promise<{ settled: SettledStep[]; left: SettledStep[]; isMoved: boolean } | null> {
   const { tables } = ctx
   const meat = await tables.pieces.pick(['meatLotId'], { lotId })
   await lockRows(tables, { meatLots: meat.map(piece => piece.meatLotId), lots: [lotId] })
@@ -43,9 +43,10 @@ export async function settleSteps(
   await voidParts(ctx, ids)
   const stood = await stateOf(ctx, lotId)
   await keepState(tables, lotId)
-  if (settled.length === 0 && stood === (await stateOf(ctx, lotId))) return null
+  const isMoved = stood !== (await stateOf(ctx, lotId))
+  if (settled.length === 0 && !isMoved) return left.length > 0 ? { settled, left, isMoved } : null
   recordEvent(ctx, { kind: 'steps_settled', subjects: [code], typed: {}, computed: { settled, left } })
-  return { settled, left }
+  return { settled, left, isMoved }
 }
 
 /** Where a lot's pieces stand, as text to compare. */

@@ -1,5 +1,6 @@
 import type { FiguresOfStep, Step } from '#core/life/step'
 import type { Refusal, WriteContext } from '../context'
+import { stepsOfRecord } from './steps-of-record'
 import { lockLots, refuseChange, settleChange } from './change-steps'
 
 /**
@@ -8,7 +9,8 @@ import { lockLots, refuseChange, settleChange } from './change-steps'
  */
 export async function takeBackSteps(ctx: WriteContext, eventId: number): Promise<Refusal | null> {
   const { steps } = ctx.tables
-  const [told, ended] = await Promise.all([steps.find({ eventId }), steps.find({ endEventId: eventId })])
+  const ids = await stepsOfRecord(ctx.tables, eventId)
+  const [told, ended] = await Promise.all([steps.find({ id: ids.told }), steps.find({ id: ids.ended })])
   const touched = [...told, ...ended]
   if (touched.length === 0) return null
   const lots = await lockLots(ctx, touched.map(step => step.lotId))

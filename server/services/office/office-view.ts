@@ -3,6 +3,7 @@ import type { OfficeView } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
 import type { Tables } from '../../db/database'
 import { since } from '../../db/where'
+import { openLinks } from '../calendar/links'
 import { placeSetUps } from '../places/place-views'
 import { instrumentViews } from '../instruments/marks'
 import { rulesInForce } from '../rules/rule-sets'
@@ -40,13 +41,14 @@ export async function officeView(
   tables: Tables,
   reader: { person: SignedIn; sessionId: number; onTablet: boolean; nowMs: Milliseconds },
 ): Promise<OfficeView> {
-  const [shop, rules, people, instruments, places, devices] = await Promise.all([
+  const [shop, rules, people, instruments, places, devices, calendars] = await Promise.all([
     shopView(tables),
     rulesInForce(tables),
     tables.users.find({}, { order: [['id', 'ASC']] }),
     instrumentViews(tables, reader.nowMs),
     placeSetUps(tables),
     reader.onTablet ? [] : deviceViews(tables, reader),
+    reader.person.role === 'owner' ? openLinks(tables) : [],
   ])
   return {
     shop,
@@ -54,6 +56,7 @@ export async function officeView(
     instruments,
     places,
     devices,
+    calendars,
     nowMs: reader.nowMs,
     tables: [...CSV_TABLES],
     people: people.map(({ id, name, initials, signIn, role, active, pinHash, totpSecret }) => ({

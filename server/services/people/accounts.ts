@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import type { ownPasswordInput, passwordResetInput, personChangeInput } from '#shared/contracts/people'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
+import { endCalendarsOf } from '../calendar/links'
 import { theShop } from '../office/office'
 import { hashPassword } from './passwords'
 import { refuseWeakPassword } from './weak-password'
@@ -21,7 +22,10 @@ export async function changePerson(
   if (!staysOwner && owners.every(owner => owner.id === id) && owners.length > 0)
     return refuse('last_owner', {}, [input.active ? 'role' : 'active'])
   await ctx.tables.users.update(id, input)
-  if (!input.active || input.role !== person.role) await endSessionsOf(ctx.tables, id, ctx.nowMs)
+  if (!input.active || input.role !== person.role) {
+    await endSessionsOf(ctx.tables, id, ctx.nowMs)
+    await endCalendarsOf(ctx.tables, id, ctx.nowMs)
+  }
   const { name, initials, role, active } = person
   recordEvent(ctx, {
     kind: 'person_changed',
@@ -56,6 +60,7 @@ export async function resetPassword(
     recoveryHashes: null,
   })
   await endSessionsOf(ctx.tables, id, ctx.nowMs)
+  await endCalendarsOf(ctx.tables, id, ctx.nowMs)
   recordEvent(ctx, { kind: 'password_reset', subjects: [], typed: { person: person.name } })
   return { ok: true, value: {} }
 }
@@ -71,6 +76,7 @@ export async function changeOwnPassword(
   if (weak) return weak
   await ctx.tables.users.update(person.id, { passwordHash: await hashPassword(input.next) })
   await endSessionsOf(ctx.tables, person.id, ctx.nowMs, sessionId)
+  await endCalendarsOf(ctx.tables, person.id, ctx.nowMs)
   recordEvent(ctx, { kind: 'password_changed', subjects: [], typed: { person: person.name } })
   return { ok: true, value: {} }
 }

@@ -34,6 +34,9 @@ interface Budget {
 }
 /** Which tries count together, and how many of them may be wrong. */
 function budgets({ kind, signIn, address, device }: Attempt): Budget[] {
+  // Codes that a stranger guesses, who has the password, shut out strangers: whoever signed in on a device has their own.
+  if (kind === 'code' && device !== null) return [{ who: { kind, signIn, device }, most: MOST_FAILURES.code }]
+  if (kind === 'code') return [{ who: { kind, signIn, device: null }, most: MOST_FAILURES.code }]
   if (kind !== 'password') return [{ who: { kind, signIn }, most: MOST_FAILURES[kind] }]
   if (device !== null) return [{ who: { kind, signIn, device }, most: MOST_FAILURES.password }]
   // A whole shop may stand behind one address.

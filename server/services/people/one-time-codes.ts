@@ -9,6 +9,7 @@ const DIGITS = 6
 const WINDOW = 1
 const SECRET_BYTES = 20
 const RECOVERY_CODES = 8
+const RECOVERY_LENGTH = 16
 
 const totp = (secret: string, label: string, issuer: string): TOTP =>
   new TOTP({ issuer, label, secret: Secret.fromBase32(secret), digits: DIGITS, period: PERIOD_S })
@@ -30,10 +31,13 @@ const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
 /** Codes for a day without the phone, each good once: 80 bits, so that their plain hashes give nothing away. */
 export const newRecoveryCodes = (): string[] =>
   Array.from({ length: RECOVERY_CODES }, () =>
-    [...randomBytes(16)]
+    [...randomBytes(RECOVERY_LENGTH)]
       .map(byte => ALPHABET[byte % ALPHABET.length]!)
       .join('')
       .replace(/(.{4})(?=.)/g, '$1-'),
   )
 
-export const recoveryHash = (code: string): string => sha256(code.toUpperCase().replace(/[^A-Z0-9]/g, ''))
+const plain = (code: string): string => code.toUpperCase().replace(/[^A-Z0-9]/g, '')
+/** As long as a recovery code is, not as one of now. */
+export const isRecoveryCode = (code: string): boolean => plain(code).length === RECOVERY_LENGTH
+export const recoveryHash = (code: string): string => sha256(plain(code))

@@ -5,7 +5,7 @@ import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { beginAttempt, isLastTry, markRight, markStep, WINDOW_MINUTES, type Attempt } from './attempts'
-import { recoveryHash, stepOf } from './one-time-codes'
+import { isRecoveryCode, recoveryHash, stepOf } from './one-time-codes'
 import { hashPassword, isOutdated, verifyPassword } from './passwords'
 import type { User } from './sessions'
 
@@ -67,9 +67,11 @@ const spendRecoveryCode = (store: Store, user: User, code: string, door: Door): 
   })
 
 /** The second factor, where a person has one: a code of now, used once, or one of the recovery codes. */
-async function checkCode(store: Store, user: User, code: string | null, door: Door): Promise<Answer<null>> {
+export async function checkCode(store: Store, user: User, code: string | null, door: Door): Promise<Answer<null>> {
   if (user.totpSecret === null) return { ok: true, value: null }
   if (code === null) return refuse('code_needed')
+  // Nobody guesses one: it is taken however many codes were wrong.
+  if (isRecoveryCode(code)) return (await spendRecoveryCode(store, user, code, door)) ? { ok: true, value: null } : refuse('code_wrong')
   const { tables } = store
   const attempt = await beginAttempt(
     tables,
@@ -78,10 +80,7 @@ async function checkCode(store: Store, user: User, code: string | null, door: Do
   )
   if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
   const step = stepOf(user.totpSecret, code.replace(/\s/g, ''), door.nowMs)
-  if (step !== null && (await markStep(tables, attempt, step))) return { ok: true, value: null }
-  if (!(await spendRecoveryCode(store, user, code, door))) return refuse('code_wrong')
-  await markRight(tables, attempt)
-  return { ok: true, value: null }
+  return step !== null && (await markStep(tables, attempt, step)) ? { ok: true, value: null } : refuse('code_wrong')
 }
 
 /**

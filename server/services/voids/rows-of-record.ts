@@ -1,6 +1,7 @@
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/database'
+import { stepsOfRecord } from '../life/steps-of-record'
 import { rowsOfCodes, withRows, type ToLock } from '../lock-rows'
 import { lotsThatLay } from '../places/lots-that-lay'
 
@@ -15,7 +16,8 @@ async function rowsOfReading(tables: Tables, kind: EventKind, computed: string):
 
 /** Of a cut or a tag: the deliveries that the pieces are of. */
 async function rowsOfPieces(tables: Tables, eventId: number, kind: EventKind, computed: string): Promise<ToLock> {
-  const cuts = await tables.steps.pick(['pieces'], { eventId, kind: 'cut' })
+  const { told } = await stepsOfRecord(tables, eventId)
+  const cuts = await tables.steps.pick(['pieces'], { id: told, kind: 'cut' })
   const tagged = kind === 'piece_tagged' ? [(JSON.parse(computed) as ComputedOf<'piece_tagged'>).pieceId] : []
   const id = [...cuts.flatMap(step => step.pieces), ...tagged]
   if (id.length === 0) return {}

@@ -1,8 +1,9 @@
 import { STARTERS } from '#shared/recipes/starters'
 import { celsius } from '../goods'
 import {
-  asked, bag, crate, heat, lotIn, lotOut, move, packed, press, slicing, smallRub, today, type Room, type Sent,
+  asked, bag, crate, heat, lotIn, lotOut, move, packed, press, slicing, smallRub, type Room, type Sent,
 } from './room'
+import { today } from '../shop'
 
 /** Two presses that cannot both be true, made ready: of those, at most one may be believed. */
 export interface Race {

@@ -1,4 +1,5 @@
 import type { Client, Reply } from '../client'
+import { today } from '../shop'
 import { celsius, ingredient, meat, rub, stock, type Stock } from '../goods'
 
 /** One of two presses; sent when it is called. */
@@ -59,7 +60,6 @@ export async function packed(room: Room, packs = 1) {
   const told = await body(room.one.post(`/api/lots/${lot.code}/slicing`, slicing({ packs: Array<string>(packs).fill('200 g') })))
   return { ...lot, eventId: told.eventId as number, packs: told.packCodes as string[] }
 }
-export const today = () => new Date().toISOString().slice(0, 10)
 export const slicing = ({ packs, pieces = null, all = false, ready = '960 g' as string | null }: {
   packs: string[]
   pieces?: number[] | null

@@ -1,6 +1,7 @@
 import { secondFactorInput } from '#shared/contracts/people'
+import { appState } from '../../../http/app-state'
 import { writeRoute } from '../../../http/write-route'
-import { setSecondFactor } from '../../../services/people/second-factor'
+import { checkCurrent, setSecondFactor } from '../../../services/people/second-factor'
 
 export default writeRoute({
   contract: secondFactorInput,
@@ -8,5 +9,7 @@ export default writeRoute({
   ownSignIn: true,
   confirmed: true,
   shownOnce: true,
-  write: setSecondFactor,
+  before: ({ current }, at, nowMs) => checkCurrent(appState().store, at, current, nowMs),
+  write: (ctx, input, _event, { session }) =>
+    setSecondFactor(ctx, input, { sessionId: session.id, sessionSecret: appState().settings.sessionSecret }),
 })

@@ -1,4 +1,5 @@
 import { emptyInput } from '#shared/contracts/lots'
+import { appState } from '../../../http/app-state'
 import { writeRoute } from '../../../http/write-route'
 import { offerSecondFactor } from '../../../services/people/second-factor'
 
@@ -8,5 +9,6 @@ export default writeRoute({
   ownSignIn: true,
   confirmed: true,
   shownOnce: true,
-  write: offerSecondFactor,
+  write: (ctx, _input, _event, { session }) =>
+    offerSecondFactor(ctx, { sessionId: session.id, sessionSecret: appState().settings.sessionSecret }),
 })
