@@ -32,6 +32,8 @@ export const correctionInput = z.discriminatedUnion('what', [
   /** How much was drained or leaked, of a press that told it. */
   z.strictObject({ what: z.literal('step_drained'), id: id(), value: weight(DRAINED_RANGE), ...why }),
   z.strictObject({ what: z.literal('pack_weight'), id: id(), value: weight(PACK_RANGE), ...why }),
+  /** A pack went to another customer than was written down. */
+  z.strictObject({ what: z.literal('pack_customer'), id: id(), value: name(), ...why }),
 ])
 export type CorrectionInput = z.output<typeof correctionInput>
 export type CorrectionKind = CorrectionInput['what']

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Cut } from '#core/rules/cuts'
 import type { Grams } from '#core/units/quantities'
 import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { MOST_PIECES } from '#core/rules/house'
@@ -37,6 +38,8 @@ export const dispatchInput = z.strictObject({
 /** A pack that lies in the shop. */
 export interface UnsentPack {
   code: string
+  lot: string
+  cut: Cut
   kind: string
   netG: Grams
   packedOn: string

@@ -17,7 +17,7 @@ import {
   SURFACES,
   TAKE_WHYS,
 } from '#core/life/step'
-import { MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/house'
+import { MOST_HOOKS, MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/house'
 import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
 import { tag } from './tags'
@@ -33,7 +33,6 @@ export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 export const PART_RANGE = { minG: 1, maxG: 60_000 }
 export const MOST_PARTS = 12
 const MOST_ML = 50_000
-export const MOST_HOOKS = 400
 /** Percent of relative humidity in which meat hangs. */
 export const HUMIDITY = { least: 40, most: 95 }
 export const LITRES = { least: 0.1, most: 1000 }
@@ -163,8 +162,8 @@ const stepInput = z.discriminatedUnion('kind', [
     /** Nobody told of a soak: asked about, and tasted all the same. */
     sure: sure(),
   }),
-  z.strictObject({ kind: z.literal('dry'), minutes: lasted(), how: z.enum(DRY_WAYS), placeId: placeId() }),
-  z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId() }),
+  z.strictObject({ kind: z.literal('dry'), minutes: lasted(), how: z.enum(DRY_WAYS), placeId: placeId(), sure: sure() }),
+  z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId(), sure: sure() }),
   /** Hung to dry by weight, until the next thing ends it; the hook of each piece, where somebody said. */
   z
     .strictObject({

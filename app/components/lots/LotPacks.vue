@@ -16,7 +16,15 @@ const { meat, date } = useNotation()
     <ul>
       <li v-for="pack in lot.packList" :key="pack.id">
         <LotCode :code="pack.code" /><span class="num">{{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}</span>
-        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'in the fridge' }}
+        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'not sent' }}
+          <CorrectButton
+            v-if="pack.customer"
+            :id="pack.id"
+            what="pack_customer"
+            :about="`${pack.code}, who has it`"
+            :now="pack.customer"
+            @corrected="emit('corrected')"
+          />
           <InstrumentNote :mark="pack.scale" /></span>
         <CorrectButton
           :id="pack.id"

@@ -22,7 +22,7 @@ const nowMs = useClock()
 const { meat, date } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft('send', () => ({ customer: '', codes: [] as string[] }))
-const { save, saving, errorAt, message } = useSave<{ packs: number }>(dispatchInput)
+const { save, saving, errorAt, message } = useSave<{ packs: number; noContact: boolean }>(dispatchInput)
 const { view, problem, load } = useLoaded<UnsentPack[]>('/api/packs/unsent')
 const packs = computed(() => view.value ?? [])
 const all = computed(() => packs.value.length > 0 && packs.value.every(pack => draft.value.codes.includes(pack.code)))
@@ -39,7 +39,8 @@ async function sendOut(): Promise<void> {
     packCodes: draft.value.codes,
   })
   if (!done) return
-  recorded(`${done.packs} packs sent to ${draft.value.customer}.`, done.eventId, async () => emit('sent'))
+  const whom = done.noContact ? ' Nobody wrote down how to reach them: do it in the Store, for the day packs must come back.' : ''
+  recorded(`${done.packs} packs sent to ${draft.value.customer}.${whom}`, done.eventId, async () => emit('sent'))
   clear()
   emit('sent')
 }
@@ -48,7 +49,7 @@ watch(() => props.lots, load)
 
 <template>
   <section id="send" class="stack" aria-labelledby="send-head">
-    <h2 id="send-head">Packs in the fridge</h2>
+    <h2 id="send-head">Packs to send</h2>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <div class="row">
       <VBtn variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">
@@ -63,7 +64,7 @@ watch(() => props.lots, load)
         <label>
           <input type="checkbox" :checked="draft.codes.includes(pack.code)" @change="toggle(pack.code)" />{{ ' ' }}
           <span class="code">{{ pack.code }}</span> {{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}
-          <span class="soft small">{{ date(pack.packedOn) }}</span></label>
+          <span class="soft small">{{ pack.cut }}, {{ pack.lot }}, packed {{ date(pack.packedOn) }}</span></label>
       </li>
     </ul>
     <div class="entry">

@@ -41,6 +41,8 @@ const sureOf = (body: Press): Press => ({
     || step.kind === 'cut'
     || step.kind === 'hang'
     || step.kind === 'move'
+    || step.kind === 'dry'
+    || step.kind === 'rest'
     || step.kind === 'weigh'
     || 'parts' in step
     ? { ...step, sure: true }
@@ -68,7 +70,7 @@ export function usePress() {
     if (ON_ALREADY.has(code)) return { words: 'It lies on the meat already', body: sureOf(sent.body) }
     if (code === 'hang_wet'
       || code === 'hang_salt_only'
-      || code === 'hang_salt_unknown') return { words: 'It hangs there already', body: sureOf(sent.body) }
+      || code === 'hang_salt_unknown') return { words: 'It is there already', body: sureOf(sent.body) }
     if (code === 'fry_without_soak') return { words: 'Tasted without a soak', body: sureOf(sent.body) }
     if (code === 'drained_much'
       || code === 'cut_heavier'

@@ -13,7 +13,8 @@ const calm: ShopAsSeen = {
   freeBytes: 80e9,
   nowMs: AT,
 }
-const said = (shop: Partial<ShopAsSeen>) => notRight({ ...calm, ...shop }, DEFAULT_NOTATION, 'UTC')
+const kinds = (shop: Partial<ShopAsSeen>) => notRight({ ...calm, ...shop }, DEFAULT_NOTATION, 'UTC')
+const said = (shop: Partial<ShopAsSeen>) => kinds(shop).flatMap(kind => kind.concerns)
 const curing = { code: 'L-0001', openHolds: [], cureEndedAtMs: AT, pieces: [{ placeId: 1, stage: 'cure' }] } as unknown as LotSummary
 const fridge = (...temperatures: number[]): PlaceView => ({
   id: 1,
@@ -47,7 +48,22 @@ describe('what is not right', () => {
     expect(said({ places: [fridge(3.2, 9.1)] })).toEqual([])
     expect(said({ places: [fridge(-4)], lots: [curing] })).toMatchObject([{ tone: 'cold', mark: 'too cold' }])
   })
-  it('the clock comes before held meat, a count after it, an instrument last', () => {
+  it('things of one kind stand together, those that hold meat first', () => {
+    const lot = (code: string, more: Partial<LotSummary>) => ({ ...curing, code, contradictions: 0, ...more }) as LotSummary
+    const found = kinds({
+      lots: [
+        lot('L-0001', { contradictions: 2 }),
+        lot('L-0002', { openHolds: ['by_hand'] }),
+        lot('L-0003', { contradictions: 1, openHolds: ['mould'] }),
+      ],
+      store: { ...calm.store, heldMeat: [{ code: 'M-0009', reason: 'arrival_warm' }] },
+    })
+    expect(found.map(({ mark, concerns }) => [mark, concerns.map(one => one.code)])).toEqual([
+      ['held', ['L-0002', 'L-0003', 'M-0009']],
+      ['contradicts', ['L-0001', 'L-0003']],
+    ])
+  })
+  it('held meat comes before the clock, a count after it, an instrument last', () => {
     const concerns = said({
       store: {
         clockBehindMs: 3_600_000,
@@ -56,8 +72,8 @@ describe('what is not right', () => {
       },
       instruments: [{ id: 1, name: 'Probe', kind: 'thermometer', purpose: null, state: 'failed' } as never],
     })
-    expect(concerns.map(one => one.mark)).toEqual(['clock', 'held', 'count', 'failed its check'])
-    expect(concerns[0]!.words).toContain('1 h behind')
+    expect(concerns.map(one => one.mark)).toEqual(['held', 'clock', 'count', 'failed its check'])
+    expect(concerns[1]!.words).toContain('1 h behind')
     expect(concerns.at(-1)!.to!.path).toBe('/office#instruments-head')
   })
 })

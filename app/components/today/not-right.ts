@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/group-by'
 import { lyingIn } from '#core/places/daily'
 import { placeVerdict } from '#core/places/place-verdict'
 import { FULL_DISK_BYTES, LOW_DISK_BYTES } from '#core/rules/house'
@@ -73,7 +74,6 @@ function inStore({ clockBehindMs, heldMeat, countsDue }: StoreConcern, as: Notat
     words: `The computer's clock lies ${formatSpan(behindMs)} behind the last record. Set it right before you record.`,
   })
   return [
-    ...(clockBehindMs === null ? [] : [clock(clockBehindMs)]),
     ...heldMeat.map(({ code, reason }): Concern => ({
       tone: 'held',
       mark: 'held',
@@ -81,6 +81,7 @@ function inStore({ clockBehindMs, heldMeat, countsDue }: StoreConcern, as: Notat
       words: holdWords(reason, as),
       to: { path: '/store', words: 'Decide in the Store' },
     })),
+    ...(clockBehindMs === null ? [] : [clock(clockBehindMs)]),
     ...countsDue.map(({ code, name }): Concern => ({
       tone: 'watch',
       mark: 'count',
@@ -133,13 +134,23 @@ const unchecked = (instruments: readonly InstrumentBrief[]): Concern[] =>
       to: { path: '/office#instruments-head', words: 'Check it in the Office' },
     }))
 
-/** All that is not right now, the gravest kinds first. */
-export const notRight = (shop: ShopAsSeen, as: Notation, zone: string): Concern[] => [
-  ...heldLots(shop.lots, as),
-  ...contradicting(shop.lots),
-  ...disk(shop.freeBytes),
-  ...inStore(shop.store, as),
-  ...warmPlaces(shop, as, zone),
-  ...missedTurns(shop.lots, shop.nowMs),
-  ...unchecked(shop.instruments),
-]
+/** Things of one kind, on one line with their count; opened, each for itself. */
+export interface ConcernKind {
+  tone: Concern['tone']
+  mark: string
+  concerns: Concern[]
+}
+
+/** All that is not right now, what holds meat first, then the gravest; things of one kind together. */
+export function notRight(shop: ShopAsSeen, as: Notation, zone: string): ConcernKind[] {
+  const found = [
+    ...heldLots(shop.lots, as),
+    ...inStore(shop.store, as),
+    ...contradicting(shop.lots),
+    ...disk(shop.freeBytes),
+    ...warmPlaces(shop, as, zone),
+    ...missedTurns(shop.lots, shop.nowMs),
+    ...unchecked(shop.instruments),
+  ]
+  return [...groupBy(found, one => one.mark)].map(([mark, concerns]) => ({ mark, tone: concerns[0]!.tone, concerns }))
+}

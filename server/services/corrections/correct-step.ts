@@ -11,7 +11,7 @@ import { lockLots, refuseChange, settleChange } from '../life/change-steps'
 import type { Changed } from './changed'
 
 const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest', 'hang', 'humidity', 'flavour',
+  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest', 'hang', 'humidity', 'flavour', 'take',
 ])
 /**
  * What a press tells. The hours of a rub, a heat, a slicing, a second application told on its own stand with other rows

@@ -11,6 +11,7 @@ import { checkRun, lotsOfRun } from '../smoke/check-run'
 import { correctAgent } from './correct-agent'
 import { correctDrained, correctHour } from './correct-step'
 import { rejudge } from '../lots/rejudge'
+import { partyNamed } from '../store/parties'
 import type { Changed } from './changed'
 
 /** Parts have their shares of what was weighed: another weight gives each another share. */
@@ -133,6 +134,21 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       return await correctHour(ctx, c.id, c.value)
     case 'step_drained':
       return await correctDrained(ctx, c.id, c.value)
+    case 'pack_customer': {
+      const known = await tables.packs.one({ id: c.id })
+      await lockRows(tables, known ? { lots: [known.lotId], packs: [known.id] } : {})
+      const pack = await tables.packs.one({ id: c.id })
+      const sent = pack && pack.dispatchId !== null ? await tables.dispatches.one({ id: pack.dispatchId }) : null
+      if (!pack || !sent) return refuse('no_such_entry')
+      const before = (await tables.parties.one({ id: sent.customerId }))!
+      const customerId = await partyNamed(tables, 'customer', c.value)
+      // The sending stays as it was told; this pack was in another.
+      const { sentOn, sentAtMs, sentById } = sent
+      const dispatchId = await tables.dispatches.insert({ customerId, sentOn, sentAtMs, sentById })
+      await tables.packs.update(pack.id, { dispatchId })
+      const lot = (await tables.lots.one({ id: pack.lotId }))!
+      return changed([pack.code, lot.code], `the customer of ${pack.code}`, before.name, c.value)
+    }
     case 'pack_weight': {
       const known = await tables.packs.one({ id: c.id })
       await lockRows(tables, known ? { lots: [known.lotId], packs: [known.id] } : {})

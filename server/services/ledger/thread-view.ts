@@ -1,3 +1,4 @@
+import { readCode } from '#core/trace/code'
 import { threadFrom, type ThreadLink } from '#core/trace/thread'
 import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
 import type { Tables } from '../../db/database'
@@ -13,7 +14,7 @@ const byId = <R extends { id: number }>(rows: readonly R[]): Map<number, R> => n
  * What came in: the meat and ingredients of lots, with what bulk mixes were made of; where no lot has any, the code's
  * own.
  */
-async function cameIn(tables: Tables, lotIds: readonly number[], code: string) {
+async function cameIn(tables: Tables, lotIds: readonly number[], code: string, delivered: readonly string[]) {
   const [fromMeat, used] = await Promise.all([
     tables.thread.meatOf(lotIds),
     tables.lotIngredients.pick(['lotId', 'ingredientLotId'], { lotId: lotIds }),
@@ -22,7 +23,7 @@ async function cameIn(tables: Tables, lotIds: readonly number[], code: string) {
   const [meat, direct] = await Promise.all([
     tables.meatLots.pick(
       [...columns, 'cut', 'weightG'],
-      fromMeat.length ? { id: [...new Set(fromMeat.map(row => row.meatLotId))] } : { code },
+      fromMeat.length ? { id: [...new Set(fromMeat.map(row => row.meatLotId))] } : { code: [code, ...delivered] },
     ),
     tables.ingredientLots.pick(
       [...columns, 'name', 'amountG'],
@@ -38,6 +39,13 @@ async function cameIn(tables: Tables, lotIds: readonly number[], code: string) {
     ? await tables.ingredientLots.pick([...columns, 'name', 'amountG'], { id: [...new Set(more)] })
     : []
   return { fromMeat, used, meat, ingredients: [...direct, ...parts], mixed }
+}
+
+/** Codes of the cuts that came with a delivery: it has no knot of its own, its thread is theirs. None of another code. */
+async function cutsOf(tables: Tables, code: string): Promise<string[]> {
+  if (readCode(code)?.kind !== 'delivery') return []
+  const delivery = await tables.deliveries.one({ code })
+  return delivery ? (await tables.meatLots.pick(['code'], { deliveryId: delivery.id })).map(meat => meat.code) : []
 }
 
 /** What was asked for itself, where it came from a supplier: an outline tells no more of what came in. */
@@ -66,13 +74,14 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   const through = await lotsThrough(tables, code)
   if (through === null) return refuse('no_such_code', { code })
   const lotIds = [...new Set(through)]
+  const delivered = await cutsOf(tables, code)
   if (lotIds.length > LOTS_DRAWN) {
     const [outline, own] = await Promise.all([threadOutline(tables, lotIds, code), ownNode(tables, code)])
     return { ok: true, value: { code, nodes: own, links: [], outline } }
   }
   const [lots, { fromMeat, used, meat, ingredients, mixed }, inRuns, held] = await Promise.all([
     tables.lots.pick(['code', 'cut', 'rubbedOn'], { id: lotIds }),
-    cameIn(tables, lotIds, code),
+    cameIn(tables, lotIds, code, delivered),
     tables.thread.runsOf(lotIds),
     tables.holds.pick(['lotId'], { lotId: lotIds, disposition: null }),
   ])
@@ -148,8 +157,12 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
       pack.customerId === null ? [] : [{ from: pack.node.code, to: partyCode(pack.customerId) }],
     ),
   ]
-  const { back, forth } = threadFrom(code, links)
-  const reached = new Set([code, ...back, ...forth])
+  const reached = new Set(
+    (delivered.length > 0 ? delivered : [code]).flatMap((from) => {
+      const { back, forth } = threadFrom(from, links)
+      return [from, ...back, ...forth]
+    }),
+  )
   const unique = new Map(links.map(link => [`${link.from}>${link.to}`, link]))
   return {
     ok: true,

@@ -24,6 +24,10 @@ const sameFigures = (a: unknown, b: unknown): boolean => {
   return told(a) === told(b)
 }
 
+/** Turned and massaged in one visit are two deeds; turned twice is one that two people told. */
+const isSameWay = (kind: Step['kind'], a: unknown, b: unknown): boolean =>
+  kind !== 'turn' || (a as FiguresOfStep['turn']).how === (b as FiguresOfStep['turn']).how
+
 /** What went on with a step, by lots of the store. */
 interface PutParts {
   parts: readonly { lot: { id: number } }[]
@@ -47,6 +51,7 @@ export async function toldAlready(
     step =>
       step.kind === wanted.kind
       && (!OBSERVED.has(step.kind) || sameFigures(step.figures, wanted.figures))
+      && isSameWay(step.kind, step.figures, wanted.figures)
       && Math.abs(step.fromMs - wanted.atMs) < SAME_TURN_MS
       && step.pieces.some(id => pieces.has(id)),
   )

@@ -92,18 +92,41 @@ async function hangDoubt(
   return isDry ? null : refuse('hang_wet', { ...where, activity, lost, needs: needs ?? MOST_WATER[facts.lot.cut] })
 }
 
+/** Laid, moved or set to dry: whatever it is called, it then is where it is told to be. */
+const STAYS: ReadonlySet<StepInput['kind']> = new Set<StepInput['kind']>(['move', 'dry', 'rest'])
+
+/**
+ * Why meat without nitrite, out of its cure, should not lie or dry where it is warm: the same as for hanging, by whatever
+ * word. Drying warm in a smoker is a heat's own, and a place that only heats is judged by its heat.
+ */
+async function refuseWarmStay(
+  ctx: WriteContext,
+  lot: { id: number; code: string; saltOnly: boolean },
+  step: StepInput,
+  { pieces }: Hanging,
+): Promise<Refusal | null> {
+  const placeId = 'placeId' in step ? step.placeId : null
+  const isOut = pieces.some(piece => piece.stage !== 'cure' && piece.stage !== 'hang')
+  if (!lot.saltOnly || !STAYS.has(step.kind) || placeId === null || !isOut) return null
+  const place = (await ctx.tables.places.one({ id: placeId }))!
+  const placeC = await warmthOf(ctx, place)
+  return placeC <= HANG_WARM_C ? null : refuse('hang_salt_only', { code: lot.code, place: place.name, placeC })
+}
+
 /**
  * What stands against hanging pieces in a place, or moving what hangs into it: it is none to hang in, a hook is taken, or a
  * doubt; a doubt that was answered, "it hangs there already", is no refusal.
  */
 export async function refuseHang(
   ctx: WriteContext,
-  lot: { id: number; code: string },
+  lot: { id: number; code: string; saltOnly: boolean },
   step: StepInput,
   hanging: Hanging,
 ): Promise<{ refused: Refusal | null; doubt: Refusal | null }> {
   const free = { refused: null, doubt: null }
   const { pieces } = hanging
+  const warm = await refuseWarmStay(ctx, lot, step, hanging)
+  if (warm) return { refused: 'sure' in step && step.sure ? null : warm, doubt: warm }
   const isMoved = step.kind === 'move' && pieces.some(piece => piece.stage === 'hang')
   // What still cures contradicts itself, and says so.
   if ((step.kind !== 'hang' && !isMoved) || pieces.some(piece => piece.stage === 'cure')) return free

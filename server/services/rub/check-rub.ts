@@ -1,5 +1,6 @@
 import { localDay } from '#core/calendar/local-day'
 import type { CuringAgent } from '#core/cure/agent'
+import { usesOf } from '#core/places/place-kind'
 import { legalMethod } from '#core/cure/cure-method'
 import { limitsFor, type LotLimits } from '#core/rules/limits'
 import type { RuleSet } from '#core/rules/rule-set'
@@ -40,6 +41,7 @@ async function toolsOf(tables: Tables, input: RubInput) {
   if (!mixScale) return refuse('no_such_scale', {}, ['mixScaleId'])
   const fridge = await tables.places.one({ id: input.fridgeId }, { lock: true })
   if (!fridge) return refuse('no_such_fridge', {}, ['fridgeId'])
+  if (!usesOf(fridge).includes('cold')) return refuse('not_cold_place', { place: fridge.name }, ['fridgeId'])
   if (input.recipeRevisionId !== null && !(await tables.recipeRevisions.one({ id: input.recipeRevisionId })))
     return refuse('no_such_recipe', {}, ['recipeRevisionId'])
   return { ok: true, value: { meatScale, mixScale, fridge } } as const

@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/group-by'
 import type { z } from 'zod'
 import type { dispatchInput } from '#shared/contracts/slicing'
 import { recordEvent } from '../book/record-event'
@@ -10,13 +11,34 @@ import { shopView } from '../office/office'
 import { partyNamed } from '../store/parties'
 
 /**
+ * A pack goes where its own pieces go: one of a piece that is held or was destroyed stays, its sound neighbour does not. One
+ * from before slicings named their pieces goes by its lot.
+ */
+async function refuseHeldPacks(
+  ctx: WriteContext,
+  lots: readonly { id: number; code: string }[],
+  packs: readonly { lotId: number; stepId: number | null }[],
+): Promise<Answer<null>> {
+  const stepIds = [...new Set(packs.flatMap(pack => pack.stepId ?? []))]
+  const steps = await ctx.tables.steps.pick(['pieces'], { id: stepIds }, { withVoided: true })
+  const piecesOf = new Map(steps.map(step => [step.id, step.pieces]))
+  for (const [stepId, some] of groupBy(packs, pack => pack.stepId)) {
+    const theirs = new Set(some.map(pack => pack.lotId))
+    const pieces = stepId === null ? null : (piecesOf.get(stepId) ?? null)
+    const held = await refuseHeld(ctx, lots.filter(lot => theirs.has(lot.id)), pieces)
+    if (!held.ok) return held
+  }
+  return { ok: true, value: null }
+}
+
+/**
  * Packs go out to a customer. Not from a held lot, not before the shop has confirmed its rules, and not before it is
  * shown what is left where the law counts the residue.
  */
 export async function sendPacks(
   ctx: WriteContext,
   input: z.output<typeof dispatchInput>,
-): Promise<Answer<{ packs: number }>> {
+): Promise<Answer<{ packs: number; noContact: boolean }>> {
   if ((await shopView(ctx.tables)).confirmed === null) return refuse('rules_not_confirmed')
   const codes = [...new Set(input.packCodes)]
   const known = await ctx.tables.packs.pick(['lotId'], { code: codes })
@@ -30,7 +52,7 @@ export async function sendPacks(
   const wrongDay = refuseDay(ctx, input.sentOn, { code: newest.code, day: newest.packedOn }, ['sentOn'])
   if (wrongDay) return wrongDay
   const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
-  const held = await refuseHeld(ctx, lots)
+  const held = await refuseHeldPacks(ctx, lots, packs)
   if (!held.ok) return { ...held, path: ['packCodes'] }
   const tested = await refuseResidual(ctx, lots)
   if (!tested.ok) return { ...tested, path: ['packCodes'] }
@@ -48,5 +70,7 @@ export async function sendPacks(
     typed: input,
     computed: { dispatchId },
   })
-  return { ok: true, value: { packs: packs.length } }
+  // Should they have to come back, somebody must be told.
+  const party = (await ctx.tables.parties.one({ id: customerId }))!
+  return { ok: true, value: { packs: packs.length, noContact: !party.contact } }
 }

@@ -48,6 +48,9 @@ function causesOf({ comeUps, coolings, lukewarm, cold, coldThenHotMs }: HeatsJud
   ]
 }
 
+/** What a cause is about begins with its heat's code: S-1000 is not S-10000. */
+const isOfRun = ({ facts }: HoldCause, code: string): boolean => facts?.split(' ')[0] === code
+
 /**
  * Come-up, target and cooling of every lot in a run, or of one of them, over all its heats and by its own nitrite; places
  * the holds they ask for. The lots must be locked. `again`: readings of this run were set right.
@@ -75,7 +78,7 @@ export async function checkRun(
     for (const { pieceIds, judged } of await judgeLotHeats(ctx.tables, lot, ctx.nowMs)) {
       for (const cause of causesOf(judged)) {
         // Readings that were set right are other facts; those of another heat are as they were.
-        await holdLot(ctx, lot, { ...cause, pieceIds, again: again && (cause.facts ?? '').startsWith(run.code) })
+        await holdLot(ctx, lot, { ...cause, pieceIds, again: again && isOfRun(cause, run.code) })
       }
     }
   }

@@ -47,6 +47,7 @@ export async function voidRecord(ctx: WriteContext, eventId: number, reason: str
   if (!event) return refuse('no_such_record')
   const step = takeBack[event.kind]
   if (!step) return refuse('cannot_void')
+  if (event.kind === 'sent' && Math.abs(ctx.nowMs - event.atMs) > UNDO_MS) return refuse('sent_stands')
   // From here on nobody builds on it, or voids it too.
   await lockRows(ctx.tables, await rowsOfRecord(ctx.tables, event))
   if (await ctx.tables.events.one({ voidsId: eventId })) return refuse('already_voided')

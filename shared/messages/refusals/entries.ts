@@ -96,8 +96,8 @@ export const ENTRIES = {
     + 'Say what it does there: tell that it rests or dries, or start its heat in the Smokehouse.',
   hang_salt_only: (p: { code: string; place: string; placeC: number }, as: Notation) =>
     `${p.code} has no nitrite, and ${p.place} is at ${formatTemperature(p.placeC, as)}: without it, `
-    + `warm and slow is where poison grows. Hang it at ${formatTemperature(HANG_WARM_C, as)} or colder; `
-    + 'if it hangs there already, say so and the owner decides.',
+    + `warm and slow is where poison grows. Keep it at ${formatTemperature(HANG_WARM_C, as)} or colder; `
+    + 'if it is there already, say so and the owner decides.',
   hang_salt_unknown: (p: { code: string; place: string; placeC: number }, as: Notation) =>
     `How much salt the meat of ${p.code} holds is not known: a salt box, a pick-up, a long soak, `
     + `or liquid that nobody saw. At ${formatTemperature(p.placeC, as)} (${p.place}) that is not safe. `
