@@ -99,6 +99,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       return await correctAgent(ctx, c)
     case 'fridge_reading': {
       const known = await tables.placeReadings.one({ id: c.id })
+      await lockRows(tables, known ? { places: [known.placeId] } : {})
       const lots = known ? await lotsThatLay(tables, known.placeId, { lock: true }) : []
       const reading = await tables.placeReadings.one({ id: c.id }, { lock: true })
       if (!reading || reading.typed === null) return refuse('no_such_reading')
