@@ -23,7 +23,11 @@ export default defineNuxtConfig({
   app: {
     head: {
       htmlAttrs: { lang: 'en' }, title: 'Veldmoor',
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F7F2E8' }, { name: 'style-nonce', content: 'none' }],
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F7F2E8' },
+        // Filled in with each answer (server/plugins/headers.ts).
+        { name: 'style-nonce', content: 'none' },
+      ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },

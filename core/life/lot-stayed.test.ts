@@ -26,6 +26,8 @@ const lot = (more: Partial<LotStayedQuestion> = {}) =>
     cut: 'belly',
     rubbedAtMs: 0,
     waterG: 0,
+    thicknessMm: 40,
+    oneFace: false,
     pieces: [1, 2].map(number => ({ pieceId: 10 + number, greenG: 2000, greenOffG: 0.5, lowPpm: 150 })),
     puts: BASE,
     mixReadabilityG: 0,

@@ -6,7 +6,7 @@ import { sumOf } from '../lists/sum-of'
 import { PPM_PER_UNIT, type Fraction, type Grams, type Milliseconds, type Ppm } from '../units/quantities'
 import { boundedLosses, type MeatWeighed, type PieceLoad } from './bounded-losses'
 import { lossesOf } from './losses'
-import { afterSoaks } from './soaked'
+import { afterSoaks, type SoakedLot } from './soaked'
 import { leastStayed, type NotShownWhy, type PieceCured, type Stayed } from './stayed'
 import { byHappening, type Step } from './step'
 
@@ -25,7 +25,7 @@ export interface LotPut {
   /** Of the scale its shares were weighed on; left out: the lot's mixing scale. */
   readabilityG?: Grams
 }
-export interface LotStayedQuestion {
+export interface LotStayedQuestion extends SoakedLot {
   method: CureMethod
   cut: Cut
   rubbedAtMs: Milliseconds
@@ -41,7 +41,7 @@ export interface LotStayedQuestion {
 }
 /**
  * `excess`: a salt box gives what nobody weighed. `not_weighed`: a brine left before it was even, not weighed yet.
- * `soaked`: it lay in water over an hour, or nobody said how long.
+ * `soaked`: it lay in water over two days, or nobody said how long.
  */
 export type LotNotShownWhy = NotShownWhy | 'excess' | 'not_weighed' | 'soaked'
 export type LotStayed = Stayed<LotNotShownWhy>
@@ -53,7 +53,7 @@ export type LotStayed = Stayed<LotNotShownWhy>
  */
 export function lotStayed(q: LotStayedQuestion): LotStayed {
   if (q.upperBound) return hiddenBy(q, q.method === 'excess' ? 'excess' : 'not_weighed')
-  if (isWet(q.method)) return afterSoaks(inBrine(q), q.steps)
+  if (isWet(q.method)) return afterSoaks(inBrine(q), q.steps, q)
   const shares = q.puts.map(put => sharesOf(q, put))
   const pieces = q.pieces.map((piece, i): PieceCured => {
     const nitriteG = q.puts.map((put, k) => shares[k]![i]! * put.nitriteShare)
@@ -81,7 +81,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
     ),
   }))
   const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q), loads)
-  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false }), q.steps)
+  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false }), q.steps, q)
 }
 
 const isOn = ({ pieces }: LotPut, pieceId: number): boolean => pieces === null || pieces.includes(pieceId)

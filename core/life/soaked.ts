@@ -1,48 +1,77 @@
-import { SHORT_SOAK } from '../rules/house'
-import type { Fraction, Milliseconds, Ppm } from '../units/quantities'
+import { SOAK_STAYS, THINNEST_SHARE } from '../rules/house'
+import type { Celsius, Fraction, Millimetres, Milliseconds } from '../units/quantities'
 import { MEANING } from './meaning'
-import type { PieceStayed, Stayed } from './stayed'
+import { soakLoss } from './soak-loss'
+import type { Stayed } from './stayed'
 import type { Step } from './step'
 
-/** How long a piece lay in water by a lot's standing steps; Infinity while it lies there and nobody said for how long. */
-export function soakedMs(steps: readonly Step[], pieceId: number): Milliseconds {
+/** Of a lot, what says how much water takes: its thickness as it was measured, and whether one face took the mix. */
+export interface SoakedLot {
+  thicknessMm: Millimetres
+  oneFace: boolean
+}
+/** A stay in water; `untilMs` Infinity while it goes on and nobody said for how long. */
+export interface WaterStay {
+  fromMs: Milliseconds
+  untilMs: Milliseconds
+  /** At its warmest; null: nobody said. */
+  waterC: Celsius | null
+}
+
+/** A piece's stays in water by a lot's standing steps, in order; what was out of it for ten minutes or less is one. */
+export function waterStays(steps: readonly Step[], pieceId: number): WaterStay[] {
   const mine = steps.filter(step => step.pieces.includes(pieceId))
-  return mine.reduce((sum, step) => {
-    if (step.kind !== 'soak') return sum
+  const told = mine.flatMap((step): WaterStay[] => {
+    if (step.kind !== 'soak') return []
     const next = mine.filter(other => MEANING[other.kind].becomes && other.fromMs > step.fromMs)
     const untilMs = Math.min(step.toMs ?? Infinity, ...next.map(other => other.fromMs))
-    return sum + (untilMs - step.fromMs)
-  }, 0)
+    return [{ fromMs: step.fromMs, untilMs, waterC: step.figures.waterC }]
+  })
+  return told.toSorted((a, b) => a.fromMs - b.fromMs).reduce((stays: WaterStay[], stay) => {
+    const last = stays.at(-1)
+    if (!last || stay.fromMs - last.untilMs > SOAK_STAYS.apartMs) return [...stays, stay]
+    const waterC = last.waterC === null || stay.waterC === null ? null : Math.max(last.waterC, stay.waterC)
+    return [...stays.slice(0, -1), { fromMs: last.fromMs, untilMs: Math.max(last.untilMs, stay.untilMs), waterC }]
+  }, [])
+}
+
+/** The most that water took of what was in a piece; null where nobody can say: over 48 h in all, or still in it. */
+function lostToWater(steps: readonly Step[], pieceId: number, { thicknessMm, oneFace }: SoakedLot): Fraction | null {
+  const stays = waterStays(steps, pieceId)
+  if (stays.length === 0) return 0
+  const allMs = stays.reduce((sum, { fromMs, untilMs }) => sum + (untilMs - fromMs), 0)
+  if (allMs > SOAK_STAYS.mostMs) return null
+  const rubbedMs = Math.max(...steps.flatMap(step => (step.kind === 'rub' ? [step.fromMs] : [])))
+  const kept = stays.reduce((share, { fromMs, untilMs, waterC }) => {
+    const thinnest = { thicknessMm: thicknessMm * THINNEST_SHARE, oneFace }
+    return share * (1 - soakLoss({ ms: untilMs - fromMs, waterC, curedMs: Math.max(0, fromMs - rubbedMs), ...thinnest }))
+  }, 1)
+  return 1 - kept
 }
 
 /**
- * The least that stayed after soaking, ppm as NaNO2: up to an hour in water in all takes at most 5 % along (diffusion
- * model, 40 mm slab), after longer nothing is shown. Pieces that no water saw keep their figure.
+ * The least that stayed after soaking, ppm as NaNO2: each stay in water takes at most what `soakLoss` says, and what
+ * stays multiplies. Not shown after more than 48 h in water, or where nobody said how long. Pieces that no water saw keep
+ * their figure.
  */
-export function afterSoaks<Why extends string>(stayed: Stayed<Why>, steps: readonly Step[]): Stayed<Why | 'soaked'> {
+export function afterSoaks<Why extends string>(
+  stayed: Stayed<Why>,
+  steps: readonly Step[],
+  lot: SoakedLot,
+): Stayed<Why | 'soaked'> {
   if (!steps.some(step => step.kind === 'soak')) return stayed
-  const soaked = new Map(stayed.pieces.map(({ pieceId }) => [pieceId, soakedMs(steps, pieceId)]))
-  const pieces = stayed.pieces.map(({ pieceId, leastPpm }) => ({ pieceId, leastPpm: kept(leastPpm, soaked.get(pieceId)!) }))
-  const isLong = [...soaked.values()].some(ms => ms > SHORT_SOAK.mostMs)
-  const why = stayed.why ?? (isLong ? 'soaked' : null)
+  const lost = new Map(stayed.pieces.map(({ pieceId }) => [pieceId, lostToWater(steps, pieceId, lot)]))
+  const pieces = stayed.pieces.map(({ pieceId, leastPpm }) => {
+    const share = lost.get(pieceId)!
+    return { pieceId, leastPpm: leastPpm === null || share === null ? null : leastPpm * (1 - share) }
+  })
+  const why = stayed.why ?? ([...lost.values()].includes(null) ? 'soaked' : null)
+  const most = Math.max(...[...lost.values()].map(share => share ?? 1))
   return {
     leastPpm: why ? null : Math.min(...pieces.map(piece => piece.leastPpm!)),
-    lostShare: why ? null : worstShare(stayed, pieces),
+    // Of the piece that lost most to each.
+    lostShare: why ? null : 1 - (1 - (stayed.lostShare ?? 0)) * (1 - most),
     why,
     pieces,
   }
-}
-
-function kept(leastPpm: Ppm | null, ms: Milliseconds): Ppm | null {
-  if (leastPpm === null || ms > SHORT_SOAK.mostMs) return null
-  return ms > 0 ? leastPpm * (1 - SHORT_SOAK.lostShare) : leastPpm
-}
-
-/** What liquid and water took of the piece that lost most. */
-function worstShare(
-  { lostShare, pieces: before }: Pick<Stayed, 'lostShare' | 'pieces'>,
-  pieces: readonly PieceStayed[],
-): Fraction {
-  const soaked = pieces.some((piece, i) => piece.leastPpm !== before[i]!.leastPpm)
-  return soaked ? 1 - (1 - (lostShare ?? 0)) * (1 - SHORT_SOAK.lostShare) : (lostShare ?? 0)
 }

@@ -78,8 +78,23 @@ export const LIQUID_LOSS = { settled: 1.25, early: 3 } as const
 export const DRAIN_SETTLED_MS: Milliseconds = MS_PER_DAY
 /** Of what the meat weighs, more than this drained is asked about. */
 export const DRAINED_ASKED_SHARE: Fraction = 0.15
-/** Up to so long in water in all, a soak takes at most this share of the nitrite along: diffusion model, 40 mm slab. */
-export const SHORT_SOAK = { mostMs: MS_PER_HOUR, lostShare: 0.05 } as const
+/**
+ * The most that water takes along: diffusion in m2/s at 4 °C, out at its fastest and in at its slowest, activation energy
+ * in J/mol; the first-order share of both faces (4 / sqrt(pi)); what is added for safety; what is not told.
+ */
+export const SOAK_BOUND = {
+  outD: 3.5e-10,
+  inD: 1.5e-10,
+  activationJ: 25_000,
+  twoFaces: 2.26,
+  safety: 1.1,
+  usualC: 15,
+  terms: 200,
+} as const
+/** Longer in water in all, nothing is shown; out of it for longer, another stay begins. */
+export const SOAK_STAYS = { mostMs: 48 * MS_PER_HOUR, apartMs: 10 * MS_PER_MINUTE } as const
+/** Nobody measured where it is thinnest: this share of the thickness that was. */
+export const THINNEST_SHARE: Fraction = 0.6
 /** Drained so soon after the rub, it took along what nobody can say. */
 export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
 

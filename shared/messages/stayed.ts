@@ -15,7 +15,7 @@ const WHY_WORDS: Record<LotNotShownWhy, string> = {
   took_salt: 'salt left with the liquid',
   on_fat: 'most of the mix lay on fat or rind',
   excess: 'a salt box gives what nobody weighed',
-  soaked: 'it lay in water over an hour',
+  soaked: 'it lay in water over two days, or nobody said for how long',
   not_weighed: 'it is not weighed after its brine yet',
 }
 

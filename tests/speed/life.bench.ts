@@ -25,6 +25,8 @@ describe('a lot\'s life', () => {
       cut: 'belly',
       rubbedAtMs: RUBBED_AT_MS,
       waterG: 0,
+      thicknessMm: 40,
+      oneFace: false,
       pieces: [1, 2, 3].map(number => ({ pieceId: number, number, greenG: 2000, greenOffG: 0.5, lowPpm: 150 })),
       puts: [{ atMs: RUBBED_AT_MS, massG: 160, saltG: 150, isAgent: true, pieceNumbers: null }],
       mixReadabilityG: 0.1,

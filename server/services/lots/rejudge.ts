@@ -91,6 +91,9 @@ async function stayedOf(ctx: WriteContext, facts: LotFacts, known?: readonly Ste
     cut: lot.cut,
     rubbedAtMs: lot.rubbedAtMs,
     waterG: lot.waterG ?? 0,
+    thicknessMm: lot.thicknessMm,
+    // What lay on one face alone came in from there.
+    oneFace: lot.sides !== null && (lot.sides.flesh === 0 || lot.sides.fat === 0),
     upperBound: meaningOf(lot.method, lot.afterG !== null) === 'upper_bound',
     mixReadabilityG: lot.mixReadabilityG,
     steps: stepsOfParts(foldStanding(steps).sound, atoms.of),
