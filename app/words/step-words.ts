@@ -29,7 +29,14 @@ export const SALT_WORDS: Record<SaltTaste, string> = {
   5: 'far too salty',
 }
 const FRY_WORDS: Record<FryVerdict, string> = { done: 'done', again: 'to be soaked again' }
-export const ROUGH_WORDS = { few_spoons: 'a few spoonfuls', cup: 'about a cup', more: 'more than a cup' } as const
+export const ROUGH_WORDS = {
+  one_spoon: 'a spoonful',
+  some_spoons: 'two or three spoonfuls',
+  many_spoons: 'four to six spoonfuls',
+  few_spoons: 'a few spoonfuls',
+  cup: 'about a cup',
+  more: 'more than a cup',
+} as const
 
 /** How much left, as it was told. */
 export function liquidWords(liquid: Extract<StepInput, { kind: 'drain' }>['liquid'], as: Notation): string {

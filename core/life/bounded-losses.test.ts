@@ -11,6 +11,7 @@ const unseen = (at: number, more: Partial<Lost> = {}): Lost => ({
   highG: null,
   saltLies: false,
   tookSalt: false,
+  lay: false,
   ...more,
 })
 const LOADS: PieceLoad[] = [{ pieceId: 1, greenHighG: 8600, puts: [{ atMs: 0, highG: 240 }] }]
@@ -59,6 +60,7 @@ describe('losses bounded by a weighing', () => {
               pieces: [{ pieceId: 1, greenG: 8600, puts: [{ atMs: 0, saltLowG: 206, nitriteLowG: 1.27 }] }],
               losses,
               mostlyOnFat: false,
+              thicknessMm: 40,
             }).leastPpm!
           expect(stayed(boundedLosses(told, weighed(8840 - runOffG), LOADS))).toBeLessThanOrEqual(stayed(truly) + 1e-9)
         },

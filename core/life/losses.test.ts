@@ -20,8 +20,14 @@ describe('liquid that left', () => {
   it('of a bag is lost to all that lies in it, at its most', () => {
     const steps = [rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' }), drain(30, [1])]
     expect(lossesOf(steps)).toEqual([
-      { atMs: 30 * MS_PER_HOUR, pieces: [1, 2], highG: 375, saltLies: false, tookSalt: false },
+      { atMs: 30 * MS_PER_HOUR, pieces: [1, 2], highG: 375, saltLies: false, tookSalt: false, lay: true },
     ])
+  })
+  it('lay with the meat in a bag, and in a tub that is poured off; what drips from a rack never did', () => {
+    const lay = (spot: string | null, how: 'poured_off' | 'leaked') =>
+      lossesOf([rub(spot === null ? {} : { 1: spot }), drain(30, [1], { how })])[0]!.lay
+    expect([lay('bag 1', 'leaked'), lay('tub A', 'poured_off'), lay('tub A', 'leaked'), lay(null, 'poured_off')])
+      .toEqual([true, true, false, false])
   })
   it('of several bags counts whole against each', () => {
     const losses = lossesOf([rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' }), drain(30, [1, 2, 3])])

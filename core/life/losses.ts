@@ -26,12 +26,20 @@ function spotsAt(steps: readonly Step[], at: Step): Map<number, string | null> {
 }
 
 /** Of a bag or tub all that lies in it; of what lies loose the pieces that were named. */
-function liquidsOf(drain: StepOf<'drain'>, spots: ReadonlyMap<number, string | null>): number[][] {
+function liquidsOf(
+  drain: StepOf<'drain'>,
+  spots: ReadonlyMap<number, string | null>,
+): { spot: string | null; pieces: number[] }[] {
   const named = groupBy(drain.pieces, id => spots.get(id) ?? null)
-  return [...named].map(([spot, ids]) =>
-    spot === null ? ids : [...spots].filter(([, other]) => other === spot).map(([id]) => id),
-  )
+  return [...named].map(([spot, ids]) => ({
+    spot,
+    pieces: spot === null ? ids : [...spots].filter(([, other]) => other === spot).map(([id]) => id),
+  }))
 }
+
+/** A bag holds its liquid until it leaks; a tub that is poured off had it. What drips from a rack never lay with the meat. */
+const layWith = (spot: string | null, how: StepOf<'drain'>['figures']['how']): boolean =>
+  spot !== null && (/ bag\b/.test(spot) || (/ tub\b/.test(spot) && how === 'poured_off'))
 
 /**
  * Liquid that left a lot's pieces for good by its standing steps, spot by spot. What was poured back did not leave. A
@@ -41,13 +49,14 @@ export function lossesOf(steps: readonly Step[]): Lost[] {
   const inOrder = steps.toSorted(byHappening)
   return inOrder.flatMap((step) => {
     if (step.kind !== 'drain' || step.figures.back) return []
-    const { drained, saltLies, tookSalt = false } = step.figures
-    return liquidsOf(step, spotsAt(inOrder, step)).map(pieces => ({
+    const { how, drained, saltLies, tookSalt = false } = step.figures
+    return liquidsOf(step, spotsAt(inOrder, step)).map(({ spot, pieces }) => ({
       atMs: step.fromMs,
       pieces,
       highG: drained?.highG ?? null,
       saltLies,
       tookSalt,
+      lay: layWith(spot, how),
     }))
   })
 }

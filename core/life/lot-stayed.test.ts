@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { MS_PER_HOUR } from '../units/quantities'
+import { lyingLoss } from './lying-loss'
 import { leastOf, lotStayed, type LotStayedQuestion } from './lot-stayed'
 import type { FiguresOfStep, Step } from './step'
 
@@ -35,12 +36,24 @@ const lot = (more: Partial<LotStayedQuestion> = {}) =>
     steps: [rub],
     ...more,
   })
+/** What liquid takes at most that lay in a bag of 2 kg, 40 hours after the rub. */
+const asLay = (liquidG: number) =>
+  lyingLoss({ liquidG, greenG: 2000, thicknessMm: 40, sinceMs: 40 * MS_PER_HOUR, coldestC: null })
 const leasts = (found: ReturnType<typeof lotStayed>) => found.pieces.map(piece => piece.leastPpm)
 
 describe('the least that stayed in a lot', () => {
   it('with nothing told is what went in, by piece', () => {
     expect(leasts(lot())).toEqual([150, 150])
     expect(lot().lostShare).toBeCloseTo(0, 12)
+  })
+  it('of a bag poured off is bounded by what lay with the meat; of a rack by the salt alone', () => {
+    const loose = step('rub', 0, [11, 12], { spots: {}, face: 'flesh' })
+    // A cup: saturated brine alone could have taken all of it.
+    const [bag] = leasts(lot({ steps: [rub, drain(40, [11], 300)] }))
+    const [rack] = leasts(lot({ steps: [loose, drain(40, [11], 300)] }))
+    expect(rack).toBe(0)
+    expect(bag).toBeCloseTo(150 * (1 - asLay(300)), 9)
+    expect(bag).toBeGreaterThan(30)
   })
   it('a bag loses of its own salt', () => {
     const [one, two] = leasts(lot({ steps: [rub, drain(40, [12], 20)] }))
@@ -52,10 +65,10 @@ describe('the least that stayed in a lot', () => {
       { atMs: 0, massG: 100, saltShare: 0.5, nitriteShare: 0, pieces: [11] },
       { atMs: 0, massG: 10, saltShare: 0, nitriteShare: 0.0625, pieces: null },
     ]
-    // Piece 2 has no salt to lose by: all of it may have gone.
+    // Piece 2 has no salt to lose by: what lay in its bag bounds it alone.
     expect(leasts(lot({ puts, steps: [rub, drain(40, [11, 12], 20)] }))).toEqual([
       expect.closeTo(150 * (1 - (1.25 * 0.26395 * 20) / 50), 9),
-      0,
+      expect.closeTo(150 * (1 - asLay(20)), 9),
     ])
   })
   it('what goes on one piece later stands behind the losses of that one alone', () => {
@@ -85,7 +98,7 @@ describe('the least that stayed in a lot', () => {
     ]
     const steps = [rub, drain(40, [11, 12], 900)]
     const found = lot({ method: 'two_applications', puts: [...half(0), ...half(41 * MS_PER_HOUR)], steps })
-    expect(leasts(found)).toEqual([75, 75])
+    for (const least of leasts(found)) expect(least).toBeCloseTo(75 * (1 - asLay(900)) + 75, 9)
   })
   it('unseen it is not shown, until the meat is weighed', () => {
     const steps = [rub, drain(40, [11], null)]

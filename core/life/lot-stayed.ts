@@ -81,7 +81,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
     ),
   }))
   const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q), loads)
-  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false }), q.steps, q)
+  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false, thicknessMm: q.thicknessMm }), q.steps, q)
 }
 
 const isOn = ({ pieces }: LotPut, pieceId: number): boolean => pieces === null || pieces.includes(pieceId)

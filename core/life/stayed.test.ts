@@ -11,6 +11,7 @@ const lost = (at: number, g: number | null, more: Partial<Lost> = {}): Lost => (
   highG: g,
   saltLies: false,
   tookSalt: false,
+  lay: false,
   ...more,
 })
 /** 206 g of salt and 148 ppm at its lowest, on 8.6 kg in one tub. */
@@ -20,6 +21,7 @@ const tub = (losses: Lost[], more: Partial<StayedQuestion> = {}) =>
     pieces: [{ pieceId: 1, greenG: 8600, puts: [{ atMs: 0, saltLowG: 206, nitriteLowG: (148 * 8600) / 1e6 }] }],
     losses,
     mostlyOnFat: false,
+    thicknessMm: 40,
     ...more,
   })
 

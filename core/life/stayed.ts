@@ -1,6 +1,7 @@
 import { BRINE_FULL_SHARE } from '../cure/formulate'
 import { DRAINED_EARLY_MS, DRAIN_SETTLED_MS, LIQUID_LOSS } from '../rules/house'
-import { PPM_PER_UNIT, type Fraction, type Grams, type Milliseconds, type Ppm } from '../units/quantities'
+import { PPM_PER_UNIT, type Fraction, type Grams, type Millimetres, type Milliseconds, type Ppm } from '../units/quantities'
+import { lyingLoss } from './lying-loss'
 
 /** Salt and nitrite that went onto a piece, at their lowest. */
 export interface PutOn {
@@ -24,6 +25,8 @@ export interface Lost {
   saltLies: boolean
   /** Salt that had not dissolved went along. */
   tookSalt: boolean
+  /** It lay with the meat until it was poured off or leaked: in a bag, or a tub that holds it. */
+  lay: boolean
 }
 
 export interface StayedQuestion {
@@ -33,6 +36,8 @@ export interface StayedQuestion {
   losses: readonly Lost[]
   /** Most of the mix lay on fat or rind, where it dissolves last. */
   mostlyOnFat: boolean
+  /** As it was measured. */
+  thicknessMm: Millimetres
 }
 
 /** Why no figure can stand. */
@@ -54,12 +59,12 @@ export interface Stayed<Why extends string = NotShownWhy> {
  * The least nitrite that stayed with each piece, whatever liquid left, ppm as NaNO2. Each loss takes at most
  * `f x 0.264 x grams / salt on the pieces that lay in it, at its lowest` of their salt and nitrite, in order of time; f
  * is 1.25 over 24 h after the last application with no salt to be seen, 3 otherwise (film model, house); brine holds at
- * most 26.4 % salt. Not shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with
+ * most 26.4 % salt. What lay with the meat until it was poured off takes no more than `lyingLoss`: the lower counts. Not shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with
  * it, and where the mix lay mostly on fat or rind. Masses in grams. What went in stays what went in: this figure picks
  * the cooling rule, and judges no limit.
  */
 export function leastStayed(question: StayedQuestion): Stayed {
-  const walked = new Map(question.pieces.map(piece => [piece.pieceId, { saltG: 0, nitriteG: 0, lastPutMs: -Infinity }]))
+  const walked = new Map(question.pieces.map(piece => [piece.pieceId, { greenG: piece.greenG, saltG: 0, nitriteG: 0, lastPutMs: -Infinity }]))
   const hidden = new Map<number, NotShownWhy>()
   for (const loss of question.losses) {
     const why = whyNot(question, loss)
@@ -89,24 +94,30 @@ function whyNot({ rubbedAtMs, mostlyOnFat }: StayedQuestion, loss: Lost): NotSho
 }
 
 interface OnPiece {
+  greenG: Grams
   saltG: Grams
   nitriteG: Grams
   lastPutMs: Milliseconds
 }
 
 /** Everything that went on and came off, in order of time; what went on at an instant before what came off at it. */
-function momentsOf({ pieces, losses }: StayedQuestion, walked: ReadonlyMap<number, OnPiece>): (() => void)[] {
+function momentsOf({ pieces, losses, thicknessMm }: StayedQuestion, walked: ReadonlyMap<number, OnPiece>): (() => void)[] {
   const put = (on: OnPiece, one: PutOn) => {
     on.saltG += one.saltLowG
     on.nitriteG += one.nitriteLowG
     on.lastPutMs = one.atMs
   }
-  const lose = ({ atMs, pieces: ids, highG, saltLies }: Lost) => {
+  const lose = ({ atMs, pieces: ids, highG, saltLies, lay }: Lost) => {
     const lying = ids.flatMap(id => walked.get(id) ?? [])
     const saltG = lying.reduce((sum, on) => sum + on.saltG, 0)
     const settled = !saltLies && lying.every(on => atMs - on.lastPutMs > DRAIN_SETTLED_MS)
     const factor = settled ? LIQUID_LOSS.settled : LIQUID_LOSS.early
-    const share = saltG > 0 ? Math.min(1, (factor * BRINE_FULL_SHARE * (highG ?? 0)) / saltG) : 1
+    const bySalt = saltG > 0 ? Math.min(1, (factor * BRINE_FULL_SHARE * (highG ?? 0)) / saltG) : 1
+    const sinceMs = atMs - Math.max(...lying.map(on => on.lastPutMs))
+    const greenG = lying.reduce((sum, on) => sum + on.greenG, 0)
+    const asLay = lay ? lyingLoss({ liquidG: highG ?? Infinity, greenG, thicknessMm, sinceMs, coldestC: null }) : 1
+    // Both hold; the lower counts.
+    const share = Math.min(bySalt, Number.isNaN(asLay) ? 1 : asLay)
     for (const on of lying) {
       on.saltG *= 1 - share
       on.nitriteG *= 1 - share

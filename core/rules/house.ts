@@ -64,8 +64,11 @@ export const USUAL_THICKNESS_MM: Millimetres = 40
 
 /** Brine, g/mL, from water to full; with syrup in the cure it is heavier. */
 export const BRINE_DENSITY = { low: 1, high: 1.25, withSyrup: 1.35 } as const
-/** Amounts told by a tap, mL. */
+/** Amounts told by a tap, mL. A few spoons is how it was told once, and is read for ever. */
 export const ROUGH_ML = {
+  one_spoon: { low: 5, high: 20 },
+  some_spoons: { low: 20, high: 60 },
+  many_spoons: { low: 50, high: 120 },
   few_spoons: { low: 10, high: 60 },
   cup: { low: 60, high: 300 },
   more: { low: 300, high: 1000 },
@@ -90,6 +93,19 @@ export const SOAK_BOUND = {
   safety: 1.1,
   usualC: 15,
   terms: 200,
+} as const
+/**
+ * What liquid left behind that lay with the meat: nitrite's diffusion at its slowest (0.8 of salt's 1.6e-10 m2/s at 4 °C), how
+ * deep it counts at most, what is taken off its depth, water in lean and meat as kg/m3, and how cold meat still cures.
+ */
+export const LYING_LIQUID = {
+  slowestD: 1.28e-10,
+  mostMm: 5,
+  depthShare: 0.2,
+  lessMm: 1,
+  waterKgM3: 735,
+  meatKgM3: 1050,
+  coldestC: -1.5,
 } as const
 /** Longer in water in all, nothing is shown; out of it for longer, another stay begins. */
 export const SOAK_STAYS = { mostMs: 48 * MS_PER_HOUR, apartMs: 10 * MS_PER_MINUTE } as const

@@ -44,7 +44,7 @@ export const MOST_LASTED_MINUTES = 60 * 24 * 60
 const liquid = () =>
   z.discriminatedUnion('told', [
     z.strictObject({ told: z.literal('weighed'), weight: weight(DRAINED_RANGE) }),
-    z.strictObject({ told: z.literal('ml'), ml: z.number().min(1).max(MOST_ML) }),
+    z.strictObject({ told: z.literal('ml'), ml: z.union([z.number().min(1).max(MOST_ML), decimal(1, MOST_ML)]) }),
     z.strictObject({ told: z.literal('rough'), rough: z.enum(Object.keys(ROUGH_ML) as (keyof typeof ROUGH_ML)[]) }),
   ])
 

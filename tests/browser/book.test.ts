@@ -86,8 +86,8 @@ describe('the book, for an inspector at the table', () => {
 it('undo stays at hand for ten minutes, after the line that offered it has gone', async () => {
   await open('/cold-room')
   await press(page(), 'Drained')
-  await press(page(), 'A few spoons')
-  await says(page(), 'drained, a few spoonfuls.')
+  await press(page(), '2 to 3 spoons')
+  await says(page(), 'drained, two or three spoonfuls.')
   await press(page(), 'Close')
   await page().waitForSelector('.last')
   await page().evaluate(() => (document.activeElement as HTMLElement).blur())

@@ -53,8 +53,8 @@ it('in bags, turned every 12 h, one of which leaks', async () => {
   await says(page, `${code}: turned.`)
   await more(code)
   await tap(page, code, 'It leaked')
-  await tap(page, code, 'A few spoons')
-  await says(page, `${code}: leaked, a few spoonfuls.`)
+  await tap(page, code, '2 to 3 spoons')
+  await says(page, `${code}: leaked, two or three spoonfuls.`)
   await pass(7 * DAY)
   await outAndTacky(code)
   await pass(12)
@@ -66,7 +66,7 @@ it('in bags, turned every 12 h, one of which leaks', async () => {
 it('on a rack, poured off each day', async () => {
   const { page } = visit
   const code = await rub('rack')
-  for (const amount of ['A cup', 'A few spoons']) {
+  for (const amount of ['A cup', '2 to 3 spoons']) {
     await pass(DAY)
     await tap(page, code, 'Turned')
     await says(page, `${code}: turned.`)
@@ -130,7 +130,7 @@ it('salt only, salted again on the face that comes up for three days, out when i
     await tap(page, code, 'Turned, and it is on')
     await says(page, `${code}: turned, and more on the face that lies up`)
     await tap(page, code, 'Drained')
-    await tap(page, code, 'A few spoons')
+    await tap(page, code, '2 to 3 spoons')
     await says(page, `${code}: drained`)
   }
   const puts = await shop.sql<{ g: unknown; face: string }>(

@@ -17,11 +17,14 @@ const props = defineProps<{
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
 type Rough = keyof typeof ROUGH_WORDS
-type Choice = Rough | 'weighed' | 'not_seen' | 'say'
+type Choice = Rough | 'ml' | 'weighed' | 'not_seen' | 'say'
 const CHOICES: { value: Choice; words: string }[] = [
-  { value: 'few_spoons', words: 'A few spoons' },
+  { value: 'one_spoon', words: '1 spoon' },
+  { value: 'some_spoons', words: '2 to 3 spoons' },
+  { value: 'many_spoons', words: '4 to 6 spoons' },
   { value: 'cup', words: 'A cup' },
   { value: 'more', words: 'More' },
+  { value: 'ml', words: 'mL…' },
   { value: 'weighed', words: 'Weighed…' },
   { value: 'not_seen', words: 'Nobody saw how much' },
   { value: 'say', words: 'More to say…' },
@@ -34,7 +37,8 @@ const BACK = [{ value: 'back', words: 'Kept, poured back' }] as const
 const more = ref(false)
 const salt = ref<(typeof SALT)[number]['value'] | null>(null)
 const back = ref<(typeof BACK)[number]['value'] | null>(null)
-const weighing = ref(false)
+/** What is typed: a weight, or mL; null: neither. */
+const typing = ref<'ml' | 'weighed' | null>(null)
 const typed = ref('')
 
 type Liquid = Extract<ToldStep, { kind: 'drain' }>['liquid']
@@ -50,9 +54,15 @@ function tell(liquid: Liquid, words: string): void {
   emit('tell', [step], `${props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
 }
 
+/** A weight with its unit, or mL. */
+function tellTyped(): void {
+  if (typing.value === 'ml') tell({ told: 'ml', ml: typed.value }, `${typed.value} mL`)
+  else tell({ told: 'weighed', weight: typed.value }, typed.value)
+}
+
 function choose(choice: Choice) {
   if (choice === 'say') more.value = !more.value
-  else if (choice === 'weighed') weighing.value = true
+  else if (choice === 'weighed' || choice === 'ml') typing.value = choice
   else if (choice === 'not_seen') tell(null, 'nobody saw how much')
   else tell({ told: 'rough', rough: choice }, ROUGH_WORDS[choice])
 }
@@ -66,8 +76,15 @@ function choose(choice: Choice) {
     @choose="choose"
     @close="emit('close')"
   >
-    <form v-if="weighing" class="weighed" @submit.prevent="tell({ told: 'weighed', weight: typed }, typed)">
-      <VTextField v-model="typed" label="Weight of the liquid" autofocus hide-details autocomplete="off" />
+    <form v-if="typing" class="weighed" @submit.prevent="tellTyped">
+      <VTextField
+        v-model="typed"
+        :label="typing === 'ml' ? 'Liquid, mL' : 'Weight of the liquid'"
+        :inputmode="typing === 'ml' ? 'decimal' : undefined"
+        autofocus
+        hide-details
+        autocomplete="off"
+      />
       <VBtn type="submit" color="primary" :loading="saving" :disabled="typed.trim() === ''">Save</VBtn>
     </form>
     <div v-if="more" class="rest">
@@ -79,7 +96,8 @@ function choose(choice: Choice) {
         On the first day the liquid takes three times as much along. Keep it in the bag or tub, and pour off later.
       </template>
       <template v-else>Roughly is enough.</template>
-      Not even roughly known, the lot cools by the stricter rule.
+      Not even roughly known, the lot cools by the stricter rule: then weigh the meat, before its rinse and with no salt
+      left on it. What it weighs less than it and all that went on bounds what can have gone.
     </p>
   </ChipStep>
 </template>

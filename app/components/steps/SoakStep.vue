@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { SHORT_SOAK } from '#core/rules/house'
-import { MS_PER_MINUTE } from '#core/units/quantities'
 import { LITRES, MOST_LASTED_MINUTES } from '#shared/contracts/steps'
 import NumberField from '~/components/common/NumberField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
@@ -34,7 +32,9 @@ const minutes = computed(() => {
   if (own.value !== null) return Math.round(own.value)
   return lasted.value === '0' || lasted.value === null ? null : Number(lasted.value)
 })
-const isLong = computed(() => (minutes.value ?? 0) * MS_PER_MINUTE > SHORT_SOAK.mostMs)
+/** From here on it may take so much along that the stricter rule holds. */
+const LONG_MINUTES = 90
+const isLong = computed(() => (minutes.value ?? 0) > LONG_MINUTES)
 function tell(): void {
   const step: ToldStep = {
     kind: 'soak',
@@ -56,8 +56,8 @@ function tell(): void {
     <TemperatureField v-model="water" label="Water, if measured" />
     <PickOne v-model="changes" label="Changes of the water" :choices="CHANGES" />
     <p v-if="isLong" class="caution wide">
-      Over an hour in all takes more nitrite than anybody can tell: what stayed is not shown, and it cools by the stricter
-      rule.
+      The longer and warmer, the more nitrite goes along; what stayed may then show no more than the stricter rule for its
+      cooling. Cold water takes less: say how cold it is.
     </p>
     <VBtn type="submit" class="wide" color="primary" :loading="saving">Save</VBtn>
   </form>
