@@ -1,6 +1,6 @@
 import { LYING_LIQUID, THINNEST_SHARE } from '../rules/house'
 import { MS_PER_SECOND, type Celsius, type Fraction, type Grams, type Millimetres, type Milliseconds } from '../units/quantities'
-import { warmer } from './soak-loss'
+import { D10, warmer } from './soak-loss'
 
 const MM_PER_M = 1000
 const GRAMS_PER_KILOGRAM = 1000
@@ -26,7 +26,7 @@ export interface LyingLiquid {
  * simulation in the test.
  */
 export function lyingLoss({ liquidG, greenG, thicknessMm, sinceMs, coldestC }: LyingLiquid): Fraction {
-  const d = LYING_LIQUID.slowestD * warmer(coldestC ?? LYING_LIQUID.coldestC)
+  const d = LYING_LIQUID.slowestD10 * D10 * warmer(coldestC ?? LYING_LIQUID.coldestC)
   const inM = 2 * Math.sqrt((d * Math.max(0, sinceMs / MS_PER_SECOND)) / Math.PI) - LYING_LIQUID.lessMm / MM_PER_M
   const mostM = Math.min(LYING_LIQUID.mostMm, LYING_LIQUID.depthShare * THINNEST_SHARE * thicknessMm) / MM_PER_M
   const faceM2 = greenG / GRAMS_PER_KILOGRAM / (LYING_LIQUID.meatKgM3 * (thicknessMm / MM_PER_M))

@@ -5,6 +5,10 @@ const KELVIN = 273.15
 const COLD_ROOM_C: Celsius = 4
 const GAS_CONSTANT = 8.314462618
 const MM_PER_M = 1000
+/** Diffusion is written in 1e-10 m2/s. */
+export const D10 = 1e-10
+/** Of a series that falls at once after some hours in the cure. */
+const MOST_TERMS = 200
 
 /** How much faster it goes at a temperature than at 4 °C: Arrhenius, activation energy 25 kJ/mol. */
 export const warmer = (tempC: Celsius): number =>
@@ -32,8 +36,8 @@ export interface Soak {
  */
 export function soakLoss({ ms, waterC, thicknessMm, curedMs, oneFace }: Soak): Fraction {
   const thickM = thicknessMm / MM_PER_M
-  const outM = Math.sqrt(SOAK_BOUND.outD * warmer(waterC ?? SOAK_BOUND.usualC) * (ms / MS_PER_SECOND))
-  const even = (SOAK_BOUND.inD * (curedMs / MS_PER_SECOND)) / (oneFace ? thickM : thickM / 2) ** 2
+  const outM = Math.sqrt(SOAK_BOUND.outD10 * D10 * warmer(waterC ?? SOAK_BOUND.usualC) * (ms / MS_PER_SECOND))
+  const even = (SOAK_BOUND.inD10 * D10 * (curedMs / MS_PER_SECOND)) / (oneFace ? thickM : thickM / 2) ** 2
   return Math.min(1, (SOAK_BOUND.safety * SOAK_BOUND.twoFaces * outM * aboveEven(even)) / thickM)
 }
 
@@ -41,7 +45,7 @@ export function soakLoss({ ms, waterC, thicknessMm, curedMs, oneFace }: Soak): F
 function aboveEven(dimensionless: number): number {
   if (dimensionless <= 0) return Infinity
   let sum = 1
-  for (let n = 1; n < SOAK_BOUND.terms; n++) {
+  for (let n = 1; n < MOST_TERMS; n++) {
     const term = 2 * Math.exp(-n * n * Math.PI ** 2 * dimensionless)
     sum += term
     if (term < 1e-12) break

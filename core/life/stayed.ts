@@ -59,12 +59,15 @@ export interface Stayed<Why extends string = NotShownWhy> {
  * The least nitrite that stayed with each piece, whatever liquid left, ppm as NaNO2. Each loss takes at most
  * `f x 0.264 x grams / salt on the pieces that lay in it, at its lowest` of their salt and nitrite, in order of time; f
  * is 1.25 over 24 h after the last application with no salt to be seen, 3 otherwise (film model, house); brine holds at
- * most 26.4 % salt. What lay with the meat until it was poured off takes no more than `lyingLoss`: the lower counts. Not shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with
- * it, and where the mix lay mostly on fat or rind. Masses in grams. What went in stays what went in: this figure picks
+ * most 26.4 % salt. What lay with the meat until it was poured off takes no more than `lyingLoss`: the lower counts. Not
+ * shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with it, and where the mix lay
+ * mostly on fat or rind. Masses in grams. What went in stays what went in: this figure picks
  * the cooling rule, and judges no limit.
  */
 export function leastStayed(question: StayedQuestion): Stayed {
-  const walked = new Map(question.pieces.map(piece => [piece.pieceId, { greenG: piece.greenG, saltG: 0, nitriteG: 0, lastPutMs: -Infinity }]))
+  const walked = new Map<number, OnPiece>(
+    question.pieces.map(({ pieceId, greenG }) => [pieceId, { greenG, saltG: 0, nitriteG: 0, lastPutMs: -Infinity }]),
+  )
   const hidden = new Map<number, NotShownWhy>()
   for (const loss of question.losses) {
     const why = whyNot(question, loss)

@@ -82,24 +82,23 @@ export const DRAIN_SETTLED_MS: Milliseconds = MS_PER_DAY
 /** Of what the meat weighs, more than this drained is asked about. */
 export const DRAINED_ASKED_SHARE: Fraction = 0.15
 /**
- * The most that water takes along: diffusion in m2/s at 4 °C, out at its fastest and in at its slowest, activation energy
+ * The most that water takes along: diffusion in 1e-10 m2/s at 4 °C, out at its fastest and in at its slowest, activation energy
  * in J/mol; the first-order share of both faces (4 / sqrt(pi)); what is added for safety; what is not told.
  */
 export const SOAK_BOUND = {
-  outD: 3.5e-10,
-  inD: 1.5e-10,
+  outD10: 3.5,
+  inD10: 1.5,
   activationJ: 25_000,
   twoFaces: 2.26,
   safety: 1.1,
   usualC: 15,
-  terms: 200,
 } as const
 /**
- * What liquid left behind that lay with the meat: nitrite's diffusion at its slowest (0.8 of salt's 1.6e-10 m2/s at 4 °C), how
- * deep it counts at most, what is taken off its depth, water in lean and meat as kg/m3, and how cold meat still cures.
+ * What liquid left behind that lay with the meat: nitrite's diffusion at its slowest (0.8 of salt's 1.6) in 1e-10 m2/s at
+ * 4 °C, how deep it counts at most, what is taken off its depth, water in lean and meat as kg/m3, and how cold meat still cures.
  */
 export const LYING_LIQUID = {
-  slowestD: 1.28e-10,
+  slowestD10: 1.28,
   mostMm: 5,
   depthShare: 0.2,
   lessMm: 1,
