@@ -11,6 +11,9 @@ const HSTS = 'max-age=31536000; includeSubDomains'
 /** Stands in the page's head, where the interface's one sheet of colours takes it from. */
 const NONCE_PLACE = /(<meta name="style-nonce" content=")[^"]*"/
 
+/** The chart library lays an empty sheet into the page and puts its rules in by script: the hash of no text at all. */
+const EMPTY_SHEET = '\'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU=\''
+
 /**
  * What a page may run: our own files, and the one start script that stands in it, by its hash; what colours it: our own
  * files, and the sheet that is made in the browser, by a number of this answer alone.
@@ -23,7 +26,7 @@ export function policyFor(html: string, nonce: string): string {
     'default-src \'self\'',
     'img-src \'self\' data: blob:',
     'font-src \'self\' data:',
-    `style-src 'self' 'nonce-${nonce}'`,
+    `style-src 'self' 'nonce-${nonce}' ${EMPTY_SHEET}`,
     ['script-src \'self\'', ...new Set(hashes)].join(' '),
     'worker-src \'self\' blob:',
     'connect-src \'self\'',
