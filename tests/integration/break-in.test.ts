@@ -36,7 +36,7 @@ const ROUTES = readdirSync(API, { recursive: true, encoding: 'utf8' }).flatMap((
 const WRITES = ROUTES.filter(route => route.method !== 'GET')
 /** Asked before anyone is known; each has tests of its own. */
 const DOOR = ['/api/session', '/api/setup', '/api/station/signature', '/api/me/confirm']
-const OWN = ['/api/me/notation', '/api/me/password', '/api/me/devices/1/end']
+const OWN = ['/api/me/notation', '/api/me/password', '/api/me/devices/1/end', '/api/me/calendar/end']
 const OWNERS = WRITES.filter(({ path }) => path.startsWith('/api/office') || path === '/api/holds/1/disposition')
 const events = async () => Number((await shop.sql<{ n: unknown }>('SELECT COUNT(*) n FROM events'))[0]!.n)
 

@@ -218,7 +218,9 @@ describe('the Slicing table', () => {
     await owner.post('/api/office/rules', { confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder' })
     const inFridge = async () =>
       (await maker.get('/api/packs/unsent')).body.filter((one: { code: string }) => one.code === pack.code)
-    expect(await inFridge()).toEqual([{ code: pack.code, kind: 'ends', netG: 280, packedOn: today() }])
+    expect(await inFridge()).toEqual([
+      { code: pack.code, lot: lot.code, cut: 'belly', kind: 'ends', netG: 280, packedOn: today() },
+    ])
     expect(
       await maker.post('/api/dispatches', { customer: 'C', sentOn: today(), packCodes: [pack.code, 'P-9999'] }),
     ).toMatchObject({ body: { code: 'no_such_pack' } })

@@ -154,7 +154,7 @@ it('says when the port is taken or no number', async () => {
 it('npm start begins with an empty shop', async () => {
   const shop = start('start.mjs', '--port', String(port))
   await until(() => shop.output().includes('first visit') || shop.child.exitCode !== null)
-  expect(shop.output()).toMatch(new RegExp(`http://127\\.0\\.0\\.1:${port}/set-up\\?code=[A-Z0-9-]{8,}`))
+  expect(shop.output()).toMatch(new RegExp(`http://127\\.0\\.0\\.1:${port}/set-up#code=[A-Z0-9-]{8,}`))
   expect((await new Client(`http://127.0.0.1:${port}`).get('/api/session')).body).toMatchObject({
     needsSetup: true,
     demoSignIns: null,

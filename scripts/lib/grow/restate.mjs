@@ -18,6 +18,13 @@ const TABLE_OF = {
   readingId: 'place_readings',
   meatPieceId: 'meat_pieces',
 }
+/** What a record tells of beside its figures, by table. */
+const TOLD = { steps: 'steps', ends: 'steps', holds: 'holds' }
+const retells = (tells, ids) =>
+  Object.fromEntries(Object.entries(tells).map(([key, told]) => [key, told.map(id => ids.get(TOLD[key])?.get(id) ?? id)]))
+/** The steps of a press, each with the id of its copy. */
+const restepped = (steps, ids) =>
+  steps.map(step => (step?.id === undefined ? step : { ...step, id: ids.get('steps')?.get(step.id) ?? step.id }))
 
 /** Holds of copies, on the pieces of the copies. */
 export const restatedHolds = (holds, ids) =>
@@ -59,9 +66,10 @@ export function restated(text, ids, spansOf) {
         ? value.map(id => idOf(key, id))
         : idOf(key, value),
   )
-  return JSON.stringify(
-    Array.isArray(told.readings) && told.runId !== undefined
-      ? { ...told, readings: spansOf(told.readings, told.runId) }
-      : told,
-  )
+  return JSON.stringify({
+    ...told,
+    ...(told.tells ? { tells: retells(told.tells, ids) } : {}),
+    ...(Array.isArray(told.steps) ? { steps: restepped(told.steps, ids) } : {}),
+    ...(Array.isArray(told.readings) && told.runId !== undefined ? { readings: spansOf(told.readings, told.runId) } : {}),
+  })
 }

@@ -32,7 +32,7 @@ describe('what a recall of a smoke counts, told in lists', () => {
             readyWeight: '2.4 kg',
             pieces: [pieceId],
             all: true,
-            packedOn: '2026-11-28',
+            packedOn: '2026-06-17',
             unchecked: true,
             packs: packs.map(weight => ({ kind: 'sliced', weight })),
             offcuts: [],
