@@ -144,8 +144,8 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   ],
   place_read: [
     { place: 'Loft', temperature: '12.5 °C', humidity: '78 %' },
-    { placeId: 4 },
-    'Loft read “12.5 °C” and “78 %” humidity.',
+    { placeId: 4, lateMs: 3 * 3_600_000 },
+    'Loft read “12.5 °C” and “78 %” humidity. Told 3 h later.',
   ],
   fridge_read: [{ fridge: 'Big', temperature: '3.1 °C' }, {}, 'Big read “3.1 °C”.'],
   run_started: [{ smoker: 'Brick' }, { targetCoreC: 63 }, 'Into the smoke, Brick; target core 63.0 °C.'],
@@ -198,6 +198,12 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
     {},
     { rows: 812, found: 2 },
     '812 rows of the shop sealed as they stand; 2 were not as the book said before.',
+  ],
+  rules_changed: [
+    {},
+    { rule: 'places_read', fromMs: 0 },
+    'A newer version judges by more: from now on a place with meat in it is to be read, and what lies unread for too long '
+    + 'is held.',
   ],
   steps_settled: [
     {},

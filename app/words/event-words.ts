@@ -10,7 +10,7 @@ import {
 import { changesWords, planWords } from '#shared/messages/plans'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { EventView } from '#shared/contracts/events'
-import type { ComputedOf, TypedOf } from '#shared/contracts/records'
+import type { ComputedOf, Happened, TypedOf } from '#shared/contracts/records'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { CuttingKind } from '#shared/contracts/store'
 import { holdWords } from '#shared/messages/holds'
@@ -18,7 +18,7 @@ import { PLACE_WORDS } from '#shared/messages/places'
 import { piecesWords } from '#shared/messages/pieces'
 import { STEP_DONE } from '#shared/messages/steps'
 import { wordList } from '#core/lists/word-list'
-import { pressWords } from './step-words'
+import { lateWords, pressWords } from './step-words'
 
 type Teller<K extends EventKind> = (typed: TypedOf<K>, computed: ComputedOf<K>, as: Notation) => string
 
@@ -199,6 +199,8 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   held: (_t, c, as) => `Held: ${holdWords(c.reason, as)}.`,
   rows_sealed: (_t, c) =>
     `${c.rows} rows of the shop sealed as they stand${c.found > 0 ? `; ${c.found} were not as the book said before` : ''}.`,
+  rules_changed: () =>
+    'A newer version judges by more: from now on a place with meat in it is to be read, and what lies unread for too long is held.',
   steps_settled: (_t, c) => {
     const named = (steps: typeof c.settled) =>
       wordList(steps.map(({ kind, eventId }) => `${STEP_DONE[kind]}${eventId === null ? '' : ` (record ${eventId})`}`))
@@ -211,4 +213,4 @@ const TELL: { [K in EventKind]: Teller<K> } = {
 
 /** A record in one sentence, as typed where something was typed. */
 export const eventWords = <K extends EventKind>(event: EventView<K>, as: Notation): string =>
-  TELL[event.kind](event.typed, event.computed, as)
+  TELL[event.kind](event.typed, event.computed, as) + (event.kind === 'step' ? '' : lateWords(event.computed as Happened))

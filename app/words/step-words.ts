@@ -167,6 +167,10 @@ function laterWords(ms: Milliseconds): string {
   return ms < MS_PER_DAY ? `${Math.round(ms / MS_PER_HOUR)} h` : `${Math.round(ms / MS_PER_DAY)} days`
 }
 
+/** " Told 3 h later."; nothing where it was told as it happened. */
+export const lateWords = ({ lateMs = 0 }: { lateMs?: Milliseconds }): string =>
+  lateMs >= MS_PER_MINUTE ? ` Told ${laterWords(lateMs)} later.` : ''
+
 /** "L-0042: pieces 1 and 3; from the bottom now 3, 1" where not all lots and pieces share one list. */
 function whichWords(steps: ComputedOf<'step'>['steps']): string {
   return [...groupBy(steps, step => step.lot)]
@@ -190,7 +194,7 @@ const nitriteWords = (one: NonNullable<ComputedOf<'step'>['nitrite']>[number], a
 /** A press in the book: what was done, to which pieces, and how much later it was told. */
 export function pressWords(typed: TypedOf<'step'>, computed: ComputedOf<'step'>, as: Notation): string {
   const done = typed.steps.map(step => `${stepWords(step, computed, as)}.`).join(' ')
-  const late = computed.lateMs >= MS_PER_MINUTE ? ` Told ${laterWords(computed.lateMs)} later.` : ''
+  const late = lateWords(computed)
   // Of one lot alone its code is said already.
   const isAlone = new Set(computed.steps.map(step => step.lot)).size === 1
   const of = (lot: string, words: string) => (isAlone ? ` ${upperFirst(words)}.` : ` ${lot}: ${words}.`)

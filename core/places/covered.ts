@@ -16,8 +16,10 @@ export interface BreachOf {
   about: string
   pieces: readonly number[]
   fromMs: Milliseconds
-  toMs: Milliseconds
-  worst: Celsius
+  /** Null: it goes on. */
+  toMs: Milliseconds | null
+  /** Null: nobody knows. */
+  worst: Celsius | null
 }
 
 /** A thousandth of a degree, and a millisecond: what a table keeps. */
@@ -33,16 +35,18 @@ export function covers(hold: HeldAbout, breach: BreachOf): boolean {
     && (hold.about === null || hold.about === breach.about)
     && (hold.pieces === null || breach.pieces.every(id => hold.pieces!.includes(id)))
     && (hold.fromMs === null || Math.ceil(breach.fromMs) >= Math.floor(hold.fromMs))
-    && (hold.toMs === null || Math.floor(breach.toMs) <= Math.ceil(hold.toMs))
-    && (hold.worst === null || breach.worst <= hold.worst + KEPT)
+    && (hold.toMs === null || Math.floor(endOf(breach)) <= Math.ceil(hold.toMs))
+    && (hold.worst === null || breach.worst === null || breach.worst <= hold.worst + KEPT)
   )
 }
+
+/** When a stretch ends; what goes on has no end. */
+const endOf = ({ toMs }: { toMs: Milliseconds | null }): Milliseconds => toMs ?? Infinity
 
 /** The same trouble going on: a hold that is still open takes the longer stretch over. */
 export const continues = (hold: HeldAbout, breach: BreachOf): boolean =>
   hold.reason === breach.reason
   && hold.about === breach.about
   && hold.fromMs !== null
-  && hold.toMs !== null
-  && breach.fromMs <= hold.toMs + 1
-  && breach.toMs >= hold.fromMs - 1
+  && breach.fromMs <= endOf(hold) + 1
+  && endOf(breach) >= hold.fromMs - 1

@@ -1,5 +1,5 @@
 import type { Stage } from '../life/meaning'
-import { isColdPlace, takesMeat, type PlaceKind, type PlaceUse } from './place-kind'
+import { isBench, isColdPlace, takesMeat, type PlaceKind, type PlaceUse } from './place-kind'
 
 /** A piece as a place asks for it. */
 export interface Lying {
@@ -17,4 +17,4 @@ const ALWAYS: readonly PlaceKind[] = ['fridge', 'cold_room']
 export const isReadDaily = (
   place: { kind: PlaceKind; can: readonly PlaceUse[] | null },
   occupied: boolean,
-): boolean => (ALWAYS.includes(place.kind) && isColdPlace(place)) || (occupied && takesMeat(place))
+): boolean => (ALWAYS.includes(place.kind) && isColdPlace(place)) || (occupied && takesMeat(place) && !isBench(place))

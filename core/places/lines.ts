@@ -41,3 +41,22 @@ export function warmthLines(
     })
   })
 }
+
+/** What of a line lies outside stretches. */
+export function outside(line: WarmthLine, cut: readonly { fromMs: number; toMs: number }[]): WarmthLine[] {
+  let left = [line]
+  for (const { fromMs, toMs } of cut)
+    left = left.flatMap((one) => {
+      if (toMs <= one.fromMs || fromMs >= one.toMs) return [one]
+      return [
+        ...(fromMs > one.fromMs ? [partOf(one, one.fromMs, fromMs)] : []),
+        ...(toMs < one.toMs ? [partOf(one, toMs, one.toMs)] : []),
+      ]
+    })
+  return left
+}
+
+function partOf(line: WarmthLine, fromMs: Milliseconds, toMs: Milliseconds): WarmthLine {
+  const at = (ms: Milliseconds) => line.fromC + ((line.toC - line.fromC) * (ms - line.fromMs)) / (line.toMs - line.fromMs)
+  return { ...line, fromMs, toMs, fromC: at(fromMs), toC: at(toMs) }
+}

@@ -1,7 +1,7 @@
 import { groupBy } from '../lists/group-by'
 import { COLD_CHECKS, HANG_CHECKS } from '../rules/house'
 import type { Celsius, Milliseconds } from '../units/quantities'
-import type { WarmthLine } from './lines'
+import { outside, type WarmthLine } from './lines'
 
 /** A stretch in which pieces lay too warm: as a hold is about it. */
 export interface Breach {
@@ -121,23 +121,4 @@ function hangBreaches(lines: readonly WarmthLine[], hungC: (placeId: number) => 
       .filter(one => one.lastedMs > HANG_CHECKS.forMs)
       .map(one => ({ ...one, reason: 'place_warm' as const })),
   )
-}
-
-/** What of a line lies outside stretches. */
-function outside(line: WarmthLine, cut: readonly { fromMs: number; toMs: number }[]): WarmthLine[] {
-  let left = [line]
-  for (const { fromMs, toMs } of cut)
-    left = left.flatMap((one) => {
-      if (toMs <= one.fromMs || fromMs >= one.toMs) return [one]
-      return [
-        ...(fromMs > one.fromMs ? [partOf(one, one.fromMs, fromMs)] : []),
-        ...(toMs < one.toMs ? [partOf(one, toMs, one.toMs)] : []),
-      ]
-    })
-  return left
-}
-
-function partOf(line: WarmthLine, fromMs: Milliseconds, toMs: Milliseconds): WarmthLine {
-  const at = (ms: Milliseconds) => line.fromC + ((line.toC - line.fromC) * (ms - line.fromMs)) / (line.toMs - line.fromMs)
-  return { ...line, fromMs, toMs, fromC: at(fromMs), toC: at(toMs) }
 }

@@ -147,6 +147,14 @@ export const COLD_CHECKS = {
   saltOnly: { aboveC: 4, forMs: 4 * MS_PER_HOUR },
   sum: { usC: 4.4, elsewhereC: 5, forMs: MS_PER_DAY },
 } as const
+/** A place with meat in it that nobody read: Today asks, then what lies there is not shown to be cold. */
+export const UNREAD = {
+  cold: { askMs: 12 * MS_PER_HOUR, holdMs: MS_PER_DAY },
+  saltOnly: { askMs: 6 * MS_PER_HOUR, holdMs: 12 * MS_PER_HOUR },
+  frozen: { askMs: MS_PER_DAY, holdMs: 7 * MS_PER_DAY },
+} as const
+/** On a counter or a table, in all: said, and held. As warm as a room until it is read. */
+export const BENCH_CHECKS = { unreadC: 20, warnMs: 2 * MS_PER_HOUR, holdMs: 4 * MS_PER_HOUR } as const
 /** Hung to dry by weight: warmer than its place should be by so much, unbroken, it is outside its plan; 13 °C where nobody said. */
 export const HANG_CHECKS = { usualC: 13, overC: 2, forMs: 12 * MS_PER_HOUR } as const
 /** Meat that is hung warmer than this is first dry enough by its estimated water activity. */
@@ -191,7 +199,6 @@ export const COLD_SMOKE_SALT_ONLY_C: Celsius = 4
 export const SMOKE_EVERY_MS: Milliseconds = 45 * MS_PER_MINUTE
 export const NEAR_KILL = { fromC: 50, everyMs: 25 * MS_PER_MINUTE } as const
 export const COOLING_EVERY_MS: Milliseconds = 60 * MS_PER_MINUTE
-export const FRIDGE_EVERY_MS: Milliseconds = 12 * MS_PER_HOUR
 
 /** Readings of one run at once. */
 export const MOST_READINGS = 5000

@@ -11,6 +11,8 @@ import type { Task, TaskKind } from './task'
 /** What Today needs to know of a lot. */
 export interface LotFacts extends Omit<DueLot, 'plan' | 'piecePlans' | 'pieces'> {
   code: string
+  /** Its places are read more often. */
+  saltOnly?: boolean
   readyFromDay: number
   bestByDay: number
   cureEndedAtMs: Milliseconds | null

@@ -1,4 +1,5 @@
-import { COOLING_EVERY_MS, FRIDGE_EVERY_MS, NEAR_KILL, SMOKE_EVERY_MS } from '../rules/house'
+import { unreadLimits } from '../places/unread'
+import { COOLING_EVERY_MS, NEAR_KILL, SMOKE_EVERY_MS } from '../rules/house'
 import { isReadDaily, lyingIn } from '../places/daily'
 import type { PlaceKind, PlaceUse } from '../places/place-kind'
 import { MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
@@ -40,9 +41,11 @@ function placeTasks({ places, lots }: { places: readonly PlaceFacts[]; lots: rea
   const pieces = lots.flatMap(lot => lot.pieces)
   return places
     .filter(place => isReadDaily({ kind: place.kind, can: place.uses }, lyingIn(place.id, pieces).length > 0))
-    .map(({ name, readings }) => {
+    .map(({ id, name, kind, uses, readings }) => {
       const last = readings.findLast(reading => reading.tempC !== null)
-      return { kind: 'read_place', subject: name, byMs: last ? last.atMs + FRIDGE_EVERY_MS : nowMs, late: false }
+      const saltOnly = lots.some(lot => lot.saltOnly && lyingIn(id, lot.pieces).length > 0)
+      const { askMs } = unreadLimits({ kind, can: uses }, saltOnly)!
+      return { kind: 'read_place', subject: name, byMs: last ? last.atMs + askMs : nowMs, late: false }
     })
 }
 

@@ -26,6 +26,7 @@ import * as tags from './migrations/2026-12-08-tags'
 import * as parts from './migrations/2026-12-09-parts'
 import * as mouldPolicy from './migrations/2026-12-10-mould-policy'
 import * as contradictions from './migrations/2026-12-11-contradictions'
+import * as placesFrom from './migrations/2026-12-12-places-from'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -60,6 +61,7 @@ const MIGRATIONS: readonly Migration[] = [
   parts,
   mouldPolicy,
   contradictions,
+  placesFrom,
 ]
 
 /**

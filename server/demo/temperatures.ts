@@ -11,7 +11,7 @@ import type { Scene } from './scene'
 
 const FIRST_DAY = -18
 
-/** Morning and evening readings of both fridges; one of them ran warm two days ago. */
+/** Readings of all fridges, morning and evening; one of them ran warm two days ago. */
 export function planTemperatures(scene: Scene, who: number, fridge: DemoPlaces): void {
   const random = seeded(4750)
   const read = (day: number, time: string, fridgeId: number, tempC: Celsius) => {
@@ -20,7 +20,9 @@ export function planTemperatures(scene: Scene, who: number, fridge: DemoPlaces):
   }
   for (let day = FIRST_DAY; day <= 0; day++) {
     read(day, '07:05', fridge.coldRoom, 2.4 + random() * 0.9)
-    read(day, '16:50', fridge.coldRoom, 2.8 + random() * 0.9)
+    // Salt only lies in it: never twelve hours without a look.
+    read(day, '12:40', fridge.coldRoom, 3.1)
+    read(day, '19:00', fridge.coldRoom, 2.8 + random() * 0.9)
     read(day, '07:12', fridge.garage, 1.9 + random() * 1.4)
     read(day, '07:08', fridge.reachIn, 2.6 + random() * 0.8)
     if (day !== -2) read(day, '16:53', fridge.reachIn, 3.0 + random() * 0.8)

@@ -5,6 +5,7 @@ import { loadDemo } from '../demo/load-demo'
 import { missingMigrations } from '../db/migrate'
 import { refuseServer } from '../db/refuse-server'
 import { appState } from '../http/app-state'
+import { beginClocks } from '../services/upgrade/begin-clocks'
 import { lookAgain } from '../services/upgrade/look-again'
 
 /**
@@ -23,6 +24,7 @@ async function open(): Promise<void> {
   if (missing.length)
     throw new Error(`the schema lacks ${missing.join(', ')}: start with "npm start", which brings it up to date`)
   await lookAgain(store)
+  await beginClocks(store, Date.now())
   if (settings.demo) await timed('demo shop', () => loadDemo(store, Date.now()))
 }
 

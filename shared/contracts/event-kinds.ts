@@ -50,6 +50,7 @@ export const EVENT_KINDS = [
   'disposed',
   'rows_sealed',
   'steps_settled',
+  'rules_changed',
   'password_rehashed',
   'recovery_code_used',
   'second_factor_set',

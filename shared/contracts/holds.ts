@@ -10,6 +10,8 @@ export const HOLD_REASONS = [
   'fridge_warm',
   'place_warm',
   'place_warm_sum',
+  'place_not_shown',
+  'bench_long',
   'smell_off',
   'mould',
   'hung_warm',

@@ -4,6 +4,7 @@ import { PLACE_KINDS, PLACE_USES, type PlaceKind, type PlaceUse } from '#core/pl
 import { MOST_HOOKS, MOST_SHELVES } from '#core/rules/house'
 import { humidity, name, temperature } from './fields'
 import type { InstrumentMark } from './instruments'
+import { toldWhen } from './when'
 
 const named = () => z.int().positive().nullable().default(null)
 
@@ -25,7 +26,11 @@ export type PlaceInput = z.output<typeof placeInput>
 
 /** What a place's instruments show now: a temperature, a humidity, or both. */
 export const placeReadingInput = z
-  .strictObject({ temperature: temperature().nullable().default(null), humidity: humidity().nullable().default(null) })
+  .strictObject({
+    temperature: temperature().nullable().default(null),
+    humidity: humidity().nullable().default(null),
+    ...toldWhen(),
+  })
   .refine(input => input.temperature !== null || input.humidity !== null, {
     error: 'place_reading_empty',
     path: ['temperature'],

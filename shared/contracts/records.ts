@@ -142,6 +142,7 @@ export type RecordOf = OfEveryKind<{
       readingId: number
       placeId: number
     }
+    since: Happened
   }
   plan_changed: {
     typed: { plan: Plan; pieces: readonly number[] | null; reason: string }
@@ -221,7 +222,7 @@ export type RecordOf = OfEveryKind<{
   lot_rubbed: {
     typed: { pieces: readonly { weight: Typed }[] }
     computed: Judged
-    since: { plan: Formulation }
+    since: { plan: Formulation } & Happened
   }
   second_applied: { typed: object; computed: Judged }
   weighed_after: {
@@ -298,7 +299,7 @@ export type RecordOf = OfEveryKind<{
       offcutIds: readonly number[]
       before: { readyG: Grams | null; readyTyped: string | null }
       pieces: readonly (number | string)[] | null
-    }
+    } & Happened
   }
   sent: { typed: { packCodes: readonly string[]; customer: string }; computed: { dispatchId: number } }
   corrected: { typed: object; computed: { what: string; about: string; from: string; to: string } }
@@ -308,8 +309,16 @@ export type RecordOf = OfEveryKind<{
   disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }
   rows_sealed: { typed: object; computed: { rows: number; found: number } }
   /** Steps that contradicted others and count for nothing any more; what the command had to leave to a person. */
+  /** A newer version judges by more than the one before: by what, and from when on. */
+  rules_changed: { typed: object; computed: { rule: 'places_read'; fromMs: Milliseconds } }
   steps_settled: { typed: object; computed: { settled: readonly SettledStep[]; left: readonly SettledStep[] } }
 }>
+
+/** When a thing happened that was told late. */
+export interface Happened {
+  happenedMs?: Milliseconds
+  lateMs?: Milliseconds
+}
 
 /** A step by its row, and the record that told of it. */
 export interface SettledStep {

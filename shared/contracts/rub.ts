@@ -24,6 +24,7 @@ import { withDays } from '#core/plan/plan'
 import { planFault } from '#core/plan/plan-fault'
 import { planContract } from './plans'
 import { named, type EntryCode } from './issues'
+import { toldWhen } from './when'
 
 export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
 
@@ -77,6 +78,7 @@ export const rubInput = z
     seasonings: z.array(seasoning).max(MOST_SEASONINGS, named('too_many_seasonings')).default([]),
     /** Two applications: how much of it goes on now. */
     firstShare: percent(10, 90).nullable().default(null),
+    ...toldWhen(),
     water: weight(BRINE_RANGE).nullable().default(null),
     mostPickUp: percent(1, 60).nullable().default(null),
     weighedBack: weight(INGREDIENT_RANGE).nullable().default(null),

@@ -7,6 +7,7 @@ import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
 import { named } from './issues'
 import { MOST_PACKS } from './sizes'
+import { toldWhen } from './when'
 
 export const slicingInput = z
   .strictObject({
@@ -23,6 +24,7 @@ export const slicingInput = z
     /** It goes on without the lists that are asked for. */
     unchecked: z.boolean().default(false),
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
+    ...toldWhen(),
   })
   .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null || input.all, {
     error: 'nothing_to_record',

@@ -18,15 +18,15 @@ import {
   TAKE_WHYS,
 } from '#core/life/step'
 import { MOST_HOOKS, MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/house'
-import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, instantMs, name, note, reason, temperature, weight } from './fields'
+import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, name, note, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
 import { tag } from './tags'
 import { named } from './issues'
+import { lateReason, whenInput } from './when'
 
 /** Lots in one press, and kinds of step in it. */
 export const MOST_LOTS_A_PRESS = 60
 export const MOST_STEPS_A_PRESS = 4
-const MOST_AGO_MINUTES = 24 * 60
 /** Pieces of one lot on one scale, grams. */
 export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
 /** A part of a piece, or what came off one, grams. */
@@ -196,14 +196,6 @@ const stepInput = z.discriminatedUnion('kind', [
 export type StepInput = z.output<typeof stepInput>
 export type ToldKind = StepInput['kind']
 
-/** When it happened. `said` is how it was told, "this morning 7:10". */
-const whenInput = z.discriminatedUnion('told', [
-  z.strictObject({ told: z.literal('now') }),
-  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(1).max(MOST_AGO_MINUTES, named('ago_too_far')) }),
-  z.strictObject({ told: z.literal('at'), atMs: instantMs(), said: name(80).nullable() }),
-])
-export type WhenInput = z.output<typeof whenInput>
-
 /** One press: one to four steps, done to pieces of one or more lots at one time. */
 export const pressInput = z
   .strictObject({
@@ -219,8 +211,7 @@ export const pressInput = z
       .min(1)
       .max(MOST_LOTS_A_PRESS),
     when: whenInput,
-    /** Why it is told more than a day late. */
-    lateReason: reason().nullable().default(null),
+    lateReason: lateReason(),
     /** Another press told the same a moment ago: both were done. */
     again: z.boolean().default(false),
   })

@@ -1,4 +1,4 @@
-import { ARRIVAL_REFUSE_C, FRIDGE_CHECKS, LONG_WARM_MS, LUKEWARM } from '#core/rules/house'
+import { ARRIVAL_REFUSE_C, BENCH_CHECKS, FRIDGE_CHECKS, LONG_WARM_MS, LUKEWARM } from '#core/rules/house'
 import { GROWTH_FROM_C, KILL_FROM_C } from '#core/rules/guideline'
 import { formatLimit, type Notation } from '#core/units/format'
 import { formatSpan } from '#core/units/format-span'
@@ -13,6 +13,8 @@ const WORDS: Record<HoldReason, (as: Notation) => string> = {
     `fridge above ${formatLimit(FRIDGE_CHECKS.hold.aboveC, as)} for over ${formatSpan(FRIDGE_CHECKS.hold.forMs)}`,
   place_warm: () => 'lay too warm',
   place_warm_sum: () => 'lay over the shop\'s limit for more than a day in all',
+  place_not_shown: () => 'nobody read how cold its place was, for too long to be shown',
+  bench_long: () => `lay out in the room for over ${formatSpan(BENCH_CHECKS.holdMs)} in all`,
   hung_warm: () => 'hangs warm without nitrite, or too wet for it',
   mould: () => 'mould was seen on it',
   smell_off: () => 'smelled off when it was looked at',

@@ -10,12 +10,15 @@ export const PLACE_WORDS: Readonly<Record<PlaceKind, string>> = {
   oven: 'Oven',
   water_bath: 'Water bath',
   freezer: 'Freezer',
+  counter: 'Counter',
+  table: 'Table',
 }
 export const USE_WORDS: Readonly<Record<PlaceUse, string>> = {
   cold: 'meat lies cold',
   hang: 'meat hangs',
   heat: 'heats',
   freeze: 'freezes',
+  bench: 'meat lies out',
 }
 /** How a place is, in a few words. */
 export const PLACE_VERDICTS: Readonly<Record<PlaceVerdict, string>> = {

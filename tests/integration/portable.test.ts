@@ -353,6 +353,17 @@ describe('the whole shop as JSON', () => {
     await database.drop()
     await young.close()
   })
+  it.each([4, 5])('of version %i, from before a lot counted its contradictions, is read and whole', async (version) => {
+    const database = await freshDatabase({ ready: false })
+    const path = join(folder, `version-${version}.json`)
+    const copy = { ...structuredClone(exported), version }
+    for (const lot of copy.tables.lots) delete lot.contradictions
+    writeFileSync(path, JSON.stringify(copy))
+    const imported = await runScript('import', [path], on(database))
+    expect(imported.code, imported.output).toBe(0)
+    expect(await runScript('verify-book', [], on(database))).toMatchObject({ code: 0 })
+    await database.drop()
+  })
   it('of the second version, as 0.4.0 wrote it, gets its steps and stands whole', async () => {
     const database = await freshDatabase({ ready: false })
     const path = join(folder, 'written-by-0.4.0.json')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { FRIDGE_CHECKS } from '#core/rules/house'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { placeVerdict, type PlaceVerdict } from '#core/places/place-verdict'
 import { PLACE_SHOWN, placeReadingInput, type PlaceReadingView, type PlaceView } from '#shared/contracts/places'
 import { PLACE_VERDICTS, PLACE_WORDS } from '#shared/messages/places'
@@ -9,6 +9,8 @@ import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
+import ToldLate from '~/components/steps/ToldLate.vue'
+import type { ToldWhen } from '~/components/steps/press'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
@@ -25,6 +27,7 @@ const { as, temperature, moment, number } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft(`fridge-${props.place.id}`, () => ({ typed: '', humidity: '' }))
 const { save, saving, errorAt, message } = useSave(placeReadingInput)
+const when = ref<{ at: ToldWhen; words: string } | null>(null)
 
 type Warm = PlaceReadingView & { tempC: Celsius }
 const warmths = computed(() => props.place.readings.filter((one): one is Warm => one.tempC !== null))
@@ -58,11 +61,13 @@ async function record(): Promise<void> {
   const done = await save(`/api/places/${props.place.id}/readings`, {
     temperature: typed.trim() ? { typed, unit: as.value.temperature } : null,
     humidity: humidity.trim() || null,
+    ...when.value?.at,
   })
   if (!done) return
   const said = [typed, humidity && `${humidity} % RH`].filter(Boolean).join(', ')
   recorded(`${props.place.name}: ${said} recorded.`, done.eventId, floor.load)
   clear()
+  when.value = null
   await floor.load()
 }
 </script>
@@ -95,7 +100,7 @@ async function record(): Promise<void> {
       <polyline :points="trace" />
     </svg>
     <form v-if="session.mayWrite" class="entry" @submit.prevent="record">
-      <TemperatureField v-model="draft.typed" label="Reads now" :error="errorAt('temperature')" @enter="record" />
+      <TemperatureField v-model="draft.typed" :label="when ? 'Read then' : 'Reads now'" :error="errorAt('temperature')" @enter="record" />
       <VTextField
         v-if="place.hygrometerId !== null"
         v-model="draft.humidity"
@@ -107,6 +112,7 @@ async function record(): Promise<void> {
       />
       <VBtn type="submit" variant="outlined" :loading="saving">Record</VBtn>
     </form>
+    <ToldLate v-if="session.mayWrite && (when || draft.typed.trim() || draft.humidity.trim())" v-model="when" class="wide" :now-ms="nowMs" />
     <SaveProblem class="wide" :message="message" />
   </div>
 </template>

@@ -116,6 +116,8 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       v-else-if="asking === 'dry' || asking === 'rest'"
       :key="asking"
       :what="asking"
+      :places="places"
+      :from="from"
       :saving="saving"
       @tell="tell"
       @close="close"

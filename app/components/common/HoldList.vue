@@ -31,7 +31,7 @@ function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string
   return [
     some && `${piecesWords(numbers)}`,
     place && `in ${place}`,
-    fromMs !== null && toMs !== null && `${moment(fromMs)} to ${moment(toMs)}`,
+    fromMs !== null && (toMs === null ? `from ${moment(fromMs)} on` : `${moment(fromMs)} to ${moment(toMs)}`),
     worstC !== null && `up to ${temperature(worstC)}`,
   ]
     .filter(Boolean)

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { mdiClose } from '@mdi/js'
 import { localDay } from '#core/calendar/local-day'
+import { happenedMs } from '#core/life/happened'
 import { massBalance, OFFCUT_KINDS, type OffcutKind } from '#core/slicing/mass-balance'
 import { parseWeight } from '#core/units/parse-weight'
 import { OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE } from '#shared/contracts/fields'
@@ -10,6 +11,8 @@ import { slicingInput } from '#shared/contracts/slicing'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import PickOne from '~/components/steps/PickOne.vue'
 import PieceChips from '~/components/steps/PieceChips.vue'
+import ToldLate from '~/components/steps/ToldLate.vue'
+import type { ToldWhen } from '~/components/steps/press'
 import CheckAsk from '~/components/common/CheckAsk.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -53,6 +56,7 @@ const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({
 }))
 const { save, saving, errorAt, message, problem, forget } = useSave<{ packCodes: string[] }>(slicingInput)
 const refused = ref('')
+const when = ref<{ at: ToldWhen; words: string } | null>(null)
 const ALL = [{ value: 'all', words: 'That was all of it' }] as const
 const { there, chosen, pieces, fresh, readyLabel } = useTablePieces(() => props.lot, draft, meat)
 const netOf = (text: string, range = PACK_RANGE) => {
@@ -92,7 +96,8 @@ async function record(unchecked = false): Promise<void> {
     readyWeight: draft.value.ready.trim() ? draft.value.ready : null,
     pieces: pieces.value,
     all: draft.value.all !== null,
-    packedOn: localDay(nowMs.value, session.zone),
+    packedOn: localDay(happenedMs(when.value?.at.when ?? { told: 'now' }, nowMs.value) ?? nowMs.value, session.zone),
+    ...when.value?.at,
     scaleId: draft.value.scaleId,
     unchecked,
     packs: draft.value.packs,
@@ -100,6 +105,7 @@ async function record(unchecked = false): Promise<void> {
   })
   if (!done) return
   clear()
+  when.value = null
   recorded(
     done.packCodes.length
       ? `${done.packCodes.length} packs: ${done.packCodes[0]} to ${done.packCodes.at(-1)}.`
@@ -164,6 +170,7 @@ async function record(unchecked = false): Promise<void> {
         </li>
       </ol>
       <PickOne v-model="draft.all" label="Is any left?" :choices="ALL" />
+      <ToldLate v-model="when" :now-ms="nowMs" label="Sliced earlier?" />
       <CheckAsk asked="before_slicing" :place-id="null" @checked="forget" />
       <SaveProblem :message="message" />
       <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record(true)">Without the check</VBtn>

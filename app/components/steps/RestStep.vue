@@ -1,29 +1,66 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
 import { DRY_WAYS, REST_WAYS, type DryWay, type RestWay } from '#core/life/step'
+import type { PlaceUse } from '#core/places/place-kind'
+import type { PlaceView } from '#shared/contracts/places'
 import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
+import { useDraft } from '~/composables/use-draft'
 import ChipStep from './ChipStep.vue'
+import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
-/** Drying or resting from now on, until the next thing begins. */
-const props = defineProps<{ what: 'dry' | 'rest'; saving: boolean }>()
+/**
+ * Drying or resting from now on, until the next thing begins. The place is the tap that records; how it lies is as it was
+ * last time, or as its plan has it.
+ */
+const props = defineProps<{ what: 'dry' | 'rest'; places: PlaceView[]; from: number | null; saving: boolean }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
-const DRYING = DRY_WAYS.map(value => ({ value: value as string, words: upperFirst(DRY_WORDS[value]) }))
-const RESTING = REST_WAYS.map(value => ({ value: value as string, words: upperFirst(REST_WORDS[value]) }))
-function choose(how: string): void {
-  const begun = { minutes: null, placeId: null }
+const WAYS = {
+  dry: DRY_WAYS.map(value => ({ value: value as string, words: upperFirst(DRY_WORDS[value]) })),
+  rest: REST_WAYS.map(value => ({ value: value as string, words: upperFirst(REST_WORDS[value]) })),
+}
+const FITS: Record<'dry' | 'rest', readonly PlaceUse[]> = { dry: ['cold', 'hang', 'bench'], rest: ['cold', 'bench'] }
+const { draft: last } = useDraft(`lies-${props.what}`, () => ({ how: WAYS[props.what][0]!.value, placeId: null as number | null }))
+const how = computed({
+  get: () => last.value.how,
+  // A second tap takes nothing back: it lies somehow.
+  set: value => (last.value.how = value ?? last.value.how),
+})
+/** Where it was laid last, then where it is, then the others. */
+const choices = computed(() => {
+  const rank = ({ id }: PlaceView) => (id === last.value.placeId ? 0 : id === props.from ? 1 : 2)
+  return props.places
+    .filter(place => place.id === props.from || place.uses.some(use => FITS[props.what].includes(use)))
+    .toSorted((a, b) => rank(a) - rank(b))
+    .map(({ id, name }) => ({ value: String(id), words: id === props.from ? `Here, ${name}` : name }))
+})
+function choose(id: string): void {
+  const place = props.places.find(one => String(one.id) === id)!
+  last.value.placeId = place.id
+  const begun = { minutes: null, placeId: place.id }
+  const where = place.id === props.from ? '' : ` in ${place.name}`
   if (props.what === 'dry')
-    emit('tell', [{ kind: 'dry', how: how as DryWay, ...begun }], `drying ${DRY_WORDS[how as DryWay]}.`)
-  else emit('tell', [{ kind: 'rest', how: how as RestWay, ...begun }], `resting ${REST_WORDS[how as RestWay]}.`)
+    emit('tell', [{ kind: 'dry', how: how.value as DryWay, ...begun }], `drying ${DRY_WORDS[how.value as DryWay]}${where}.`)
+  else emit('tell', [{ kind: 'rest', how: how.value as RestWay, ...begun }], `resting ${REST_WORDS[how.value as RestWay]}${where}.`)
 }
 </script>
 
 <template>
   <ChipStep
-    :label="what === 'dry' ? 'How does it dry?' : 'How does it rest?'"
-    :choices="what === 'dry' ? DRYING : RESTING"
+    :label="what === 'dry' ? 'Where does it dry?' : 'Where does it rest?'"
+    :choices="choices"
     :saving="saving"
     @choose="choose"
     @close="emit('close')"
-  />
+  >
+    <PickOne v-model="how" class="how" label="How?" :choices="WAYS[what]" />
+  </ChipStep>
 </template>
+
+<style scoped>
+.how {
+  grid-column: 1 / -1;
+  order: -1;
+}
+</style>

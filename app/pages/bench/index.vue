@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
@@ -22,6 +22,9 @@ import { useBench } from '~/components/bench/use-bench'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
+import ToldLate from '~/components/steps/ToldLate.vue'
+import type { ToldWhen } from '~/components/steps/press'
+import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
 import { useLoaded } from '~/composables/use-loaded'
 import { useNotation } from '~/composables/use-notation'
@@ -44,6 +47,8 @@ function layPlan(laid: Plan): void {
   if (laid.end.toDay !== end.toDay) draft.value.bestByDay = laid.end.toDay
 }
 const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
+const when = ref<{ at: ToldWhen; words: string } | null>(null)
+const nowMs = useClock()
 const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)
 /** With equal scoops the beam shows what each piece would really get. */
@@ -71,8 +76,9 @@ const planFault = computed(() =>
 const meaning = computed(() => shown.value?.meaning ?? (saltOnly.value ? 'none' : 'exact'))
 
 async function rub(): Promise<void> {
-  const made = await save('/api/lots', body.value)
+  const made = await save('/api/lots', { ...body.value, ...when.value?.at })
   if (!made) return
+  when.value = null
   clear()
   recorded(`${made.code} is rubbed: day 0.`, made.eventId, () => navigateTo('/bench') as Promise<unknown>)
   await navigateTo(`/lots/${made.code}`)
@@ -142,6 +148,7 @@ watch(
           <PlanLine :model-value="bench.lotPlan.value" :days="false" :error-at="errorAt" @update:model-value="layPlan" />
           <SaveProblem :message="message" />
           <div class="rub">
+            <ToldLate v-model="when" :now-ms="nowMs" label="Rubbed earlier?" />
             <p v-if="refused" class="soft">
               {{
                 bench.agentRefused.value

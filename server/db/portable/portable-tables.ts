@@ -32,9 +32,12 @@ export const PORTABLE_TABLES: readonly PortableTable[] = Object.entries(SPECS)
   .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 
 export const EXPORT_FORMAT = 'veldmoor-shop'
-export const EXPORT_VERSION = 5
-/** Read for ever: the first had no digests of rows, the second no steps, the third fridges in place of places. */
-const READ_VERSIONS = [1, 2, 3, EXPORT_VERSION] as const
+export const EXPORT_VERSION = 6
+/**
+ * Read for ever: the first had no digests of rows, the second no steps, the third fridges in place of places; the fourth
+ * did not count contradictions, the fifth did not say from when on places are to be read.
+ */
+const READ_VERSIONS = [1, 2, 3, 4, 5, EXPORT_VERSION] as const
 export const SINCE_PLACES = 4
 const SINCE_2 = ['event_rows']
 

@@ -18,8 +18,10 @@ export const shops = tableSpec(
     mouldPolicy: nullable(text(500)),
     turnEveryDays: decimal(3, 1),
     turnBy: text(5),
+    /** From when on places are to be read; null: not begun. */
+    placesFromMs: nullable(instant()),
   },
-  ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm', 'labAlways', 'mouldPolicy'],
+  ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm', 'labAlways', 'mouldPolicy', 'placesFromMs'],
 )
 
 /** Rule sets the shop confirmed or wrote itself. `own` is null for a shipped one. */

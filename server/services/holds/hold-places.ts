@@ -9,7 +9,7 @@ import { recordEvent } from '../book/record-event'
 import type { WriteContext } from '../context'
 
 type Hold = RowOf<typeof holdsTable>
-const REASONS = ['place_warm', 'place_warm_sum', 'fridge_warm'] as const satisfies readonly HoldReason[]
+const REASONS = ['place_warm', 'place_warm_sum', 'place_not_shown', 'bench_long', 'fridge_warm'] as const satisfies readonly HoldReason[]
 
 /** Holds of lots for warm places, by lot. */
 export const placeHolds = async (tables: Tables, lotId: readonly number[]): Promise<Map<number, Hold[]>> =>
@@ -39,6 +39,14 @@ function together(found: readonly BreachOf[]): BreachOf[] {
   }))
 }
 
+const recordHeld = (ctx: WriteContext, { code }: { code: string }, { reason, about, worst, fromMs, toMs, pieces }: BreachOf) =>
+  recordEvent(ctx, {
+    kind: 'held',
+    subjects: [code],
+    typed: {},
+    computed: { reason: reason as HoldReason, facts: about, warmestC: worst, fromMs, toMs, pieceIds: pieces },
+  })
+
 /** Holds pieces of a lot for what was found of their places. An open hold on the same trouble takes it over. */
 export async function holdPlaces(
   ctx: WriteContext,
@@ -51,16 +59,20 @@ export async function holdPlaces(
   const breaches = together(found)
   const open = holds.filter(hold => hold.disposition === null)
   for (const breach of breaches) {
-    if (holds.some(hold => covers(heldAbout(hold, tree), breach))) continue
     const { pieces, fromMs, toMs, worst } = breach
     const going = open.find(hold => continues(heldAbout(hold, tree), breach))
+    // What went on when it was held is over: its hold learns when.
+    const isOver = going !== undefined && going.toAtMs === null && toMs !== null && going.fromAtMs === fromMs
+    if (!isOver && holds.some(hold => covers(heldAbout(hold, tree), breach))) continue
     if (going) {
       await tables.holds.update(going.id, {
         pieceIds: going.pieceIds && [...new Set([...going.pieceIds, ...pieces])],
         fromAtMs: Math.min(going.fromAtMs!, fromMs),
-        toAtMs: Math.max(going.toAtMs!, toMs),
-        worst: Math.max(going.worst ?? worst, worst),
+        toAtMs: isOver ? toMs : going.toAtMs === null || toMs === null ? null : Math.max(going.toAtMs, toMs),
+        worst: worst === null ? going.worst : Math.max(going.worst ?? worst, worst),
       })
+      // Found by the clock, with no press that it would stand beside.
+      if (ctx.entries.length === 0) recordHeld(ctx, lot, breach)
       continue
     }
     const reason = breach.reason as HoldReason
@@ -74,12 +86,7 @@ export async function holdPlaces(
       worst,
       placedAtMs: ctx.nowMs,
     })
-    recordEvent(ctx, {
-      kind: 'held',
-      subjects: [lot.code],
-      typed: {},
-      computed: { reason, facts: breach.about, warmestC: worst, fromMs, toMs, pieceIds: pieces },
-    })
+    recordHeld(ctx, lot, breach)
   }
   await markChanged(ctx, open, breaches, tree)
 }

@@ -122,6 +122,8 @@ export async function dispose(
   if (hold.meatLotId !== null)
     await ctx.tables.meatLots.update(hold.meatLotId, { state: input.disposition === 'destroy' ? 'destroyed' : 'in' })
   await ctx.tables.holds.update(holdId, {
+    // The decision covers what went on up to now.
+    ...(hold.fromAtMs !== null && hold.toAtMs === null ? { toAtMs: ctx.nowMs } : {}),
     disposition: input.disposition,
     dispositionText: input.text,
     disposedAtMs: ctx.nowMs,

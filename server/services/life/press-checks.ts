@@ -1,20 +1,11 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
-import { DRAINED_ASKED_SHARE, HEAVIER_SHARE, LATE_REASON_MS, SAME_TURN_MS } from '#core/rules/house'
-import { happenedMs } from '#core/life/happened'
+import { DRAINED_ASKED_SHARE, HEAVIER_SHARE, SAME_TURN_MS } from '#core/rules/house'
 import type { FiguresOfStep, Step } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
-import type { PressInput, StepInput } from '#shared/contracts/steps'
-import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import type { StepInput } from '#shared/contracts/steps'
+import { refuse, type Refusal, type WriteContext } from '../context'
 import type { NewStep } from './lay-steps'
-
-/** When a press says that it happened. Told more than a day late, it says why. */
-export function whenOf(ctx: WriteContext, { when, lateReason }: PressInput): Answer<Milliseconds> {
-  const atMs = happenedMs(when, ctx.nowMs)
-  if (atMs === null) return refuse('not_yet_happened', {}, ['when', 'atMs'])
-  if (ctx.nowMs - atMs > LATE_REASON_MS && lateReason === null) return refuse('late_reason_missing', {}, ['lateReason'])
-  return { ok: true, value: atMs }
-}
 
 /** What is seen or tasted is another thing where another answer is given. */
 const OBSERVED: ReadonlySet<Step['kind']> = new Set<Step['kind']>(['look', 'fry_test'])

@@ -28,12 +28,13 @@ import { deedsOf } from './deeds'
 import { hangAll, holdForHang, holdForLook } from './press-holds'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
-import { refuseDrained, refuseFry, refuseHeavier, refuseOrder, refuseWeighed, toldAlready, whenOf } from './press-checks'
+import { refuseDrained, refuseFry, refuseHeavier, refuseOrder, refuseWeighed, toldAlready } from './press-checks'
 import { newStep, spanOf } from './press-figures'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
 import { greensOf } from './of-parts'
 import { refuseHang } from './refuse-hang'
 import { standingSteps } from './standing-steps'
+import { whenOf } from '../when-told'
 
 /** What a press reads of a lot. */
 const LOT_PRESSED = [

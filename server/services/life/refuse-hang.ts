@@ -2,7 +2,7 @@ import { isWet } from '#core/cure/cure-method'
 import { dryEnough } from '#core/drying/dry-enough'
 import { pieceLosses, type Weighed } from '#core/drying/loss'
 import { pieceLabel } from '#core/life/parts'
-import { usesOf } from '#core/places/place-kind'
+import { isBench, usesOf } from '#core/places/place-kind'
 import { sumOf } from '#core/lists/sum-of'
 import { HANG_CHECKS, HANG_WARM_C, MOST_WATER } from '#core/rules/house'
 import type { FiguresOfStep } from '#core/life/step'
@@ -109,6 +109,8 @@ async function refuseWarmStay(
   const isOut = pieces.some(piece => piece.stage !== 'cure' && piece.stage !== 'hang')
   if (!lot.saltOnly || !STAYS.has(step.kind) || placeId === null || !isOut) return null
   const place = (await ctx.tables.places.one({ id: placeId }))!
+  // Out on a bench for a while: its own clock holds what stays there.
+  if (isBench(place)) return null
   const placeC = await warmthOf(ctx, place)
   return placeC <= HANG_WARM_C ? null : refuse('hang_salt_only', { code: lot.code, place: place.name, placeC })
 }

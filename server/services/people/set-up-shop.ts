@@ -78,6 +78,7 @@ export async function setUpShop(
       houseTargetPpm,
       turnEveryDays: 1,
       turnBy: '18:00',
+      placesFromMs: nowMs,
     })
     for (const scale of FIRST_SCALES) await tables.instruments.insert({ kind: 'scale', ...scale, ...NEW_INSTRUMENT })
     const thermometerId = await tables.instruments.insert({

@@ -4,10 +4,14 @@ import { pieceTree } from '#core/life/parts'
 import { groupBy } from '#core/lists/group-by'
 import type { BreachOf } from '#core/places/covered'
 import { warmthLines, type PlaceReading } from '#core/places/lines'
-import { breachesOf } from '#core/places/warmth'
-import { HANG_CHECKS } from '#core/rules/house'
+import { benchTime } from '#core/places/bench-time'
+import { isBench } from '#core/places/place-kind'
 import { coldLimitC } from '#core/places/place-verdict'
+import { unreadStretches } from '#core/places/unread'
+import { breachesOf } from '#core/places/warmth'
+import { BENCH_CHECKS, HANG_CHECKS } from '#core/rules/house'
 import { MS_PER_DAY } from '#core/units/quantities'
+import type { HoldReason } from '#shared/contracts/holds'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { present, since } from '../../db/where'
 import type { WriteContext } from '../context'
@@ -30,8 +34,8 @@ async function readingsSince({ tables }: WriteContext, lives: readonly PieceLife
 
 /**
  * Judges lots by the places their pieces were in, while they were in them, by the stage they were in, and holds the
- * pieces that lay too warm. A decision covers what it was made on; no hold is lifted here. The lots get locked, in order
- * of id. True when some piece lay too warm for too long.
+ * pieces that lay too warm, too long on a bench, or where nobody read. A decision covers what it was made on; no hold is
+ * lifted here. The lots get locked, in order of id. True when something is found of some piece.
  */
 export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]): Promise<boolean> {
   if (lots.length === 0) return false
@@ -45,8 +49,11 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
   ])
   const lives = new Map(lotId.map(id => [id, foldStanding(steps.get(id) ?? []).life.pieces]))
   const readings = await readingsSince(ctx, [...lives.values()].flat())
-  const codes = new Map((await tables.places.pick(['code', 'name', 'targetC'], {})).map(place => [place.id, place]))
-  const hungC = (placeId: number) => codes.get(placeId)?.targetC ?? HANG_CHECKS.usualC
+  const readingsOf = (placeId: number) => readings.get(placeId) ?? []
+  const places = new Map((await tables.places.pick(['code', 'kind', 'can', 'targetC'], {})).map(place => [place.id, place]))
+  const hungC = (placeId: number) => places.get(placeId)?.targetC ?? HANG_CHECKS.usualC
+  const onBench = (placeId: number) => places.has(placeId) && isBench(places.get(placeId)!)
+  const limitC = coldLimitC(shop.ruleSetId)
   let isWarm = false
   for (const lot of lots) {
     const mine = holds.get(lot.id) ?? []
@@ -56,23 +63,40 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
     const alike = groupBy(all.filter(isLeaf), piece => JSON.stringify(piece.stays))
     const found = [...alike.values()].flatMap((pieces): BreachOf[] => {
       const ids = pieces.map(piece => piece.pieceId)
-      const lines = warmthLines(pieces[0]!.stays, placeId => readings.get(placeId) ?? [])
-      const decided = mine
+      const { stays } = pieces[0]!
+      const abouts = mine
         .filter(hold => hold.disposition !== null)
         .map(hold => heldAbout(hold, tree))
         .filter(about => about.pieces === null || ids.every(id => about.pieces!.includes(id)))
-        .flatMap(({ fromMs, toMs }) => (toMs === null ? [] : [{ fromMs: fromMs ?? -Infinity, toMs }]))
-      return breachesOf(lines, { saltOnly: lot.saltOnly, limitC: coldLimitC(shop.ruleSetId), decided, hungC }).map(
-        ({ reason, placeId, fromMs, toMs, worstC }) => ({
-          reason,
-          about: codes.get(placeId)?.code ?? String(placeId),
-          pieces: ids,
-          // As the table keeps them.
-          fromMs: Math.round(fromMs),
-          toMs: Math.round(toMs),
-          worst: worstC,
-        }),
-      )
+      const decidedOn = (reason?: HoldReason) =>
+        abouts
+          .filter(about => reason === undefined || about.reason === reason)
+          .flatMap(({ fromMs, toMs }) => (toMs === null ? [] : [{ fromMs: fromMs ?? -Infinity, toMs }]))
+      const cold = stays.filter(stay => stay.placeId === null || !onBench(stay.placeId))
+      const decided = decidedOn()
+      const asked = { readingsOf, sinceMs: shop.placesFromMs ?? ctx.nowMs, nowMs: ctx.nowMs }
+      const bench = benchTime(stays, { ...asked, isBench: onBench, limitC, decided: decidedOn('bench_long') })
+      const breaches = [
+        ...breachesOf(warmthLines(cold, readingsOf), { saltOnly: lot.saltOnly, limitC, decided, hungC }),
+        ...unreadStretches(cold, {
+          ...asked,
+          saltOnly: lot.saltOnly,
+          placeOf: placeId => places.get(placeId),
+          decidedMs: decidedOn('place_not_shown').map(one => one.toMs),
+        }).map(one => ({ ...one, reason: 'place_not_shown' as const, worstC: null })),
+        ...(bench && bench.lastedMs > BENCH_CHECKS.holdMs
+          ? [{ ...bench, reason: 'bench_long' as const, worstC: bench.warmestC }]
+          : []),
+      ]
+      return breaches.map(({ reason, placeId, fromMs, toMs, worstC }) => ({
+        reason,
+        about: places.get(placeId)?.code ?? String(placeId),
+        pieces: ids,
+        // As the table keeps them.
+        fromMs: Math.round(fromMs),
+        toMs: toMs === null ? null : Math.round(toMs),
+        worst: worstC,
+      }))
     })
     await holdPlaces(ctx, lot, found, mine, tree)
     isWarm ||= found.length > 0

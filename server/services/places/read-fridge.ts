@@ -21,6 +21,6 @@ export async function readFridge(
   id: number,
   temperature: TypedTemperature,
 ): Promise<Answer<{ verdict: FridgeVerdict }>> {
-  const read = await readPlace(ctx, id, { temperature, humidity: null })
+  const read = await readPlace(ctx, id, { temperature, humidity: null, when: { told: 'now' }, lateReason: null })
   return read.ok ? { ok: true, value: { verdict: read.value.held ? 'hold' : AS_FRIDGE[read.value.verdict] } } : read
 }

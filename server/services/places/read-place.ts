@@ -3,16 +3,23 @@ import type { PlaceReadingInput } from '#shared/contracts/places'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { humidityWith, readWith } from '../instruments/read-with'
+import { happenedOf, lateReasonOf, whenOf } from '../when-told'
 import { judgePlaces } from './judge-places'
 import { lotsThatLay } from './lots-that-lay'
 
-/** What a place's own instruments show now. What lies in it is judged by it. */
+/**
+ * What a place's own instruments show, or showed at an hour that is told late. What lies in it is judged by all that is
+ * read of it then.
+ */
 export async function readPlace(
   ctx: WriteContext,
   placeId: number,
-  { temperature, humidity }: PlaceReadingInput,
+  input: PlaceReadingInput,
 ): Promise<Answer<{ verdict: PlaceVerdict; held: boolean }>> {
   const { tables } = ctx
+  const { temperature, humidity } = input
+  const when = whenOf(ctx, input)
+  if (!when.ok) return when
   const place = await tables.places.one({ id: placeId }, { lock: true })
   if (!place) return refuse('no_such_place')
   const read = temperature ? await readWith(tables, place.thermometerId, temperature.tempC, ['temperature']) : null
@@ -25,7 +32,7 @@ export async function readPlace(
   }
   const readingId = await tables.placeReadings.insert({
     placeId,
-    atMs: ctx.nowMs,
+    atMs: when.value,
     typed: temperature?.typed ?? null,
     rhTyped: humidity?.typed ?? null,
     byId: ctx.actor.id,
@@ -36,7 +43,8 @@ export async function readPlace(
     kind: 'place_read',
     subjects: [...(place.code ? [place.code] : []), ...lots.map(lot => lot.code)],
     typed: { place: place.name, temperature: temperature?.typed ?? null, humidity: humidity?.typed ?? null },
-    computed: { readC: temperature?.tempC ?? null, readRh: humidity?.rh ?? null, ...reading, readingId, placeId },
+    computed: { readC: temperature?.tempC ?? null, readRh: humidity?.rh ?? null, ...reading, readingId, placeId, ...happenedOf(ctx, when.value) },
+    ...lateReasonOf(input),
   })
   const held = reading.tempC !== null && (await judgePlaces(ctx, lots))
   return { ok: true, value: { verdict: placeVerdict(place, reading.tempC, lots.length > 0), held } }

@@ -4,6 +4,7 @@ import { usesOf } from '#core/places/place-kind'
 import { legalMethod } from '#core/cure/cure-method'
 import { limitsFor, type LotLimits } from '#core/rules/limits'
 import type { RuleSet } from '#core/rules/rule-set'
+import type { Milliseconds } from '#core/units/quantities'
 import type { ShopView } from '#shared/contracts/lots'
 import type { RubInput } from '#shared/contracts/rub'
 import type { Tables } from '../../db/database'
@@ -14,7 +15,9 @@ import type { places } from '../../db/tables/places'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { scaleOf } from '../instruments/read-with'
 import { shopView, theShop } from '../office/office'
+import { refuseDay } from '../refuse-day'
 import { rulesInForce } from '../rules/rule-sets'
+import { whenOf } from '../when-told'
 import { findIngredients, type IngredientPart } from './find-ingredients'
 import { findMeat, type MeatByCode } from './find-meat'
 import { usableAgent } from './usable-agent'
@@ -23,6 +26,8 @@ import { usableAgent } from './usable-agent'
 export interface Checked {
   shop: RowOf<typeof shops>
   view: ShopView
+  /** When it was rubbed, and its day on the shop's clock. */
+  rubbedAtMs: Milliseconds
   today: string
   rules: RuleSet
   limits: LotLimits
@@ -48,15 +53,23 @@ async function toolsOf(tables: Tables, input: RubInput) {
 }
 
 /** Meat, ingredients, scales, fridge and rules of a rub: all there, and the curing salt allowed on this meat. */
-export async function checkRub({ tables, nowMs }: WriteContext, input: RubInput): Promise<Answer<Checked>> {
+export async function checkRub(ctx: WriteContext, input: RubInput): Promise<Answer<Checked>> {
+  const { tables } = ctx
+  const when = whenOf(ctx, input)
+  if (!when.ok) return when
   const shop = await theShop(tables)
-  const today = localDay(nowMs, shop.zone)
+  const today = localDay(when.value, shop.zone)
   const tools = await toolsOf(tables, input)
   if (!tools.ok) return tools
   const meat = await findMeat(tables, input)
   if (!meat.ok) return meat
   const parts = await findIngredients(tables, input, today)
   if (!parts.ok) return parts
+  // Told late, it was no earlier than what it is of: by the day, since deliveries are told late as well.
+  for (const { code, receivedAtMs } of [...meat.value.values(), ...parts.value.map(part => part.lot)]) {
+    const early = refuseDay(ctx, today, { code, day: localDay(receivedAtMs, shop.zone) }, ['when', 'atMs'])
+    if (early) return early
+  }
   const [rules, view] = [await rulesInForce(tables), await shopView(tables)]
   const limits = limitsFor({
     rules,
@@ -80,6 +93,7 @@ export async function checkRub({ tables, nowMs }: WriteContext, input: RubInput)
     value: {
       shop,
       view,
+      rubbedAtMs: when.value,
       today,
       rules,
       limits,

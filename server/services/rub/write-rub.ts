@@ -7,6 +7,7 @@ import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { laySteps } from '../life/lay-steps'
+import { happenedOf, lateReasonOf } from '../when-told'
 import type { Checked } from './check-rub'
 import { firstShareOf } from './first-share'
 import type { IngredientPart } from './find-ingredients'
@@ -20,7 +21,7 @@ const plannedG = (plan: Formulation, part: IngredientPart, share: Fraction): num
 export async function writeRub(
   ctx: WriteContext,
   input: RubInput,
-  { shop, today, fridge, meat, parts, meatScale, mixScale }: Checked,
+  { shop, rubbedAtMs, today, fridge, meat, parts, meatScale, mixScale }: Checked,
   { plan, judgement }: { plan: Formulation; judgement: Judgement },
 ): Promise<Answer<{ id: number; code: string }>> {
   const { tables } = ctx
@@ -34,7 +35,7 @@ export async function writeRub(
     rind: input.rind,
     saltOnly: input.agent === null,
     fridgeId: fridge.id,
-    rubbedAtMs: ctx.nowMs,
+    rubbedAtMs,
     rubbedOn: today,
     zone: shop.zone,
     rubbedById: ctx.actor.id,
@@ -93,7 +94,7 @@ export async function writeRub(
   )
   if (input.plan) {
     const content = withDays(input.plan, input.readyFromDay, input.bestByDay)
-    const laidBy = { atMs: ctx.nowMs, byId: ctx.actor.id }
+    const laidBy = { atMs: rubbedAtMs, byId: ctx.actor.id }
     await tables.plans.insert({ lotId, number: 1, content, assumed: false, pieceIds: null, reason: null, ...laidBy })
   }
   const spots = Object.fromEntries(
@@ -105,7 +106,14 @@ export async function writeRub(
   const { firstFace, stacked = false } = input.plan?.cure ?? {}
   const face = firstFace ?? 'flesh'
   const laid = await laySteps(ctx, { id: lotId, code, zone: shop.zone }, [
-    { kind: 'rub', pieces: pieceIds, placeId: fridge.id, figures: { spots, face, ...(stacked && { stacked }) } },
+    {
+      kind: 'rub',
+      pieces: pieceIds,
+      placeId: fridge.id,
+      fromMs: rubbedAtMs,
+      lateReason: input.lateReason,
+      figures: { spots, face, ...(stacked && { stacked }) },
+    },
   ])
   if (!laid.ok) return laid
   if (card) await tables.benchCards.update(card.id, { lotId })
@@ -113,7 +121,8 @@ export async function writeRub(
     kind: 'lot_rubbed',
     subjects: [code, ...meat.keys(), ...new Set(parts.map(part => part.lot.code))],
     typed: input,
-    computed: { plan, judgement, lotId },
+    computed: { plan, judgement, lotId, ...happenedOf(ctx, rubbedAtMs) },
+    ...lateReasonOf(input),
     steps: laid.value.ids,
   })
   return { ok: true, value: { id: lotId, code } }

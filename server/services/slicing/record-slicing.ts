@@ -10,6 +10,7 @@ import { holdLot, refuseHeld } from '../holds/holds'
 import { refuseUnchecked } from '../checks/check-lists'
 import { laySteps } from '../life/lay-steps'
 import { refuseDay } from '../refuse-day'
+import { happenedOf, lateReasonOf, whenOf } from '../when-told'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
 import type { RowOf } from '../../db/table-spec'
@@ -76,6 +77,8 @@ export async function recordSlicing(
 ): Promise<Answer<{ packCodes: string[] }>> {
   const lot = await ctx.tables.lots.one({ code }, { lock: true })
   if (!lot) return refuse('no_such_lot', { code })
+  const when = whenOf(ctx, input)
+  if (!when.ok) return when
   const wrongDay = refuseDay(ctx, input.packedOn, { code, day: lot.rubbedOn }, ['packedOn'])
   if (wrongDay) return wrongDay
   const { all, meant, sliced } = await onTable(ctx, lot.id, input.pieces)
@@ -104,7 +107,14 @@ export async function recordSlicing(
       + (await ctx.tables.offcuts.sum('massG', { lotId: lot.id, atCut: null }))
   if (readyG !== null && outG > readyG * (1 + SLICED_OVER_SHARE)) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
   if (input.readyWeight) await ctx.tables.lots.update(lot.id, ready.value)
-  const laid = await laySteps(ctx, lot, [{ kind: 'slice', pieces: ids, figures: input.all ? { all: true } : {} }])
+  const laid = await laySteps(ctx, lot, [
+    {
+      kind: 'slice',
+      pieces: ids,
+      figures: input.all ? { all: true } : {},
+      ...(when.value < ctx.nowMs ? { fromMs: when.value, lateReason: input.lateReason } : {}),
+    },
+  ])
   if (!laid.ok) return laid
   const [stepId] = laid.value.ids
   const packCodes = await nextCodes(ctx.tables, 'pack', input.packs.length)
@@ -116,7 +126,7 @@ export async function recordSlicing(
       netG: pack.weight.netG,
       netTyped: pack.weight.typed,
       packedOn: input.packedOn,
-      packedAtMs: ctx.nowMs,
+      packedAtMs: when.value,
       packedById: ctx.actor.id,
       scaleId: input.scaleId,
       stepId,
@@ -130,7 +140,7 @@ export async function recordSlicing(
         kind,
         massG: weight.netG,
         massTyped: weight.typed,
-        atMs: ctx.nowMs,
+        atMs: when.value,
         byId: ctx.actor.id,
         stepId,
       }),
@@ -141,7 +151,16 @@ export async function recordSlicing(
     kind: 'sliced',
     subjects: [code, ...packCodes],
     typed: input,
-    computed: { packCodes, outG, lotId: lot.id, offcutIds, before, pieces: meant.length < all.length ? meant.map(pieceName) : null },
+    computed: {
+      packCodes,
+      outG,
+      lotId: lot.id,
+      offcutIds,
+      before,
+      pieces: meant.length < all.length ? meant.map(pieceName) : null,
+      ...happenedOf(ctx, when.value),
+    },
+    ...lateReasonOf(input),
     steps: laid.value.ids,
   })
   const onScale = new Set([...sliced, ...ids])

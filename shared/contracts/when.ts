@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { instantMs, name, reason } from './fields'
+import { named } from './issues'
+
+const MOST_AGO_MINUTES = 24 * 60
+
+/** When it happened. `said` is how it was told, "this morning 7:10". */
+export const whenInput = z.discriminatedUnion('told', [
+  z.strictObject({ told: z.literal('now') }),
+  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(1).max(MOST_AGO_MINUTES, named('ago_too_far')) }),
+  z.strictObject({ told: z.literal('at'), atMs: instantMs(), said: name(80).nullable() }),
+])
+export type WhenInput = z.output<typeof whenInput>
+
+/** Why it is told more than a day late. */
+export const lateReason = () => reason().nullable().default(null)
+
+/** Of what is mostly told as it happens, and may be told late. */
+export const toldWhen = () => ({ when: whenInput.default({ told: 'now' }), lateReason: lateReason() })
+export interface ToldWhen {
+  when: WhenInput
+  lateReason: string | null
+}
