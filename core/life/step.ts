@@ -1,4 +1,5 @@
 import type { Celsius, Grams, Milliseconds } from '../units/quantities'
+import type { PlanAskKind } from './against'
 import type { TurnWay } from './rhythm'
 
 /** What is done to pieces after the rub; the rub itself is the first. */
@@ -86,6 +87,9 @@ export interface DrainedG {
 }
 
 /** What a step of each kind says beside its pieces, its place and its time. */
+interface Against {
+  against?: readonly PlanAskKind[]
+}
 export interface FiguresOfStep {
   /**
    * Where each piece lies in its place: "bag 2", "tub A"; pieces not named lie loose. `stacked`: one on the other, the
@@ -115,7 +119,8 @@ export interface FiguresOfStep {
    * ran off unseen unless salt lies on it still. `offG`: how far the scale may be off.
    */
   weigh: { what: 'weighed_back' | 'after_brine'; netG: Grams } | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean }
-  out: { rinses: number | null }
+  /** `against`: what of its plan it went against, when somebody said why; so for a heat and a slicing. */
+  out: { rinses: number | null } & Against
   /** `litres` and `waterC` null: nobody measured. `changes`: how often the water was changed. */
   soak: { litres: number | null; waterC: Celsius | null; changes: number }
   fry_test: { salt: SaltTaste; verdict: FryVerdict }
@@ -126,7 +131,7 @@ export interface FiguresOfStep {
   /** The air where it hangs was set to so many percent. */
   humidity: { percent: number }
   /** `back`: at its end the pieces lie where they lay before. */
-  heat: { code: string; targetC: Celsius; back: boolean }
+  heat: { code: string; targetC: Celsius; back: boolean } & Against
   /** One piece, cut into one part or more; `parts` by id, weighed as they were then. `wholeG`: what it weighed just before. */
   cut: {
     parts: readonly { pieceId: number; netG: Grams }[]
@@ -134,7 +139,7 @@ export interface FiguresOfStep {
     wholeG: Grams | null
   }
   /** `all`: that was all of these pieces. */
-  slice: { all?: boolean }
+  slice: { all?: boolean } & Against
   /** They are gone, and were never packed. `decided`: the owner decided so of what was held. */
   take: { why: TakeWhy; decided?: boolean }
 }

@@ -1,3 +1,4 @@
+import type { PlanAskKind } from '../life/against'
 import { MEANING } from '../life/meaning'
 import type { FryVerdict, StepKind, Surface } from '../life/step'
 import type { Grams, Milliseconds } from '../units/quantities'
@@ -19,6 +20,10 @@ export interface DoneStep {
   netG?: Grams
   /** Set to. */
   percent?: number
+  /** A heat that aimed for more than a cold smoke. */
+  hot?: boolean
+  /** What it went against in the plan, when somebody said why. */
+  against?: readonly PlanAskKind[]
 }
 
 /** How far pieces are along what a plan holds after the cure. */

@@ -201,5 +201,5 @@ export function planLot(
     })
   }
   if (lot.outDay !== undefined && !lot.rinsedAndRested)
-    scene.add(scene.at(lot.outDay, '09:30'), who.maker, ctx => endCure(ctx, scene.code(lot.name)))
+    scene.add(scene.at(lot.outDay, '09:30'), who.maker, ctx => endCure(ctx, scene.code(lot.name), null))
 }

@@ -3,6 +3,7 @@ import type { Cut } from '#core/rules/cuts'
 import type { Grams } from '#core/units/quantities'
 import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { MOST_PIECES } from '#core/rules/house'
+import { despite } from './despite'
 import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
 import { named } from './issues'
@@ -25,6 +26,7 @@ export const slicingInput = z
     unchecked: z.boolean().default(false),
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
     ...toldWhen(),
+    despite: despite(),
   })
   .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null || input.all, {
     error: 'nothing_to_record',
@@ -35,6 +37,7 @@ export const dispatchInput = z.strictObject({
   customer: name(),
   sentOn: isoDate(),
   packCodes: z.array(code()).min(1, named('no_packs')).max(MOST_PACKS),
+  despite: despite(),
 })
 
 /** A pack that lies in the shop. */

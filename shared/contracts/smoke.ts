@@ -7,6 +7,7 @@ import type { ColdSmoke } from '#core/smoke/cold-smoke'
 import type { ComeUp } from '#core/smoke/come-up'
 import type { RunFigures } from '#core/smoke/run-figures'
 import type { SmokeOutcome } from '#core/smoke/outcome'
+import { despite } from './despite'
 import { instantMs, name, temperature } from './fields'
 import { instrumentId, type InstrumentMark } from './instruments'
 import { named } from './issues'
@@ -21,6 +22,7 @@ export const runInput = z.strictObject({
   chamberThermometerId: instrumentId(),
   /** It goes on without the lists that are asked for. */
   unchecked: z.boolean().default(false),
+  despite: despite(),
 })
 
 export const runReadingsInput = z.strictObject({

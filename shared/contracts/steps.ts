@@ -21,6 +21,7 @@ import { MOST_HOOKS, MOST_PIECES, MOST_SEASONINGS, ROUGH_ML } from '#core/rules/
 import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, name, note, temperature, weight } from './fields'
 import { instrumentId } from './instruments'
 import { tag } from './tags'
+import { despite } from './despite'
 import { named } from './issues'
 import { lateReason, whenInput } from './when'
 
@@ -212,6 +213,7 @@ export const pressInput = z
       .max(MOST_LOTS_A_PRESS),
     when: whenInput,
     lateReason: lateReason(),
+    despite: despite(),
     /** Another press told the same a moment ago: both were done. */
     again: z.boolean().default(false),
   })
@@ -240,3 +242,6 @@ export const pressInput = z
     path: ['lots'],
   })
 export type PressInput = z.output<typeof pressInput>
+
+/** Of the way in that outside programs know: all of a lot is out of the cure. */
+export const outInput = z.strictObject({ despite: despite() })

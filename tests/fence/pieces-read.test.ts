@@ -12,6 +12,7 @@ const ALL_ROWS: Record<string, string> = {
   'server/services/voids/take-back.ts': 'all are voided with their lot',
   'server/services/ledger/lots-through.ts': 'only says which lots',
   'server/services/places/set-up-place.ts': 'only says whether something lies there',
+  'server/services/places/look-at-unread.ts': 'only says where something lies',
   'server/services/life/settle-steps.ts': 'only says which deliveries',
   'server/services/smoke/judge-heated.ts': 'only says which runs',
   'server/services/store/meat-views.ts': 'by the meat piece, which no part has',

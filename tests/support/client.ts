@@ -31,7 +31,17 @@ export class Client {
     return other
   }
 
+  /** Asked why it goes against a plan, it says so at once: tests do in a minute what takes a shop weeks. */
   async send(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply> {
+    const reply = await this.sendOnce(method, path, body, headers)
+    if (reply.body?.code !== 'against_plan' || !this.saysWhy) return reply
+    return this.sendOnce(method, path, { ...(body as object), despite: 'as this test has it' }, headers)
+  }
+
+  /** False for a test of the question itself. */
+  saysWhy = true
+
+  private async sendOnce(method: string, path: string, body: unknown, headers: Record<string, string>): Promise<Reply> {
     const answer = await fetch(this.address + path, {
       method,
       headers: {

@@ -47,7 +47,7 @@ const row = useRow(() => ({
   pieces: chosen.value.length ? chosen.value : isWhole.value ? null : ids.value,
   all: ids.value,
 }), { out: () => leaving.value, turn: () => turning.value })
-const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
+const { asking, saving, message, asksBack, done, mayWrite, say, sayLate } = row
 const turning = computed(() => turnPress(planOf(props.lot, ids.value), turningDay(props.lot.rubbedAtMs, props.nowMs, props.lot.zone)))
 const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
 /** Of the plans that pieces here follow. */
@@ -122,7 +122,7 @@ const which = computed(() => {
       <SaveProblem :message="message" />
     </div>
     <RowAsk
-      v-if="mayWrite && (asking || insistWords)"
+      v-if="mayWrite && (asking || asksBack)"
       :row="row"
       :places="places"
       :from="placeId"

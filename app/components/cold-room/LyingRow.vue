@@ -49,7 +49,7 @@ const row = useRow(
   () => ({ code: props.lot.code, pieces: meant.value, all: ids.value }),
   { out: () => outPress(plan.value), next: () => begins.value && { ...begins.value, pieces: waiting.value } },
 )
-const { asking, saving, message, insistWords, done, mayWrite, say, sayLate } = row
+const { asking, saving, message, asksBack, done, mayWrite, say, sayLate } = row
 const since = computed(() => Math.min(...props.pieces.flatMap(piece => piece.sinceMs ?? [])))
 /** What goes on with them, by the last thing told of all of them. */
 const words = computed(() => `${goingWords(props.lot, ids.value, props.pieces[0]!.stage)} since`)
@@ -93,7 +93,7 @@ const main = computed(() => {
       <SaveProblem :message="message" />
     </div>
     <RowAsk
-      v-if="mayWrite && (asking || insistWords)"
+      v-if="mayWrite && (asking || asksBack)"
       :row="row"
       :places="places"
       :from="placeId"

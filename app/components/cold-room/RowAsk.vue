@@ -10,6 +10,7 @@ import { upperFirst } from '#core/lists/upper-first'
 import { piecesWords } from '#shared/messages/pieces'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
+import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import AddStep from '~/components/steps/AddStep.vue'
 import CutStep from '~/components/steps/CutStep.vue'
 import DrainStep from '~/components/steps/DrainStep.vue'
@@ -69,7 +70,7 @@ const VERBS = {
   next: 'Begun: ',
 } as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
-const { asking, saving, insistWords, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
+const { asking, saving, insistWords, problem, because, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
 const meant = computed(() => props.pieces.filter(piece => props.chosen.length === 0 || props.chosen.includes(piece.id)))
 const hangs = computed(() => meant.value.every(piece => piece.stage === 'hang'))
 const which = computed(() => upperFirst(piecesWords(meant.value.map(piece => piece.label))))
@@ -167,6 +168,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       @choose="tellWhen"
       @close="close"
     />
+    <WhyAgainst :problem="problem" :saving="saving" @why="because" />
     <VBtn v-if="insistWords" color="primary" block :loading="saving" @click="insist">{{ insistWords }}</VBtn>
   </div>
 </template>

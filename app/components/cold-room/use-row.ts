@@ -43,7 +43,7 @@ interface Planned {
 export function useRow(lot: () => PressLot, planned: Planned) {
   const floor = useFloor()
   const session = useSession()
-  const { press, insist, insistWords, forget, saving, message } = usePress()
+  const { press, insist, insistWords, because, problem, forget, saving, message } = usePress()
   const asking = ref<Asking | null>(null)
   const when = ref<{ at: ToldWhen; words: string } | null>(null)
   /** The verb for which the hour is asked. */
@@ -114,6 +114,10 @@ export function useRow(lot: () => PressLot, planned: Planned) {
     saving,
     message,
     insistWords,
+    problem,
+    /** The shop asks back, beside what was refused. */
+    asksBack: computed(() => insistWords.value !== null || problem.value?.code === 'against_plan'),
+    because: async (reason: string) => took(await because(reason), last.value.steps, last.value.words),
     done,
     mayWrite: computed(() => session.mayWrite),
     close,

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue'
 import { localDay } from '#core/calendar/local-day'
 import type { LotSummary } from '#shared/contracts/lots'
 import { dispatchInput, type UnsentPack } from '#shared/contracts/slicing'
+import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import PartyField from '~/components/common/PartyField.vue'
@@ -22,7 +23,7 @@ const nowMs = useClock()
 const { meat, date } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft('send', () => ({ customer: '', codes: [] as string[] }))
-const { save, saving, errorAt, message } = useSave<{ packs: number; noContact: boolean }>(dispatchInput)
+const { save, saving, errorAt, message, problem: refused } = useSave<{ packs: number; noContact: boolean }>(dispatchInput)
 const { view, problem, load } = useLoaded<UnsentPack[]>('/api/packs/unsent')
 const packs = computed(() => view.value ?? [])
 const all = computed(() => packs.value.length > 0 && packs.value.every(pack => draft.value.codes.includes(pack.code)))
@@ -32,11 +33,12 @@ const toggle = (code: string) => {
     ? draft.value.codes.filter(other => other !== code)
     : [...draft.value.codes, code]
 }
-async function sendOut(): Promise<void> {
+async function sendOut(despite: string | null = null): Promise<void> {
   const done = await save('/api/dispatches', {
     customer: draft.value.customer,
     sentOn: localDay(nowMs.value, session.zone),
     packCodes: draft.value.codes,
+    despite,
   })
   if (!done) return
   const whom = done.noContact ? ' Nobody wrote down how to reach them: do it in the Store, for the day packs must come back.' : ''
@@ -74,9 +76,10 @@ watch(() => props.lots, load)
         label="Customer"
         :error-messages="errorAt('customer') ?? errorAt('packCodes')"
       />
-      <VBtn color="primary" :loading="saving" @click="sendOut">Send {{ draft.codes.length }} packs</VBtn>
+      <VBtn color="primary" :loading="saving" @click="sendOut()">Send {{ draft.codes.length }} packs</VBtn>
     </div>
     <SaveProblem :message="message" />
+    <WhyAgainst :problem="refused" :saving="saving" @why="sendOut" />
     <p class="small soft">Lots: <LotCode v-for="lot in lots" :key="lot.code" :code="lot.code" class="mr-2" /></p>
   </section>
 </template>

@@ -13,6 +13,7 @@ import PickOne from '~/components/steps/PickOne.vue'
 import PieceChips from '~/components/steps/PieceChips.vue'
 import ToldLate from '~/components/steps/ToldLate.vue'
 import type { ToldWhen } from '~/components/steps/press'
+import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import CheckAsk from '~/components/common/CheckAsk.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -91,7 +92,10 @@ function add(): void {
   draft.value.packs.push({ kind: draft.value.kind, weight: draft.value.entry.trim() })
   draft.value.entry = ''
 }
-async function record(unchecked = false): Promise<void> {
+const asked = ref({ unchecked: false, despite: null as string | null })
+/** What was answered stands for the next try. */
+async function record(answer: Partial<typeof asked.value> = {}): Promise<void> {
+  Object.assign(asked.value, answer)
   const done = await save(`/api/lots/${props.lot.code}/slicing`, {
     readyWeight: draft.value.ready.trim() ? draft.value.ready : null,
     pieces: pieces.value,
@@ -99,13 +103,14 @@ async function record(unchecked = false): Promise<void> {
     packedOn: localDay(happenedMs(when.value?.at.when ?? { told: 'now' }, nowMs.value) ?? nowMs.value, session.zone),
     ...when.value?.at,
     scaleId: draft.value.scaleId,
-    unchecked,
+    ...asked.value,
     packs: draft.value.packs,
     offcuts: offcutsTyped.value,
   })
   if (!done) return
   clear()
   when.value = null
+  asked.value = { unchecked: false, despite: null }
   recorded(
     done.packCodes.length
       ? `${done.packCodes.length} packs: ${done.packCodes[0]} to ${done.packCodes.at(-1)}.`
@@ -173,7 +178,8 @@ async function record(unchecked = false): Promise<void> {
       <ToldLate v-model="when" :now-ms="nowMs" label="Sliced earlier?" />
       <CheckAsk asked="before_slicing" :place-id="null" @checked="forget" />
       <SaveProblem :message="message" />
-      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record(true)">Without the check</VBtn>
+      <WhyAgainst :problem="problem" :saving="saving" @why="record({ despite: $event })" />
+      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record({ unchecked: true })">Without the check</VBtn>
       <div>
         <VBtn color="primary" size="large" :loading="saving" @click="record()">
           {{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KILL_FROM_C } from '#core/rules/guideline'
 import { HEAT_FROM_C } from '#core/rules/house'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { navigateTo } from '#imports'
 import type { LotSummary } from '#shared/contracts/lots'
 import { piecesWords } from '#shared/messages/pieces'
@@ -9,6 +9,7 @@ import type { PlaceView } from '#shared/contracts/places'
 import { parseTemperature } from '#core/units/parse-temperature'
 import { runInput } from '#shared/contracts/smoke'
 import CheckAsk from '~/components/common/CheckAsk.vue'
+import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
@@ -60,16 +61,20 @@ const toggle = (id: number) => {
     ? draft.value.pieceIds.filter(other => other !== id)
     : [...draft.value.pieceIds, id]
 }
-async function start(unchecked = false): Promise<void> {
+const asked = ref({ unchecked: false, despite: null as string | null })
+/** What was answered stands for the next try. */
+async function start(answer: Partial<typeof asked.value> = {}): Promise<void> {
+  Object.assign(asked.value, answer)
   const made = await save('/api/runs', {
     smoker: draft.value.smoker,
     pieceIds: draft.value.pieceIds,
     targetCore: { typed: draft.value.target, unit: as.value.temperature },
     coreThermometerId: draft.value.core,
     chamberThermometerId: draft.value.chamber,
-    unchecked,
+    ...asked.value,
   })
   if (!made) return
+  asked.value = { unchecked: false, despite: null }
   clear()
   recorded(`${made.code} is in the smoke.`, made.eventId, () => navigateTo('/smokehouse') as Promise<unknown>)
   await navigateTo(`/runs/${made.code}`)
@@ -139,9 +144,10 @@ async function start(unchecked = false): Promise<void> {
     <p v-if="errorAt('pieceIds')" class="caution grave" role="alert">{{ errorAt('pieceIds') }}</p>
     <CheckAsk asked="before_heat" :place-id="placeId" @checked="forget" />
     <SaveProblem :message="message" />
+    <WhyAgainst :problem="problem" :saving="saving" @why="start({ despite: $event })" />
     <div class="row">
       <VBtn type="submit" color="primary" :loading="saving">Into the smoke</VBtn>
-      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="start(true)">Without the check</VBtn>
+      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="start({ unchecked: true })">Without the check</VBtn>
     </div>
   </form>
 </template>

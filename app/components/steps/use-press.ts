@@ -88,6 +88,12 @@ export function usePress() {
     press: (lots: PressLot[], steps: ToldStep[], words: string, when: ToldWhen = { when: { told: 'now' } }) =>
       send({ lots, words, body: { steps, lots: lots.map(({ code, pieces }) => ({ code, pieces })), ...when } }),
     insistWords: computed(() => askedBack.value?.words ?? null),
+    problem,
+    /** Against a plan: done all the same, with the reason. */
+    because: (despite: string) => {
+      const sent = last.value
+      return sent ? send({ ...sent, body: { ...sent.body, despite } }) : Promise.resolve(null)
+    },
     insist: () => {
       const [asked, sent] = [askedBack.value, last.value]
       return asked && sent ? send({ ...sent, body: asked.body }) : Promise.resolve(null)

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import type { Task } from '#core/today/task'
 import type { LotSummary } from '#shared/contracts/lots'
+import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { usePress } from '~/components/steps/use-press'
@@ -18,7 +19,7 @@ const props = defineProps<{ task: Task; detail: string; lot: LotSummary | undefi
 const floor = useFloor()
 const session = useSession()
 const { as, clock } = useNotation()
-const { press: send, insist, insistWords, saving, message } = usePress()
+const { press: send, insist, insistWords, because, problem, saving, message } = usePress()
 const why = computed(() => (props.task.because ? whyWords(props.task.because, as.value) : ''))
 const late = computed(() => {
   if (props.task.byMs !== null) return `late, by ${clock(props.task.byMs)}`
@@ -30,6 +31,7 @@ async function done(): Promise<void> {
   const all = lot.pieces.map(piece => piece.id)
   floor.apply((await send([{ code: lot.code, pieces: task.pieces ? [...task.pieces] : null, all }], press.steps, press.words)) ?? [])
 }
+const goAgainst = async (reason: string) => floor.apply((await because(reason)) ?? [])
 const goOn = async () => floor.apply((await insist()) ?? [])
 </script>
 
@@ -56,6 +58,7 @@ const goOn = async () => floor.apply((await insist()) ?? [])
     </VBtn>
     <div v-if="message" class="said">
       <SaveProblem :message="message" />
+      <WhyAgainst :problem="problem" :saving="saving" @why="goAgainst" />
       <VBtn v-if="insistWords" variant="outlined" :loading="saving" @click="goOn">{{ insistWords }}</VBtn>
     </div>
   </div>

@@ -1,7 +1,8 @@
 import { groupBy } from '#core/lists/group-by'
 import { lyingIn } from '#core/places/daily'
+import { isBench } from '#core/places/place-kind'
 import { placeVerdict } from '#core/places/place-verdict'
-import { FULL_DISK_BYTES, LOW_DISK_BYTES } from '#core/rules/house'
+import { BENCH_CHECKS, FULL_DISK_BYTES, LOW_DISK_BYTES } from '#core/rules/house'
 import { formatTemperature, type Notation } from '#core/units/format'
 import { formatSpan } from '#core/units/format-span'
 import type { Milliseconds } from '#core/units/quantities'
@@ -110,6 +111,16 @@ const warmPlaces = ({ places, lots }: ShopAsSeen, as: Notation, zone: string): C
     ]
   })
 
+/** Out on a counter or a table for too long: said before it is held. */
+const lyingOut = ({ places, lots, nowMs }: ShopAsSeen): Concern[] =>
+  places
+    .filter(place => isBench({ kind: place.kind, can: place.uses }))
+    .flatMap(place =>
+      lots
+        .filter(lot => lyingIn(place.id, lot.pieces).some(piece => nowMs - (piece.sinceMs ?? nowMs) > BENCH_CHECKS.warnMs))
+        .map((lot): Concern => ({ tone: 'act', mark: 'lies out', code: lot.code, words: `${place.name}: back into the cold` })),
+    )
+
 /** Twine by twine: pieces with a plan of their own miss turns of their own. */
 const missedTurns = (lots: readonly LotSummary[], nowMs: Milliseconds): Concern[] =>
   lots
@@ -149,6 +160,7 @@ export function notRight(shop: ShopAsSeen, as: Notation, zone: string): ConcernK
     ...contradicting(shop.lots),
     ...disk(shop.freeBytes),
     ...warmPlaces(shop, as, zone),
+    ...lyingOut(shop),
     ...missedTurns(shop.lots, shop.nowMs),
     ...unchecked(shop.instruments),
   ]

@@ -43,11 +43,11 @@ describe('a lot in the cure', () => {
     shop.nowMs = before
   })
   it('is turned no more once it is out; what was refused left nothing behind', async () => {
-    expect((await shop.press(ctx => endCure(ctx, code))).ok).toBe(true)
+    expect((await shop.press(ctx => endCure(ctx, code, 'as this test has it'))).ok).toBe(true)
     shop.nowMs += SAME_TURN_MS
     const [turns, records] = [await shop.tables.steps.count({ lotId, kind: 'turn' }), await shop.tables.events.count()]
     expect(await turn()).toMatchObject({ code: 'cure_over', params: { code } })
-    expect(await shop.press(ctx => endCure(ctx, code))).toMatchObject({ code: 'cure_over' })
+    expect(await shop.press(ctx => endCure(ctx, code, 'as this test has it'))).toMatchObject({ code: 'cure_over' })
     expect(await shop.press(ctx => turnLot(ctx, 'L-9999'))).toMatchObject({ code: 'no_such_lot' })
     expect([await shop.tables.steps.count({ lotId, kind: 'turn' }), await shop.tables.events.count()]).toEqual([turns, records])
   })

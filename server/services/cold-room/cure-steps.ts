@@ -42,7 +42,7 @@ export async function drainLot(ctx: WriteContext, code: string): Promise<Answer<
 }
 
 /** Out of the cure and rinsed: the day count stops, drying begins. */
-export async function endCure(ctx: WriteContext, code: string): Promise<Answer<object>> {
-  const told = await pressNow(ctx, code, { kind: 'out', rinses: null })
+export async function endCure(ctx: WriteContext, code: string, despite: string | null): Promise<Answer<object>> {
+  const told = await pressNow(ctx, code, { kind: 'out', rinses: null }, { despite })
   return told.ok ? { ok: true, value: {} } : told
 }

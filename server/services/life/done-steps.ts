@@ -1,4 +1,5 @@
 import type { FiguresOfStep, StepKind } from '#core/life/step'
+import { HEAT_FROM_C } from '#core/rules/house'
 import type { DoneStep } from '#core/plan/progress'
 import type { Milliseconds } from '#core/units/quantities'
 
@@ -31,9 +32,17 @@ export const doneSteps = (rows: readonly StepRow[], count: number): DoneStep[] =
 
 function saidOf(kind: StepKind, figures: unknown): Partial<DoneStep> {
   const said = <K extends StepKind>() => figures as FiguresOfStep[K]
+  const against = () => {
+    const { against: asks } = said<'slice'>()
+    return asks ? { against: asks } : {}
+  }
   switch (kind) {
     case 'out':
-      return { rinses: said<'out'>().rinses }
+      return { rinses: said<'out'>().rinses, ...against() }
+    case 'heat':
+      return { hot: said<'heat'>().targetC > HEAT_FROM_C, ...against() }
+    case 'slice':
+      return against()
     case 'fry_test':
       return { verdict: said<'fry_test'>().verdict }
     case 'dry':

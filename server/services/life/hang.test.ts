@@ -19,6 +19,7 @@ let weighedBefore: number
 let dryAt: number
 beforeAll(async () => {
   shop = await MemoryShop.open()
+  await shop.askNoReadings()
   const [lot] = await shop.tables.lots.find({ cureEndedAtMs: null, method: 'dry' }, { order: [['id', 'ASC']] })
   code = lot!.code
   lotId = lot!.id
@@ -39,7 +40,7 @@ beforeEach(() => {
 })
 type More = Record<string, unknown>
 const press = (step: More, pieces: number[] | null = null, more: More = {}) =>
-  shop.press(ctx => recordPress(ctx, pressInput.parse({ steps: [step], lots: [{ code, pieces }], when: { told: 'now' }, ...more })))
+  shop.press(ctx => recordPress(ctx, pressInput.parse({ steps: [step], lots: [{ code, pieces }], when: { told: 'now' }, despite: 'this test', ...more })))
 const told = async (step: More, pieces: number[] | null = null) => {
   const done = await press(step, pieces)
   if (!done.ok) throw new Error(`${done.code} ${JSON.stringify(done.params)}`)

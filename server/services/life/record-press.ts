@@ -21,6 +21,7 @@ import { scaleOf } from '../instruments/read-with'
 import { brief } from '../lots/lot-summaries'
 import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
+import { againstPlan, despiteOf, keptAgainst, reasonsOf } from '../plans/against-plan'
 import { judgeHeated } from '../smoke/judge-heated'
 import { cutUp, keepOffcuts } from './cut-up'
 import { knownFile } from '../files/keep-file'
@@ -116,6 +117,21 @@ async function refusePhotos({ tables }: WriteContext, { steps }: PressInput): Pr
   return null
 }
 
+/** Out before the days of its plan: asked, for each lot of the press. */
+const outAgainstPlan = async (
+  ctx: WriteContext,
+  { steps, lots, despite }: PressInput,
+  found: readonly { id: number; code: string }[],
+  atMs: Milliseconds,
+) =>
+  steps.some(step => step.kind === 'out')
+    ? await againstPlan(
+        ctx,
+        found.map(({ id, code }) => ({ id, pieces: lots.find(lot => lot.code === code)!.pieces })),
+        { deed: 'out', atMs, despite, path: ['lots', 0, 'pieces'] },
+      )
+    : { refused: null, against: new Map() }
+
 /**
  * One press of one to four steps, over one or more lots: all of it is recorded, as one record, or none. Each step is
  * held against everything that stands in its lot at its hour; the way in for whatever is told of a lot after its rub.
@@ -138,6 +154,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   if (!scales.ok) return scales
   const puts = hasPuts(input) ? await findPuts(ctx, input, scales.value, localDay(when.value, found.value[0]!.zone)) : null
   if (puts && !puts.ok) return puts
+  const asked = await outAgainstPlan(ctx, input, found.value, when.value)
+  if (asked.refused) return asked.refused
   const [standing, rows, users, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
     ctx.tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'greenG', ...PIECE_STATE], { lotId }, { order: [['number', 'ASC']] }),
@@ -154,10 +172,10 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     const i = input.lots.findIndex(named => named.code === lot.code)
     const mine = piecesOf.get(lot.id) ?? []
     const before = standing.get(lot.id) ?? []
-    const asked = input.lots[i]!.pieces
+    const named = input.lots[i]!.pieces
     const isCut = mine.some(piece => piece.parentId !== null)
-    const then = asked === null || isCut ? foldStanding(before).life : null
-    const wanted = asked === null ? piecesFor(then!, input.steps[0]!.kind, when.value) : isCut ? piecesThen(then!, asked, beganMs) : asked
+    const then = named === null || isCut ? foldStanding(before).life : null
+    const wanted = named === null ? piecesFor(then!, input.steps[0]!.kind, when.value) : isCut ? piecesThen(then!, named, beganMs) : named
     const pieces = mine.filter(piece => wanted.includes(piece.id))
     if (pieces.length < new Set(wanted).size) return refuse('no_such_piece', {}, ['lots', i, 'pieces'])
     const ids = pieces.map(piece => piece.id)
@@ -178,6 +196,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
         readabilityG: scales.value[n]?.readability ?? (putting?.lot.mixReadabilityG ?? lot.meatReadabilityG),
         application: putting?.applications[n],
       })
+      if (laid.kind === 'out') Object.assign(laid.figures, keptAgainst(asked.against, lot.id))
       const span = spanOf(step, when.value)
       const wanting = { kind: step.kind, pieces: some, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
       const hanging = await refuseHang(ctx, lot, step, { pieces: those, all: mine, standing: before })
@@ -204,7 +223,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
     if (judged && !judged.ok) return judged
     const stayed = moves ? await keepStayed(ctx, lot.id, laid.value.steps) : undefined
     lives.push({ lot, laid: laid.value, greens: greensOf(mine), pieces: ids, stayed, judgement: judged?.value })
-    const instead = asked?.some(id => !wanted.includes(id)) ? mine.filter(piece => asked.includes(piece.id)).map(pieceName) : null
+    const instead = named?.some(id => !wanted.includes(id)) ? mine.filter(piece => named.includes(piece.id)).map(pieceName) : null
     const stacks = stackNumbers(laid.value.life, mine)
     told.push(
       ...deeds.map(({ step: { kind }, pieces: some }, nth) => ({
@@ -230,7 +249,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       ...(moves ? { stayed: lives.flatMap(toldStayed) } : {}),
       ...(puts ? { nitrite: lives.flatMap(toldNitrite), names: namesOf(puts.value) } : {}),
     },
-    ...(input.lateReason === null ? {} : { reason: input.lateReason }),
+    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite)),
     steps: told.map(step => step.id),
   })
   for (const { lot, why, pieces } of doubts) await holdForHang(ctx, lot, why, pieces)

@@ -116,7 +116,7 @@ describe('a place that nobody reads', () => {
     expect(await held()).toMatchObject([{ pieces: pieces.slice(1) }])
   })
   it('nothing is asked of a shop whose clock has not begun', async () => {
-    await shop.store.transaction(async tables => tables.shops.update((await tables.shops.one({}))!.id, { placesFromMs: null }))
+    await shop.askNoReadings()
     hours(100)
     await look()
     expect(await held()).toEqual([])

@@ -20,6 +20,7 @@ let ids: number[]
 let run: string
 beforeAll(async () => {
   shop = await MemoryShop.open()
+  await shop.askNoReadings()
   const [lot] = await shop.tables.lots.find({ code: 'L-0010' })
   code = lot!.code
   lotId = lot!.id
@@ -30,7 +31,7 @@ const must = <T>(answer: { ok: boolean; code?: string; params?: unknown; value?:
   return answer.value as T
 }
 const view = async () => must(await lotView(shop.tables, code, shop.nowMs))
-const EMPTY = { readyWeight: null, packedOn: '2026-06-30', scaleId: null, unchecked: true, packs: [], offcuts: [] }
+const EMPTY = { readyWeight: null, packedOn: '2026-06-30', scaleId: null, unchecked: true, despite: 'this test', packs: [], offcuts: [] }
 const slice = (more: Record<string, unknown>) =>
   shop.press(ctx => recordSlicing(ctx, code, slicingInput.parse({ ...EMPTY, ...more })))
 const out = (pieces: number[]) =>
@@ -45,6 +46,7 @@ const SMOKE = {
   coreThermometerId: null,
   chamberThermometerId: null,
   unchecked: true,
+  despite: 'this test',
 }
 const packsOf = (...weights: string[]) => weights.map(weight => ({ kind: 'sliced', weight }))
 const grams = async (id: number, share: number) => `${((await shop.tables.pieces.one({ id }))!.greenG * share).toFixed(0)} g`

@@ -10,7 +10,8 @@ import { holdLot, refuseHeld } from '../holds/holds'
 import { refuseUnchecked } from '../checks/check-lists'
 import { laySteps } from '../life/lay-steps'
 import { refuseDay } from '../refuse-day'
-import { happenedOf, lateReasonOf, whenOf } from '../when-told'
+import { againstPlan, despiteOf, keptAgainst, reasonsOf } from '../plans/against-plan'
+import { happenedOf, whenOf } from '../when-told'
 import { refuseScale } from '../instruments/read-with'
 import { ruleSetById } from '../rules/rule-sets'
 import type { RowOf } from '../../db/table-spec'
@@ -91,6 +92,13 @@ export async function recordSlicing(
   if (warm) return warm
   const unchecked = await refuseUnchecked(ctx, { asked: 'before_slicing', placeId: null }, input.unchecked)
   if (unchecked) return unchecked
+  const asked = await againstPlan(ctx, [{ id: lot.id, pieces: ids }], {
+    deed: 'slice',
+    atMs: when.value,
+    despite: input.despite,
+    path: ['pieces'],
+  })
+  if (asked.refused) return asked.refused
   const noScale = await refuseScale(ctx.tables, input.scaleId, ['scaleId'])
   if (noScale) return noScale
   const isFirst = ids.every(id => !sliced.has(id))
@@ -111,7 +119,7 @@ export async function recordSlicing(
     {
       kind: 'slice',
       pieces: ids,
-      figures: input.all ? { all: true } : {},
+      figures: { ...(input.all ? { all: true } : {}), ...keptAgainst(asked.against, lot.id) },
       ...(when.value < ctx.nowMs ? { fromMs: when.value, lateReason: input.lateReason } : {}),
     },
   ])
@@ -160,7 +168,7 @@ export async function recordSlicing(
       pieces: meant.length < all.length ? meant.map(pieceName) : null,
       ...happenedOf(ctx, when.value),
     },
-    ...lateReasonOf(input),
+    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite)),
     steps: laid.value.ids,
   })
   const onScale = new Set([...sliced, ...ids])

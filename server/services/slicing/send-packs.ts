@@ -8,27 +8,25 @@ import { refuseHeld } from '../holds/holds'
 import { refuseResidual } from '../lots/after-rub'
 import { refuseDay } from '../refuse-day'
 import { shopView } from '../office/office'
+import { againstPlan, despiteOf, reasonsOf } from '../plans/against-plan'
 import { partyNamed } from '../store/parties'
 
 /**
- * A pack goes where its own pieces go: one of a piece that is held or was destroyed stays, its sound neighbour does not. One
- * from before slicings named their pieces goes by its lot.
+ * The pieces that packs are of, by lot and sitting: a pack goes where its own pieces go, one of a piece that is held or was
+ * destroyed stays, its sound neighbour does not. One from before slicings named their pieces goes by its lot: null.
  */
-async function refuseHeldPacks(
-  ctx: WriteContext,
-  lots: readonly { id: number; code: string }[],
-  packs: readonly { lotId: number; stepId: number | null }[],
-): Promise<Answer<null>> {
+async function piecesOfPacks({ tables }: WriteContext, packs: readonly Packed[]) {
   const stepIds = [...new Set(packs.flatMap(pack => pack.stepId ?? []))]
-  const steps = await ctx.tables.steps.pick(['pieces'], { id: stepIds }, { withVoided: true })
+  const steps = await tables.steps.pick(['pieces'], { id: stepIds }, { withVoided: true })
   const piecesOf = new Map(steps.map(step => [step.id, step.pieces]))
-  for (const [stepId, some] of groupBy(packs, pack => pack.stepId)) {
-    const theirs = new Set(some.map(pack => pack.lotId))
-    const pieces = stepId === null ? null : (piecesOf.get(stepId) ?? null)
-    const held = await refuseHeld(ctx, lots.filter(lot => theirs.has(lot.id)), pieces)
-    if (!held.ok) return held
-  }
-  return { ok: true, value: null }
+  return [...groupBy(packs, pack => `${pack.lotId} ${pack.stepId}`).values()].map(([pack]) => ({
+    id: pack!.lotId,
+    pieces: pack!.stepId === null ? null : (piecesOf.get(pack!.stepId) ?? null),
+  }))
+}
+interface Packed {
+  lotId: number
+  stepId: number | null
 }
 
 /**
@@ -52,8 +50,18 @@ export async function sendPacks(
   const wrongDay = refuseDay(ctx, input.sentOn, { code: newest.code, day: newest.packedOn }, ['sentOn'])
   if (wrongDay) return wrongDay
   const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
-  const held = await refuseHeldPacks(ctx, lots, packs)
-  if (!held.ok) return { ...held, path: ['packCodes'] }
+  const theirs = await piecesOfPacks(ctx, packs)
+  for (const { id, pieces } of theirs) {
+    const held = await refuseHeld(ctx, lots.filter(lot => lot.id === id), pieces)
+    if (!held.ok) return { ...held, path: ['packCodes'] }
+  }
+  const asked = await againstPlan(ctx, theirs, {
+    deed: 'send',
+    atMs: ctx.nowMs,
+    despite: input.despite,
+    path: ['packCodes'],
+  })
+  if (asked.refused) return asked.refused
   const tested = await refuseResidual(ctx, lots)
   if (!tested.ok) return { ...tested, path: ['packCodes'] }
   const customerId = await partyNamed(ctx.tables, 'customer', input.customer)
@@ -69,6 +77,7 @@ export async function sendPacks(
     subjects: [...codes, ...lots.map(lot => lot.code)],
     typed: input,
     computed: { dispatchId },
+    ...reasonsOf(despiteOf(asked.against, input.despite)),
   })
   // Should they have to come back, somebody must be told.
   const party = (await ctx.tables.parties.one({ id: customerId }))!

@@ -15,6 +15,7 @@ import { refuseUnchecked } from '../checks/check-lists'
 import { endHeats, laySteps } from '../life/lay-steps'
 import { keepStayed } from '../lots/rejudge'
 import { offsetOf } from '../instruments/read-with'
+import { againstPlan, despiteOf, keptAgainst, reasonsOf } from '../plans/against-plan'
 import { checkRun, lotsOfRun } from './check-run'
 import { runLine } from './run-readings'
 
@@ -56,6 +57,12 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
   }
   const unchecked = await refuseUnchecked(ctx, { asked: 'before_heat', placeId: place.value.id }, input.unchecked)
   if (unchecked) return unchecked
+  const asked = await againstPlan(
+    ctx,
+    lots.map(lot => ({ id: lot.id, pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.id) })),
+    { deed: 'heat', atMs: ctx.nowMs, despite: input.despite, path: ['pieceIds'] },
+  )
+  if (asked.refused) return asked.refused
   const code = await nextCode(ctx.tables, 'run')
   const runId = await ctx.tables.runs.insert({
     code,
@@ -79,7 +86,7 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
         placeId: place.value.id,
         toMs: null,
         runId,
-        figures: { code, targetC: input.targetCore.tempC, back: true },
+        figures: { code, targetC: input.targetCore.tempC, back: true, ...keptAgainst(asked.against, lot.id) },
       },
     ])
     if (!laid.ok) return { ...laid, path: ['pieceIds'] }
@@ -90,6 +97,7 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     subjects: [code, ...lots.map(lot => lot.code)],
     typed: input,
     computed: { targetCoreC: input.targetCore.tempC, runId },
+    ...reasonsOf(despiteOf(asked.against, input.despite)),
     steps,
   })
   return { ok: true, value: { code } }

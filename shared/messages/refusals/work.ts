@@ -1,5 +1,6 @@
 import { upperFirst } from '#core/lists/upper-first'
-import type { Celsius, Fraction, Grams, Ppm } from '#core/units/quantities'
+import { formatSpan } from '#core/units/format-span'
+import type { Celsius, Fraction, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import type { Notation } from '#core/units/format'
 import type { HoldReason } from '../../contracts/holds'
@@ -188,6 +189,20 @@ export const WORK = {
     `This file is larger than ${p.mostBytes / 1e6} MB. Cut it to the hours of the smoke.`,
   csv_too_many: (p: { count: number; most: number }) =>
     `${p.count} readings are more than the ${said.count(p.most)} one run takes. Cut the file to the hours of the smoke.`,
+  against_plan: (p: {
+    early: string
+    day: number
+    fromDay: number
+    unheated: string
+    short: string
+    restedMs: Milliseconds
+    leastMs: Milliseconds
+  }) =>
+    `${[
+      p.early && `${p.early}: cure day ${p.day}, and its plan says out from day ${p.fromDay} on.`,
+      p.unheated && `${p.unheated}: never heated as its plan has it; raw it is no cooked bacon, and is not sold as such.`,
+      p.short && `${p.short}: rested ${formatSpan(p.restedMs)} where its plan has at least ${formatSpan(p.leastMs)}.`,
+    ].filter(Boolean).join(' ')} Nothing was recorded. If it is meant so, say why: that stands in the book with it.`,
   not_cold_place: (p: { place: string }) =>
     `Nothing cures in ${p.place}: it is no cold place. Choose one that is, or let the Office say that meat lies cold in it.`,
   sent_stands: () =>

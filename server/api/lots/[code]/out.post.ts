@@ -1,9 +1,9 @@
 import { getRouterParam } from 'h3'
-import { emptyInput } from '#shared/contracts/lots'
+import { outInput } from '#shared/contracts/steps'
 import { writeRoute } from '../../../http/write-route'
 import { endCure } from '../../../services/cold-room/cure-steps'
 
 export default writeRoute({
-  contract: emptyInput,
-  write: (ctx, _input, event) => endCure(ctx, getRouterParam(event, 'code')!),
+  contract: outInput,
+  write: (ctx, input, event) => endCure(ctx, getRouterParam(event, 'code')!, input.despite),
 })

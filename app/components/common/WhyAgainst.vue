@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Problem } from '#shared/contracts/problem'
+
+/** It goes against its plan: why is it done all the same? The chip that answers is the one that records. */
+const props = defineProps<{ problem: Problem | null; saving: boolean }>()
+const emit = defineEmits<{ why: [reason: string] }>()
+const asked = computed(() => (props.problem?.code === 'against_plan' ? (props.problem.errors?.[0]?.params ?? {}) : null))
+const OFTEN = {
+  early: ['Stiff throughout', 'It is thin', 'The rub was told late'],
+  unheated: ['It is sold raw, and says so', 'It was heated elsewhere'],
+  short: ['It rested, nobody told', 'The plan is too long for it'],
+} as const
+const choices = computed(() =>
+  (Object.keys(OFTEN) as (keyof typeof OFTEN)[]).flatMap(kind => (asked.value?.[kind] ? OFTEN[kind] : [])),
+)
+const typing = ref(false)
+const reason = ref('')
+function typed(): void {
+  if (reason.value.trim().length >= 3) emit('why', reason.value.trim())
+}
+</script>
+
+<template>
+  <div v-if="asked" class="why" role="group" aria-label="Why against its plan?">
+    <VBtn
+      v-for="words in choices"
+      :key="words"
+      variant="outlined"
+      :disabled="saving"
+      @click="emit('why', words)"
+    >
+      {{ words }}
+    </VBtn>
+    <VBtn v-if="!typing" variant="outlined" :disabled="saving" @click="typing = true">Another reason…</VBtn>
+    <form v-else class="other" @submit.prevent="typed">
+      <VTextField v-model="reason" label="Why?" maxlength="500" autofocus hide-details />
+      <VBtn type="submit" color="primary" :disabled="reason.trim().length < 3" :loading="saving">Go on</VBtn>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.why {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+}
+.why .v-btn {
+  min-height: 56px;
+  padding: 0 0.4rem;
+}
+.why :deep(.v-btn__content) {
+  white-space: normal;
+  line-height: 1.15;
+}
+.other {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.4rem;
+}
+</style>
