@@ -1,6 +1,6 @@
 import { cureDay } from '../curing/cure-day'
 import { MS_PER_HOUR, type Milliseconds } from '../units/quantities'
-import { PLAN_ASKS, type PlanAskKind } from '../life/against'
+import { PLAN_ASKS } from '../life/against'
 import { isOf, type DueLot } from './due-lot'
 import { groupsOf } from './due'
 import { endDays } from './end-days'
@@ -74,7 +74,7 @@ interface Way {
 /** Heats that were not, and rests that were too short, before what the deed carries out. */
 function skippedOf({ then }: Plan, deed: PlanDeed, { outAtMs, did, atMs }: Way): Asked[] {
   const p = progressOf(then, outAtMs, did)
-  const goal = deed === 'heat' ? then.findIndex((item, i) => i >= p.at && item.kind === 'heat') : then.findIndex(item => item.kind === 'slice')
+  const goal = then.findIndex((item, i) => (deed === 'heat' ? i >= p.at && item.kind === 'heat' : item.kind === 'slice'))
   const upTo = goal < 0 ? (deed === 'heat' ? nextTold(then, p.at) : then.length) : goal
   const heats = did.filter(step => step.kind === 'heat')
   const planned = then.slice(0, upTo).flatMap(item => (item.kind === 'heat' ? [item.how] : []))

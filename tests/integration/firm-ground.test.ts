@@ -99,7 +99,12 @@ describe('packs', () => {
     const { holds } = await lotOf(code)
     await must(owner.post(`/api/holds/${holds[0].id}/disposition`, { disposition: 'destroy', text: 'spoilt' }))
     expect(await send([bad])).toMatchObject({ body: { code: 'lot_destroyed' } })
+    const unsent = async () => ((await must(maker.get('/api/packs/unsent'))) as { code: string }[]).map(pack => pack.code)
+    // What was destroyed waits for nobody.
+    expect(await unsent()).toContain(good)
+    expect(await unsent()).not.toContain(bad)
     await must(send([good]))
+    expect(await lotOf(code)).toMatchObject({ unsent: 0 })
   })
   it('are packed and sent between the rub and today', async () => {
     const { code } = await lotOut(room)
@@ -164,5 +169,98 @@ describe('the thread of a delivery', () => {
     if (ofMeat.outline) expect(ofDelivery.outline.packs).toEqual(ofMeat.outline.packs)
     else expect(kinds(ofDelivery)).toEqual(kinds(ofMeat))
     expect(JSON.stringify(ofDelivery)).toContain(to)
+  })
+})
+
+describe('what goes against a plan', () => {
+  const heat = (pieceIds: number[], more: Record<string, unknown> = {}) =>
+    maker.post('/api/runs', {
+      smoker: 'Smoker',
+      pieceIds,
+      targetCore: celsius('63'),
+      coreThermometerId: null,
+      chamberThermometerId: null,
+      ...more,
+    })
+  const then = [
+    { kind: 'rest', how: 'open', hours: { from: 12, to: 24 } },
+    { kind: 'heat', how: 'hot', sessions: 1, hours: null },
+    { kind: 'slice' },
+  ]
+  const rhythm = [{ fromDay: 0, everyDays: 1, how: 'turned' }]
+  const cure = { rhythm, firstFace: null, stacked: false, pourOffEveryDays: null, looks: [], adds: [] }
+  const plan = { cure, end: { by: 'days', fromDay: 7, toDay: 14, from: 'first_salt' }, then }
+  const why = { despite: 'thin, and stiff throughout' }
+
+  it('is asked at the end of the cure, at the heat, the table and the door, once each, and printed', async () => {
+    maker.saysWhy = false
+    try {
+      const { code, ids } = await lotIn(room, { plan })
+      const out = press(code, null, { kind: 'out', rinses: 1 })
+      const early = await maker.post('/api/steps', out)
+      expect(early).toMatchObject({
+        status: 422,
+        body: { code: 'against_plan', errors: [{ params: { early: code, day: 0, fromDay: 7 } }] },
+      })
+      expect(early.body.detail).toContain('cure day 0')
+      expect((await lotOf(code)).cureEndedAtMs).toBeNull()
+      await must(maker.post('/api/steps', { ...out, ...why }))
+      expect((await lotOf(code)).events.at(-1)).toMatchObject({ kind: 'step', reason: why.despite })
+      const short = await heat([ids[0]!])
+      expect(short).toMatchObject({ body: { code: 'against_plan', errors: [{ params: { early: '', short: code, restedMs: 0 } }] } })
+      const table = slicing({ packs: ['200 g'], pieces: [ids[1]!], ready: '480 g' })
+      const raw = await maker.post(`/api/lots/${code}/slicing`, table)
+      expect(raw).toMatchObject({ body: { code: 'against_plan', errors: [{ params: { early: '', unheated: code, short: code } }] } })
+      const { packCodes } = await must(maker.post(`/api/lots/${code}/slicing`, { ...table, ...why }))
+      expect((await lotOf(code)).events.at(-1)).toMatchObject({ kind: 'sliced', reason: why.despite })
+      // It was answered at the table: nobody is asked again at the door.
+      await must(send(packCodes))
+    }
+    finally {
+      maker.saysWhy = true
+    }
+  })
+  it('is asked at the door of packs from before anybody asked', async () => {
+    const { code, packs } = await packed(room)
+    await shop.sql(
+      'UPDATE steps SET figures = JSON_REMOVE(figures, \'$.against\') WHERE lot_id = (SELECT id FROM lots WHERE code = ?)',
+      [code],
+    )
+    maker.saysWhy = false
+    try {
+      expect(await send(packs)).toMatchObject({ body: { code: 'against_plan', errors: [{ params: { early: code, unheated: '' } }] } })
+      await must(send(packs, why))
+    }
+    finally {
+      maker.saysWhy = true
+    }
+  })
+})
+
+describe('what is told late', () => {
+  const ago = (hours: number) => ({ when: { told: 'at', atMs: Date.now() - hours * 3_600_000, said: null } })
+  it('a rub and a slicing stand at their hour, and say how much later they were told', async () => {
+    const hours = 0.5
+    const { code } = await lotIn(room, ago(hours))
+    const lot = await lotOf(code)
+    expect(Date.now() - lot.rubbedAtMs).toBeGreaterThan(hours * 3_600_000 - 1000)
+    const [rubbed] = lot.events
+    expect(rubbed.computed.lateMs).toBeGreaterThan(hours * 3_600_000 - 60_000)
+    // Sliced before it was out cannot be.
+    await must(maker.post(`/api/lots/${code}/out`, {}))
+    expect(await maker.post(`/api/lots/${code}/slicing`, { ...slicing({ packs: ['200 g'] }), ...ago(0.2) })).toMatchObject({
+      body: { code: 'step_contradicts' },
+    })
+    expect(await maker.post(`/api/lots/${code}/slicing`, { ...slicing({ packs: ['200 g'] }), ...ago(-1) })).toMatchObject({
+      body: { code: 'not_yet_happened' },
+    })
+    await must(maker.post(`/api/lots/${code}/slicing`, { ...slicing({ packs: ['200 g'] }), when: { told: 'now' } }))
+  })
+  it('a rub lies on no day before its meat came in', async () => {
+    expect(await maker.post('/api/lots', smallRub(room.s, { ...ago(72), lateReason: 'the book was wet' }))).toMatchObject({
+      status: 422,
+      body: { code: 'day_before_rub', errors: [{ path: ['when', 'atMs'] }] },
+    })
+    expect(await maker.post('/api/lots', smallRub(room.s, ago(72)))).toMatchObject({ body: { code: 'late_reason_missing' } })
   })
 })

@@ -4,7 +4,7 @@ import { mdiClose } from '@mdi/js'
 import { useNotation } from '~/composables/use-notation'
 import { nextFlavour, type BenchDraft, type PieceDraft } from './bench-draft'
 import { readSides, sidesOf } from './read-draft'
-import { scoopWords, shareWords, sideWords } from './piece-words'
+import { saltScoopWords, scoopWords, shareWords, sideWords } from './piece-words'
 import type { Bench } from './use-bench'
 
 /** One piece: its green weight, its bag and flavour, and its share of the mix. */
@@ -18,6 +18,8 @@ const flavour = computed(() => piece.value.group ?? 'A')
 const share = computed(() => props.bench.shares.value[props.at])
 const scoop = computed(() => {
   const found = props.bench.scoops.value[props.at]
+  const salt = props.bench.saltScoops.value[props.at]
+  if (props.uneven && !found && salt !== undefined) return saltScoopWords(salt, as.value)
   return props.uneven && found ? scoopWords(found, props.bench.limits.value, as.value) : null
 })
 const sides = computed(() => share.value && sidesOf(share.value.mixG, readSides(draft.value)))

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { upperFirst } from '#core/lists/upper-first'
+import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
 import { useNotation } from '~/composables/use-notation'
-import type { BenchDraft } from './bench-draft'
+import { isSaltOnly, type BenchDraft } from './bench-draft'
 import PieceRow from './PieceRow.vue'
 import { piecesWords } from '#shared/messages/pieces'
 import { saltSpanWords } from './piece-words'
@@ -19,14 +21,17 @@ const leastSalt = computed(() => Math.min(...salts.value))
 const mostSalt = computed(() => Math.max(...salts.value))
 const NOTICEABLE = 0.002
 const differs = computed(() => salts.value.length > 0 && mostSalt.value - leastSalt.value > NOTICEABLE)
-const uneven = computed(() => draft.value.sharing === 'equal_scoops' && props.bench.scoops.value.length > 0)
-/** Salt of the lightest and the heaviest piece from equal scoops, as shares of each. */
+const uneven = computed(() => draft.value.sharing === 'equal_scoops' && props.bench.saltScoops.value.length > 1)
+const saltOnly = computed(() => isSaltOnly(draft.value))
+/** Pieces that equal parts of the salt would leave under what cures without nitrite. */
+const tooLittle = computed(() =>
+  saltOnly.value ? props.bench.saltScoops.value.flatMap((share, i) => (share < LEAST_SALT_ONLY_SHARE ? [i + 1] : [])) : [],
+)
+/** Salt of the heaviest and the lightest piece from equal scoops, as shares of each. */
 const saltSpan = computed(() => {
   const made = props.bench.made.value
-  const masses = props.bench.good.value.map(piece => piece.netG)
-  if (!made || masses.length < 2) return null
-  const scoopG = (made.totalSaltShare * made.greenWeightG) / masses.length
-  return { low: scoopG / Math.max(...masses), high: scoopG / Math.min(...masses), planned: made.totalSaltShare }
+  const shares = props.bench.saltScoops.value
+  return made && shares.length > 1 ? { low: Math.min(...shares), high: Math.max(...shares), planned: made.totalSaltShare } : null
 })
 function toggleBags(): void {
   inBags.value = !inBags.value
@@ -74,7 +79,7 @@ function toggleBags(): void {
     </p>
     <div class="row">
       <VBtnToggle
-        v-if="bench.scoops.value.length > 1"
+        v-if="bench.saltScoops.value.length > 1"
         v-model="draft.sharing"
         mandatory
         variant="outlined"
@@ -86,9 +91,13 @@ function toggleBags(): void {
       <VBtn variant="text" @click="toggleBags">{{ inBags ? 'No bags' : 'In bags' }}</VBtn>
     </div>
     <p v-if="uneven" class="caution">
-      This is what each piece would get from equal scoops: the light ones more curing salt
-      <strong>and more salt</strong>, the heavy ones less{{ saltSpan ? saltSpanWords(saltSpan, as) : '' }}. Share by
-      weight; the verdict below is for that.
+      This is what each piece would get from equal scoops: the light ones {{ saltOnly ? '' : 'more curing salt and ' }}<strong>more
+        salt</strong>, the heavy ones less{{ saltSpan ? saltSpanWords(saltSpan, as) : '' }}.
+      <strong v-if="tooLittle.length">
+        {{ upperFirst(piecesWords(tooLittle)) }} would have under {{ percent(LEAST_SALT_ONLY_SHARE, 1) }}: without nitrite that
+        is no cure.
+      </strong>
+      Share by weight; the verdict below is for that.
     </p>
     <ul v-if="inBags && bench.bags.value.length" class="bags">
       <li v-for="bag in bench.bags.value" :key="bag.number">

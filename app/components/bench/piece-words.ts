@@ -1,4 +1,5 @@
 import { formatIngredient, formatPercent, formatPpm, type Notation } from '#core/units/format'
+import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
 import type { Fraction, Ppm } from '#core/units/quantities'
 import type { Bench } from './use-bench'
 
@@ -25,6 +26,12 @@ export function scoopWords(scoop: Scoop, limits: { floorPpm: Ppm; maxPpm: Ppm } 
   const under = limits !== null && scoop.ppm < limits.floorPpm
   return { wrong: over || under, words: `${formatPpm(scoop.ppm, as)}${over ? ', over' : under ? ', under' : ''}` }
 }
+
+/** The same of salt alone: under 1.8 % of green weight it is no cure without nitrite. */
+export const saltScoopWords = (share: Fraction, as: Notation) => ({
+  wrong: share < LEAST_SALT_ONLY_SHARE,
+  words: `${formatPercent(share, as, 2)} salt${share < LEAST_SALT_ONLY_SHARE ? ', under' : ''}`,
+})
 
 export interface SaltSpan {
   low: Fraction

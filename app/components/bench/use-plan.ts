@@ -2,6 +2,7 @@ import { computed, type Ref } from 'vue'
 import { isWet } from '#core/cure/cure-method'
 import { formulate } from '#core/cure/formulate'
 import type { CureWeighed } from '#core/cure/cure-weighed'
+import { equalScoopsSalt } from '#core/cure/equal-scoops-salt'
 import { equalScoopsPpm } from '#core/cure/pieces-ppm'
 import { laterShare } from '#core/plan/later-share'
 import { MOST_LATER_SHARE } from '#core/rules/house'
@@ -69,6 +70,12 @@ export function usePlan(draft: Ref<BenchDraft>, view: Ref<BenchView | null>, cho
     const q = planQuestion.value
     return q?.agent && !isWet(draft.value.method) ? equalScoopsPpm({ ...q, agent: q.agent } satisfies CureWeighed) : []
   })
+  /** The same for salt, each piece's share of its green weight. */
+  const saltScoops = computed(() =>
+    made.value && !isWet(draft.value.method)
+      ? equalScoopsSalt(made.value.totalSaltShare * made.value.greenWeightG, good.value.map(piece => piece.netG))
+      : [],
+  )
   /** Bags with what goes into each; pieces without one stand alone. */
   const bags = computed(() => {
     const mixOf = made.value
@@ -84,6 +91,6 @@ export function usePlan(draft: Ref<BenchDraft>, view: Ref<BenchView | null>, cho
       mixG: pieces.value.reduce((sum, piece, i) => (piece.bag === number ? sum + (mixOf[i] ?? 0) : sum), 0),
     }))
   })
-  return { plan, made, shares, firstShare, lot, planned, scoops, bags }
+  return { plan, made, shares, firstShare, lot, planned, scoops, saltScoops, bags }
 }
 export type Plan = ReturnType<typeof usePlan>

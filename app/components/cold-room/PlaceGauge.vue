@@ -29,6 +29,8 @@ const { draft, clear } = useDraft(`fridge-${props.place.id}`, () => ({ typed: ''
 const { save, saving, errorAt, message } = useSave(placeReadingInput)
 const when = ref<{ at: ToldWhen; words: string } | null>(null)
 
+const isTyped = computed(() => draft.value.typed.trim() !== '' || draft.value.humidity.trim() !== '')
+
 type Warm = PlaceReadingView & { tempC: Celsius }
 const warmths = computed(() => props.place.readings.filter((one): one is Warm => one.tempC !== null))
 const last = computed(() => warmths.value.at(-1))
@@ -112,7 +114,7 @@ async function record(): Promise<void> {
       />
       <VBtn type="submit" variant="outlined" :loading="saving">Record</VBtn>
     </form>
-    <ToldLate v-if="session.mayWrite && (when || draft.typed.trim() || draft.humidity.trim())" v-model="when" class="wide" :now-ms="nowMs" />
+    <ToldLate v-if="session.mayWrite && (when || isTyped)" v-model="when" class="wide" :now-ms="nowMs" />
     <SaveProblem class="wide" :message="message" />
   </div>
 </template>

@@ -179,7 +179,14 @@ async function record(answer: Partial<typeof asked.value> = {}): Promise<void> {
       <CheckAsk asked="before_slicing" :place-id="null" @checked="forget" />
       <SaveProblem :message="message" />
       <WhyAgainst :problem="problem" :saving="saving" @why="record({ despite: $event })" />
-      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="record({ unchecked: true })">Without the check</VBtn>
+      <VBtn
+        v-if="problem?.code === 'not_checked'"
+        variant="outlined"
+        :loading="saving"
+        @click="record({ unchecked: true })"
+      >
+        Without the check
+      </VBtn>
       <div>
         <VBtn color="primary" size="large" :loading="saving" @click="record()">
           {{

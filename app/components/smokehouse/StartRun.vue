@@ -147,7 +147,14 @@ async function start(answer: Partial<typeof asked.value> = {}): Promise<void> {
     <WhyAgainst :problem="problem" :saving="saving" @why="start({ despite: $event })" />
     <div class="row">
       <VBtn type="submit" color="primary" :loading="saving">Into the smoke</VBtn>
-      <VBtn v-if="problem?.code === 'not_checked'" variant="outlined" :loading="saving" @click="start({ unchecked: true })">Without the check</VBtn>
+      <VBtn
+        v-if="problem?.code === 'not_checked'"
+        variant="outlined"
+        :loading="saving"
+        @click="start({ unchecked: true })"
+      >
+        Without the check
+      </VBtn>
     </div>
   </form>
 </template>

@@ -4,6 +4,7 @@ import { destroysLot } from '#core/lots/stops-lot'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
+import { lostPacks } from '../slicing/lost-packs'
 import { ingredientSums } from '../store/ingredient-sums'
 import { meatSums } from '../store/meat-sums'
 
@@ -73,12 +74,13 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const sliced = new Set(slices.flatMap(step => step.pieces))
   const there = groupBy(pieces.filter(piece => piece.goneAtMs === null), piece => piece.lotId)
   const treeOf = treesOf(pieces)
+  const lost = await lostPacks(tables, holds, treeOf)
   await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
     isFinishedLot({
       destroyed: holds.some(hold => hold.lotId === of && destroysLot(hold, treeOf(of))),
       heldOpen: holds.some(hold => hold.lotId === of && hold.disposition === null),
       packs: packs.get(of)?.count ?? 0,
-      unsent: unsent.get(of)?.count ?? 0,
+      unsent: (unsent.get(of)?.count ?? 0) - (lost.get(of)?.length ?? 0),
       readyG,
       unsliced: (there.get(of) ?? []).filter(piece => !sliced.has(piece.id)).length,
       allGone: !there.has(of),

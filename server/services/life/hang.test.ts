@@ -40,7 +40,12 @@ beforeEach(() => {
 })
 type More = Record<string, unknown>
 const press = (step: More, pieces: number[] | null = null, more: More = {}) =>
-  shop.press(ctx => recordPress(ctx, pressInput.parse({ steps: [step], lots: [{ code, pieces }], when: { told: 'now' }, despite: 'this test', ...more })))
+  shop.press(ctx =>
+    recordPress(
+      ctx,
+      pressInput.parse({ steps: [step], lots: [{ code, pieces }], when: { told: 'now' }, despite: 'this test', ...more }),
+    ),
+  )
 const told = async (step: More, pieces: number[] | null = null) => {
   const done = await press(step, pieces)
   if (!done.ok) throw new Error(`${done.code} ${JSON.stringify(done.params)}`)

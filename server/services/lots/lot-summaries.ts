@@ -14,6 +14,7 @@ import { lastFeelOf, turnsOf } from '../life/lot-now'
 import { lotPlans } from '../plans/lot-plans'
 import { PIECE_SHOWN, pieceView } from './piece-views'
 import { waitingForSecond } from './second-due'
+import { lostPacks } from '../slicing/lost-packs'
 import { heatsOfLots } from '../smoke/heats-of-lots'
 
 /** Of a lot's row, what its summary is made of. */
@@ -63,6 +64,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
   const second = groupBy(seconds, part => part.lotId)
   const { ofPiece, runs, heatsOf } = heated
   const treeOf = treesOf(pieces)
+  const lost = await lostPacks(tables, holds, treeOf)
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const fridgeName = new Map(fridges.map(fridge => [fridge.id, fridge.name]))
   const initials = new Map(users.map(user => [user.id, user.initials]))
@@ -132,7 +134,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
       unsliced: mine.filter(piece => piece.goneAtMs === null && !isSliced.has(piece.id)).length,
       packsG,
       packs: packed,
-      unsent: unsent.get(lot.id)?.count ?? 0,
+      unsent: (unsent.get(lot.id)?.count ?? 0) - (lost.get(lot.id)?.length ?? 0),
     }
   })
 }

@@ -43,7 +43,14 @@ export async function readPlace(
     kind: 'place_read',
     subjects: [...(place.code ? [place.code] : []), ...lots.map(lot => lot.code)],
     typed: { place: place.name, temperature: temperature?.typed ?? null, humidity: humidity?.typed ?? null },
-    computed: { readC: temperature?.tempC ?? null, readRh: humidity?.rh ?? null, ...reading, readingId, placeId, ...happenedOf(ctx, when.value) },
+    computed: {
+      readC: temperature?.tempC ?? null,
+      readRh: humidity?.rh ?? null,
+      ...reading,
+      readingId,
+      placeId,
+      ...happenedOf(ctx, when.value),
+    },
     ...lateReasonOf(input),
   })
   const held = reading.tempC !== null && (await judgePlaces(ctx, lots))

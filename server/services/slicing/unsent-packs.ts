@@ -1,8 +1,13 @@
 import type { UnsentPack } from '#shared/contracts/slicing'
 import type { Tables } from '../../db/database'
+import { treesOf } from '../../db/tables/which-pieces'
 import type { Answer } from '../context'
+import { lostPacks } from './lost-packs'
 
-/** The packs that are not with a customer, in the order of their codes. A lot with one is open, so that finished lots are not read. */
+/**
+ * The packs that are not with a customer and were not destroyed, in the order of their codes.
+ * A lot with one is open, so that finished lots are not read.
+ */
 export async function unsentPacks(tables: Tables): Promise<Answer<UnsentPack[]>> {
   const open = await tables.lots.pick(['code', 'cut'], { finishedAtMs: null })
   const lotOf = new Map(open.map(lot => [lot.id, lot]))
@@ -12,9 +17,12 @@ export async function unsentPacks(tables: Tables): Promise<Answer<UnsentPack[]>>
     { lotId, dispatchId: null },
     { order: [['id', 'ASC']] },
   )
+  const holds = await tables.holds.pick(['lotId', 'disposition', 'pieceIds'], { lotId, disposition: 'destroy' })
+  const gone = holds.length === 0 ? [] : await tables.pieces.pick(['lotId', 'parentId'], { lotId: holds.map(hold => hold.lotId!) })
+  const lost = new Set([...(await lostPacks(tables, holds, treesOf(gone))).values()].flat())
   return {
     ok: true,
-    value: packs.map(({ code, kind, netG, packedOn, lotId: of }) => {
+    value: packs.filter(pack => !lost.has(pack.id)).map(({ code, kind, netG, packedOn, lotId: of }) => {
       const { code: lot, cut } = lotOf.get(of)!
       return { code, lot, cut, kind, netG, packedOn }
     }),
