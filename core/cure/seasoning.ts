@@ -7,6 +7,9 @@ export interface Composition {
   sugarFraction: Fraction
   waterFraction: Fraction
 }
+/** Sugar of a lot of the store as a share of it: a plain sugar is all sugar, a syrup by its label. */
+export const sugarOf = ({ kind, sugarFraction }: { kind: string; sugarFraction: Fraction }): Fraction =>
+  kind === 'sugar' ? sugarFraction || 1 : sugarFraction
 export const PLAIN: Composition = { saltFraction: 0, sugarFraction: 0, waterFraction: 0 }
 
 export const AMOUNT_KINDS = ['percent', 'g_per_kg', 'g_per_piece'] as const

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { shareBySide, SIDES, USUAL_SIDES } from './share-by-side'
+import { isMostlyOnFat, shareBySide, SIDES, USUAL_SIDES } from './share-by-side'
 
 const mass = fc.double({ min: 0.1, max: 5000, noNaN: true })
 const share = fc.double({ min: 0.01, max: 1, noNaN: true })
@@ -19,3 +19,10 @@ it('usually six parts go on the flesh, three on the fat, one on the edges', () =
     fat: expect.closeTo(30, 9),
     edges: expect.closeTo(10, 9),
   }))
+it('lies mostly on fat where fat or rind takes more than the flesh, and on a jowl always', () => {
+  expect(isMostlyOnFat('belly', null)).toBe(false)
+  expect(isMostlyOnFat('belly', USUAL_SIDES)).toBe(false)
+  expect(isMostlyOnFat('belly', { flesh: 0.4, fat: 0.4, edges: 0.2 })).toBe(false)
+  expect(isMostlyOnFat('belly', { flesh: 0.4, fat: 0.41, edges: 0.19 })).toBe(true)
+  expect(isMostlyOnFat('jowl', USUAL_SIDES)).toBe(true)
+})

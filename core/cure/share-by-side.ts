@@ -1,3 +1,4 @@
+import type { Cut } from '../rules/cuts'
 import type { Fraction, Grams } from '../units/quantities'
 
 /** Faces of a piece that take cure: more on the flesh than on the fat or rind, edges too. */
@@ -17,3 +18,10 @@ export function shareBySide(massG: Grams, shares: SideShares): Record<(typeof SI
     edges: (massG * shares.edges) / total,
   }
 }
+
+/**
+ * Whether a mix lies mostly on fat or rind, which take almost none of it: what runs off then may be most of it. By the
+ * shares of the sides; jowl is fat all round, and counts as such whatever is said.
+ */
+export const isMostlyOnFat = (cut: Cut, sides: SideShares | null): boolean =>
+  cut === 'jowl' || (sides !== null && sides.fat > sides.flesh)

@@ -1,3 +1,4 @@
+import { BRINE_FULL_SHARE } from '../cure/formulate'
 import type { Fraction } from '../units/quantities'
 
 /** Osmotic coefficients of NaCl in water at 25 °C by molality (mol/kg). Hamer and Wu 1972, J. Phys. Chem. Ref. Data 1, 1047. */
@@ -23,15 +24,13 @@ export const waterPhaseSalt = (salt: number, water: number): Fraction => salt / 
  * counts as that. Straight lines between the coefficients. An estimate only: a meter's reading overrides it.
  */
 export function waterActivity(phaseSalt: Fraction): number {
-  const salt = Math.min(phaseSalt, FULL_BRINE)
+  const salt = Math.min(phaseSalt, BRINE_FULL_SHARE)
   const molal = Math.min(salt / (1 - salt) / SALT_KG_PER_MOL, OSMOTIC.at(-1)![0])
   const i = Math.max(1, OSMOTIC.findIndex(([at]) => at >= molal))
   const [[fromM, fromPhi], [toM, toPhi]] = [OSMOTIC[i - 1]!, OSMOTIC[i]!]
   const phi = fromPhi + ((toPhi - fromPhi) * (molal - fromM)) / (toM - fromM)
   return Math.exp(-2 * molal * phi * WATER_KG_PER_MOL)
 }
-/** Water holds no more salt. */
-const FULL_BRINE = 0.264
 
 /** The same after hanging: `salt` and `water` as shares of green weight, less water by what it lost, a share of green weight. */
 export const hungActivity = (salt: Fraction, water: Fraction, lost: Fraction): number =>

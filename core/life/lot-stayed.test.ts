@@ -25,6 +25,7 @@ const lot = (more: Partial<LotStayedQuestion> = {}) =>
   lotStayed({
     method: 'dry',
     cut: 'belly',
+    sides: null,
     rubbedAtMs: 0,
     waterG: 0,
     thicknessMm: 40,
@@ -54,6 +55,15 @@ describe('the least that stayed in a lot', () => {
     expect(rack).toBe(0)
     expect(bag).toBeCloseTo(150 * (1 - asLay(300)), 9)
     expect(bag).toBeGreaterThan(30)
+  })
+  it('of a mix that lay mostly on fat nothing is shown once liquid left, by the sides or by the cut', () => {
+    const drained = { steps: [rub, drain(40, [11], 20)] }
+    const sides = { flesh: 0.3, fat: 0.6, edges: 0.1 }
+    expect(lot({ ...drained, sides })).toMatchObject({ leastPpm: null, why: 'on_fat' })
+    expect(lot({ ...drained, cut: 'jowl' })).toMatchObject({ leastPpm: null, why: 'on_fat' })
+    expect(lot({ ...drained, sides: { flesh: 0.6, fat: 0.3, edges: 0.1 } }).leastPpm).toBeGreaterThan(0)
+    // Nothing ran off: it is where it was put.
+    expect(leasts(lot({ sides }))).toEqual([150, 150])
   })
   it('a bag loses of its own salt', () => {
     const [one, two] = leasts(lot({ steps: [rub, drain(40, [12], 20)] }))

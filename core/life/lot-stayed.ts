@@ -1,5 +1,6 @@
 import { isWet, type CureMethod } from '../cure/cure-method'
 import { leastInBrine } from '../cure/least-in-brine'
+import { isMostlyOnFat, type SideShares } from '../cure/share-by-side'
 import { shareByWeight } from '../cure/share-by-weight'
 import type { Cut } from '../rules/cuts'
 import { sumOf } from '../lists/sum-of'
@@ -28,6 +29,8 @@ export interface LotPut {
 export interface LotStayedQuestion extends SoakedLot {
   method: CureMethod
   cut: Cut
+  /** How the mix lies on the sides; null where nobody said. */
+  sides: SideShares | null
   rubbedAtMs: Milliseconds
   /** Of the brine; 0 for a dry cure. */
   waterG: Grams
@@ -81,7 +84,8 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
     ),
   }))
   const losses = boundedLosses(lossesOf(q.steps), weighingsOf(q), loads)
-  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat: false, thicknessMm: q.thicknessMm }), q.steps, q)
+  const mostlyOnFat = isMostlyOnFat(q.cut, q.sides)
+  return afterSoaks(leastStayed({ rubbedAtMs: q.rubbedAtMs, pieces, losses, mostlyOnFat, thicknessMm: q.thicknessMm }), q.steps, q)
 }
 
 const isOn = ({ pieces }: LotPut, pieceId: number): boolean => pieces === null || pieces.includes(pieceId)

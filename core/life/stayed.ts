@@ -57,7 +57,7 @@ export interface Stayed<Why extends string = NotShownWhy> {
 
 /**
  * The least nitrite that stayed with each piece, whatever liquid left, ppm as NaNO2. Each loss takes at most
- * `f x 0.264 x grams / salt on the pieces that lay in it, at its lowest` of their salt and nitrite, in order of time; f
+ * `f x 0.26395 x grams / salt on the pieces that lay in it, at its lowest` of their salt and nitrite, in order of time; f
  * is 1.25 over 24 h after the last application with no salt to be seen, 3 otherwise (film model, house); brine holds at
  * most 26.4 % salt. What lay with the meat until it was poured off takes no more than `lyingLoss`: the lower counts. Not
  * shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with it, and where the mix lay

@@ -155,6 +155,10 @@ export const UNREAD = {
 } as const
 /** On a counter or a table, in all: said, and held. As warm as a room until it is read. */
 export const BENCH_CHECKS = { unreadC: 20, warnMs: 2 * MS_PER_HOUR, holdMs: 4 * MS_PER_HOUR } as const
+/** Ready to slice, as a share of green weight, where a shop has no lots of its own to go by: through a hot smoke at its least. */
+export const USUAL_READY_SHARE: Fraction = 0.85
+/** A shop's usual yield is the middle of so many of its last lots of a cut. */
+export const YIELD_LOTS = 12
 /** Hung to dry by weight: warmer than its place should be by so much, unbroken, it is outside its plan; 13 °C where nobody said. */
 export const HANG_CHECKS = { usualC: 13, overC: 2, forMs: 12 * MS_PER_HOUR } as const
 /** Meat that is hung warmer than this is first dry enough by its estimated water activity. */
@@ -205,6 +209,8 @@ export const MOST_READINGS = 5000
 
 // Weights that do not add up, shares.
 
+/** A piece gives no more than so many times its green weight, whoever is sure of it: the wettest brine does not double it. */
+export const MOST_CUT_TIMES = 2
 /** Parts and offcuts of a piece weigh at most this over its green weight: what lies on it, or what a brine gave it. House. */
 export const CUT_OVER_DRY_SHARE = 0.1
 export const CUT_OVER_WET_SHARE = 0.5

@@ -23,6 +23,8 @@ export interface RuleRow {
   maxPpm: Ppm | null
   /** Least ingoing nitrite where this row has its own. */
   minPpm: Ppm | null
+  /** Days that the meat matures after its cure before it goes out; left out where the text asks for none. */
+  maturationDays?: number
   /** Named when it may be chosen instead of the general rows: "traditional dry-cured bacon". */
   choice: string | null
   note: string

@@ -21,6 +21,7 @@ const STATUS_OF_ACCESS: Record<keyof typeof ACCESS, 400 | 401 | 403 | 413 | 415 
   setup_closed: 403,
   setup_code_wrong: 403,
   file_too_large: 413,
+  files_much: 429,
   too_large: 413,
   not_json_type: 415,
   password_closed: 429,

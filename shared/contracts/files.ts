@@ -7,6 +7,8 @@ export const FILE_KINDS = {
 } as const
 export type FileMime = keyof typeof FILE_KINDS
 export const LARGEST_FILE_BYTES = 10_000_000
+/** All files of one person in 24 hours: some hundred photos. */
+export const MOST_FILE_BYTES_A_DAY = 300_000_000
 
 export interface FileView {
   id: number

@@ -59,6 +59,8 @@ export interface BenchView {
   places: PlaceBrief[]
   recipes: RecipeView[]
   cards: { code: string; atMs: Milliseconds }[]
+  /** By cut, what the shop's last lots weighed ready to slice, as a share of green weight. */
+  yields: Partial<Record<Cut, Fraction>>
   today: string
 }
 

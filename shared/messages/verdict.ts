@@ -1,5 +1,6 @@
 import { upperFirst } from '#core/lists/upper-first'
-import type { Grams, Ppm } from '#core/units/quantities'
+import { labNeeded } from '#core/rules/lab-needed'
+import type { Fraction, Grams, Ppm } from '#core/units/quantities'
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import {
@@ -118,6 +119,15 @@ export function doubtWords(j: Judgement, as: Notation): string {
   const each = j.pieces.length > 1 && Number.isFinite(widest) ? `; each piece ± ${formatPpm(widest, as)} or better` : ''
   return `At worst ${j.meaning === 'upper_bound' ? 'up to ' : least}${formatPpm(j.lot.highPpm, as)}; `
     + `± ${formatPpm(j.lot.expandedPpm, as)} (k = 2)${each}.`
+}
+
+/** That a laboratory will be needed before it goes out, and with how much nitrite not; empty where the finished weight will do. */
+export function labWords(j: Judgement, yieldShare: Fraction | null, as: Notation): string {
+  const needed = j.lot && labNeeded({ residual: j.residual, ppm: j.lot.ppm, highPpm: j.lot.highPpm, yieldShare })
+  if (!needed) return ''
+  const share = `${formatNumber(needed.yieldShare * 100, 0, as.decimal)} %`
+  return `At ${formatPpm(j.lot!.ppm, as)} and ${needed.isUsual ? 'your usual yield' : 'a yield'} of ${share} a laboratory will `
+    + `be needed before it goes out; at ${formatPpm(needed.underPpm, as)} not.`
 }
 
 /** The line under every verdict. */

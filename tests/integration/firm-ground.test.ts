@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../support/client'
-import { celsius } from '../support/goods'
+import { celsius, ingredient } from '../support/goods'
 import { must } from '../support/must'
 import { lotIn, lotOut, move, openRoom, packed, press, slicing, smallRub, type Room } from '../support/races/room'
 import { MAKER, openTestShop, OWNER, today, type TestShop } from '../support/shop'
@@ -85,6 +85,42 @@ describe('what is rubbed', () => {
     await must(turn('turned'))
     await must(turn('massaged'))
     expect(await turn('massaged')).toMatchObject({ body: { code: 'told_already' } })
+  })
+})
+
+describe('a rub with several sugars', () => {
+  it('takes the second beside the first, and counts what both bring', async () => {
+    const syrup = await must(maker.post('/api/ingredients', ingredient('sugar', {
+      name: 'maple syrup',
+      supplierLot: 'tree 4',
+      composition: { saltPercent: '0', sugarPercent: '67', waterPercent: '33', allergens: [] },
+    })))
+    const { code } = await lotIn(room, {
+      sugar: { lotCode: room.s.sugar, weighed: '3.3' },
+      seasonings: [{ lotCode: syrup.code, weighed: '10', per: 'percent', amount: '1', pieces: null }],
+    })
+    const lot = await lotOf(code)
+    const sugars = lot.ingredients.filter((one: { role: string }) => one.role === 'sugar')
+    expect(sugars.map((one: { code: string; weighedG: number }) => [one.code, one.weighedG])).toEqual([
+      [room.s.sugar, 3.3],
+      [syrup.code, 10],
+    ])
+    // The syrup's own 67 % count: of 1 % sugar on 1,000 g, 3.3 g are left for the plain one.
+    expect(sugars[0].plannedG).toBeCloseTo(10 - 6.7, 1)
+  })
+})
+
+describe('a cut of the knife', () => {
+  it('gives no more than twice the piece, however sure somebody is', async () => {
+    const { code, ids } = await lotIn(room)
+    const cut = (weight: string) => ({
+      kind: 'cut', whole: null, into: Array.from({ length: 12 }, () => ({ weight, tag: null })), offcuts: [], sure: true,
+    })
+    expect(await maker.post('/api/steps', press(code, [ids[0]!], cut('60 kg')))).toMatchObject({
+      status: 422,
+      body: { code: 'cut_impossible' },
+    })
+    await must(maker.post('/api/steps', press(code, [ids[0]!], cut('80 g'))))
   })
 })
 
@@ -262,5 +298,29 @@ describe('what is told late', () => {
       body: { code: 'day_before_rub', errors: [{ path: ['when', 'atMs'] }] },
     })
     expect(await maker.post('/api/lots', smallRub(room.s, ago(72)))).toMatchObject({ body: { code: 'late_reason_missing' } })
+  })
+})
+
+describe('a law that lets meat mature', () => {
+  it('keeps it in the shop for its days after the cure', async () => {
+    await must(owner.put('/api/office/rules-in-force', { ruleSetId: 'uk', targetPpm: '140', floorPpm: null, maxPpm: null }))
+    await must(owner.post('/api/office/rules', {
+      ruleSetId: 'uk', confirmedBy: 'Ada', confirmedOn: '2026-11-23', reference: 'folder',
+    }))
+    const { code } = await lotIn(room, {
+      choiceId: 'uk-traditional',
+      targets: { saltShare: '2.5', sugarShare: '1', saltBasis: 'total', nitritePpm: '140' },
+      agent: { lotCode: room.s.agent, weighed: '2.2' },
+    })
+    await must(maker.post(`/api/lots/${code}/out`, {}))
+    const { packCodes } = await must(maker.post(`/api/lots/${code}/slicing`, slicing({ packs: ['200 g'] })))
+    expect(await send(packCodes)).toMatchObject({ body: { code: 'not_matured', errors: [{ params: { code, days: 4 } }] } })
+    // As if it had been out for four days.
+    const days = (n: number) =>
+      shop.sql('UPDATE pieces SET out_at = out_at - INTERVAL ? HOUR WHERE lot_id = (SELECT id FROM lots WHERE code = ?)', [n * 24, code])
+    await days(3)
+    expect(await send(packCodes)).toMatchObject({ body: { code: 'not_matured' } })
+    await days(1)
+    expect((await send(packCodes)).body.code).not.toBe('not_matured')
   })
 })

@@ -58,5 +58,6 @@ export const VIEW: BenchView = {
   places: [{ id: 7, code: 'F-0007', name: 'Cold room', kind: 'cold_room', uses: ['cold', 'hang'], inUse: true }],
   recipes: [],
   cards: [],
+  yields: {},
   today: '2026-11-23',
 }

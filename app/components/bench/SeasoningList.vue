@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sugarOf } from '#core/cure/seasoning'
 import { MOST_SEASONINGS } from '#core/rules/house'
 import { computed } from 'vue'
 import { mdiClose } from '@mdi/js'
@@ -24,7 +25,7 @@ const GROUPS = [
   ...FLAVOURS.map(mark => ({ value: mark, title: `pieces marked ${mark}` })),
 ]
 const lots = computed(() =>
-  props.bench.lotsOf('spice').map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` })),
+  [...props.bench.lotsOf('spice'), ...props.bench.lotsOf('sugar')].map(lot => ({ value: lot.code, title: `${lot.code} ${lot.name}` })),
 )
 const lotOf = (code: string) => props.bench.ingredients.value.find(lot => lot.code === code)
 /** Planned grams by place in the draft; a seasoning without a lot is planned too. */
@@ -43,7 +44,8 @@ function choose(i: number, code: string): void {
 const brings = (code: string) => {
   const lot = lotOf(code)
   if (!lot) return ''
-  const { saltFraction, sugarFraction } = lot.composition
+  const { saltFraction } = lot.composition
+  const sugarFraction = sugarOf({ kind: lot.kind, sugarFraction: lot.composition.sugarFraction })
   return [
     saltFraction > 0 ? `${percent(saltFraction)} salt` : '',
     sugarFraction > 0 ? `${percent(sugarFraction)} sugar` : '',

@@ -8,7 +8,7 @@ const lotNamed = (name: string, lots: readonly IngredientView[], today: string):
   lots
     .filter(
       lot =>
-        lot.kind === 'spice'
+        (lot.kind === 'spice' || lot.kind === 'sugar')
         && lot.leftG > 0
         && lot.name.toLowerCase() === name.toLowerCase()
         && (lot.bestBefore === null || lot.bestBefore >= today),

@@ -1,7 +1,7 @@
 import type { Grams } from '#core/units/quantities'
 import { isWet } from '#core/cure/cure-method'
 import type { FormulateQuestion, Targets } from '#core/cure/formulate'
-import type { SeasoningWanted } from '#core/cure/seasoning'
+import { sugarOf, type SeasoningWanted } from '#core/cure/seasoning'
 import { shareBySide, type SideShares } from '#core/cure/share-by-side'
 import { parseDecimal } from '#core/units/parse-decimal'
 import { parsePercent } from '#core/units/parse-fraction'
@@ -64,7 +64,9 @@ export const readSeasonings = (draft: BenchDraft, ingredients: readonly Ingredie
       per: s.per,
       amount: amount.ok ? Math.max(0, amount.value) : 0,
       pieces: piecesOfGroup(draft.pieces, s.group),
-      composition: lot?.composition ?? { saltFraction: 0, sugarFraction: 0, waterFraction: 0 },
+      composition: lot
+        ? { ...lot.composition, sugarFraction: sugarOf({ kind: lot.kind, sugarFraction: lot.composition.sugarFraction }) }
+        : { saltFraction: 0, sugarFraction: 0, waterFraction: 0 },
     }
   })
 

@@ -168,7 +168,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       @choose="tellWhen"
       @close="close"
     />
-    <WhyAgainst :problem="problem" :saving="saving" @why="because" />
+    <WhyAgainst :problem="problem" :saving="saving" closes @why="because" @close="close" />
     <VBtn v-if="insistWords" color="primary" block :loading="saving" @click="insist">{{ insistWords }}</VBtn>
   </div>
 </template>

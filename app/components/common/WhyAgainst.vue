@@ -3,8 +3,8 @@ import { computed, ref } from 'vue'
 import type { Problem } from '#shared/contracts/problem'
 
 /** It goes against its plan: why is it done all the same? The chip that answers is the one that records. */
-const props = defineProps<{ problem: Problem | null; saving: boolean }>()
-const emit = defineEmits<{ why: [reason: string] }>()
+const props = defineProps<{ problem: Problem | null; saving: boolean; closes?: boolean }>()
+const emit = defineEmits<{ why: [reason: string]; close: [] }>()
 const asked = computed(() => (props.problem?.code === 'against_plan' ? (props.problem.errors?.[0]?.params ?? {}) : null))
 const OFTEN = {
   early: ['Stiff throughout', 'It is thin', 'The rub was told late'],
@@ -33,6 +33,7 @@ function typed(): void {
       {{ words }}
     </VBtn>
     <VBtn v-if="!typing" variant="outlined" :disabled="saving" @click="typing = true">Another reason…</VBtn>
+    <VBtn v-if="closes && !typing" variant="text" class="not" :disabled="saving" @click="emit('close')">Not yet, then</VBtn>
     <form v-else class="other" @submit.prevent="typed">
       <VTextField v-model="reason" label="Why?" maxlength="500" autofocus hide-details />
       <VBtn type="submit" color="primary" :disabled="reason.trim().length < 3" :loading="saving">Go on</VBtn>
@@ -53,6 +54,10 @@ function typed(): void {
 .why :deep(.v-btn__content) {
   white-space: normal;
   line-height: 1.15;
+}
+
+.not {
+  grid-column: 1 / -1;
 }
 .other {
   grid-column: 1 / -1;

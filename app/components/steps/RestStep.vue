@@ -59,8 +59,15 @@ function choose(id: string): void {
 </template>
 
 <style scoped>
+/* How it lies stands between the question and the places that answer it. */
+:deep(.choice) {
+  order: 1;
+}
 .how {
   grid-column: 1 / -1;
-  order: -1;
+  flex-wrap: wrap;
+}
+.how :deep(.v-btn) {
+  min-width: 5.6rem;
 }
 </style>

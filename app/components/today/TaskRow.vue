@@ -19,7 +19,7 @@ const props = defineProps<{ task: Task; detail: string; lot: LotSummary | undefi
 const floor = useFloor()
 const session = useSession()
 const { as, clock } = useNotation()
-const { press: send, insist, insistWords, because, problem, saving, message } = usePress()
+const { press: send, insist, insistWords, because, problem, forget, saving, message } = usePress()
 const why = computed(() => (props.task.because ? whyWords(props.task.because, as.value) : ''))
 const late = computed(() => {
   if (props.task.byMs !== null) return `late, by ${clock(props.task.byMs)}`
@@ -58,7 +58,7 @@ const goOn = async () => floor.apply((await insist()) ?? [])
     </VBtn>
     <div v-if="message" class="said">
       <SaveProblem :message="message" />
-      <WhyAgainst :problem="problem" :saving="saving" @why="goAgainst" />
+      <WhyAgainst :problem="problem" :saving="saving" closes @why="goAgainst" @close="forget" />
       <VBtn v-if="insistWords" variant="outlined" :loading="saving" @click="goOn">{{ insistWords }}</VBtn>
     </div>
   </div>

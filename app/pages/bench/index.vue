@@ -137,6 +137,7 @@ watch(
               :judgement="shown"
               :mix-readability-g="bench.mixScale.value.readabilityG"
               :about="weighed ? 'As weighed' : 'As planned'"
+              :yield-share="view.yields[draft.cut] ?? null"
             />
             <p v-if="planFault" class="caution grave" role="alert">{{ planFault }}</p>
           </section>

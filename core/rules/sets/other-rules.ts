@@ -41,6 +41,7 @@ export const UK_RULES: RuleSet = {
       maxPpm: 175,
       source: UK_TEXT,
       choice: 'traditional dry-cured bacon',
+      maturationDays: 4,
       note: 'Dry cure, then at least 4 days\' maturation.',
     }),
   ],

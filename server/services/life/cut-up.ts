@@ -1,7 +1,7 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import { greenShares } from '#core/life/divide'
 import { nextParts, pieceLabel } from '#core/life/parts'
-import { CUT_OVER_DRY_SHARE, CUT_OVER_WET_SHARE, UNACCOUNTED_SHARE } from '#core/rules/house'
+import { CUT_OVER_DRY_SHARE, CUT_OVER_WET_SHARE, MOST_CUT_TIMES, UNACCOUNTED_SHARE } from '#core/rules/house'
 import { sumOf } from '#core/lists/sum-of'
 import type { FiguresOfStep } from '#core/life/step'
 import type { Grams } from '#core/units/quantities'
@@ -15,6 +15,8 @@ type Piece = Pick<RowOf<typeof piecesTable>, 'id' | 'lotId' | 'number' | 'part' 
 
 /** Parts and offcuts that weigh more than the piece can, or less than it did: asked about, and taken where it was so. */
 function refuseCut(lot: { code: string; method: CureMethod }, piece: Piece, cut: CutInput, allG: Grams): Refusal | null {
+  const possibleG = piece.greenG * MOST_CUT_TIMES
+  if (allG > possibleG) return refuse('cut_impossible', { code: lot.code, allG, mostG: possibleG }, ['steps', 0, 'into'])
   if (cut.sure) return null
   const wholeG = cut.whole?.netG ?? null
   const mostG = wholeG === null

@@ -2,6 +2,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import { localDay } from '#core/calendar/local-day'
 import type { BenchView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/database'
+import { usualYields } from './usual-yields'
 import { openCards } from '../cards/cards'
 import { scaleViews } from '../instruments/marks'
 import { shopView } from '../office/office'
@@ -12,7 +13,7 @@ import { inStock } from '../store/store-view'
 
 /** All the Bench needs to work out a cure without asking again. */
 export async function benchView(tables: Tables, nowMs: Milliseconds): Promise<BenchView> {
-  const [shop, rules, store, scales, places, recipes, cards] = await Promise.all([
+  const [shop, rules, store, scales, places, recipes, cards, yields] = await Promise.all([
     shopView(tables),
     rulesInForce(tables),
     inStock(tables),
@@ -20,6 +21,7 @@ export async function benchView(tables: Tables, nowMs: Milliseconds): Promise<Be
     placeBriefs(tables),
     recipeViews(tables),
     openCards(tables),
+    usualYields(tables),
   ])
   return {
     shop,
@@ -30,6 +32,7 @@ export async function benchView(tables: Tables, nowMs: Milliseconds): Promise<Be
     places,
     recipes: recipes.filter(recipe => !recipe.retired),
     cards,
+    yields,
     today: localDay(nowMs, shop.zone),
   }
 }

@@ -115,9 +115,10 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
       lastFeel: lastFeelOf(done.filter(step => step.kind === 'look')),
       judgement: brief(lot.judgement),
       contradictions: lot.contradictions ?? 0,
-      openHolds: (of.holds.get(lot.id) ?? [])
-        .filter(hold => stopsLot(hold, tree))
-        .map(hold => hold.reason),
+      // Held twice for one reason, of two stretches, it says so once.
+      openHolds: [
+        ...new Set((of.holds.get(lot.id) ?? []).filter(hold => stopsLot(hold, tree)).map(hold => hold.reason)),
+      ],
       heldPieces: heldPieces(of.holds.get(lot.id) ?? [], tree),
       runs: runs
         .filter(run => runIds.has(run.id))

@@ -89,6 +89,7 @@ async function stayedOf(ctx: WriteContext, facts: LotFacts, known?: readonly Ste
   const stayed = lotStayed({
     method: lot.method,
     cut: lot.cut,
+    sides: lot.sides,
     rubbedAtMs: lot.rubbedAtMs,
     waterG: lot.waterG ?? 0,
     thicknessMm: lot.thicknessMm,

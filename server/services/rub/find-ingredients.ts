@@ -78,7 +78,9 @@ export async function findAsked(
     const lot = lots.find(one => one.code === lotCode)
     if (!lot) return refuse('no_such_ingredient', { code: lotCode }, at)
     const role = ROLE_OF_KIND[lot.kind]
-    if (wanted !== null && role !== wanted)
+    // Any number of sugars: the others are told beside the first, as seasonings are.
+    const fits = wanted === null || role === wanted || (seasoning !== null && role === 'sugar')
+    if (!fits)
       return refuse('wrong_ingredient', { code: lot.code, name: lot.name }, at)
     const refused = done ? null : refuseKind(lot, role, today, at)
     if (refused) return refused

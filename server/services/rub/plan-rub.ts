@@ -1,5 +1,5 @@
 import { formulate, type Formulation } from '#core/cure/formulate'
-import type { SeasoningWanted } from '#core/cure/seasoning'
+import { sugarOf, type SeasoningWanted } from '#core/cure/seasoning'
 import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
 import { refuse, refuseAt, type Answer } from '../context'
@@ -11,17 +11,22 @@ const seasoningsOf = (input: RubInput, parts: readonly IngredientPart[]): Season
   parts.flatMap((part) => {
     const wanted = part.seasoning === null ? null : input.seasonings[part.seasoning]!
     if (!wanted) return []
-    const { saltFraction, sugarFraction, waterFraction } = part.lot
+    const { saltFraction, waterFraction } = part.lot
     return [
       {
         key: part.lot.name,
         per: wanted.per,
         amount: wanted.amount,
         pieces: wanted.pieces?.map(number => number - 1) ?? null,
-        composition: { saltFraction, sugarFraction, waterFraction },
+        composition: { saltFraction, sugarFraction: sugarOf(part.lot), waterFraction },
       },
     ]
   })
+
+const sugarFractionOf = (parts: readonly IngredientPart[]): number => {
+  const sugar = parts.find(part => part.role === 'sugar' && part.seasoning === null)
+  return sugar ? sugarOf(sugar.lot) : 1
+}
 
 export const greenOf = (input: RubInput): number => input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
 
@@ -49,7 +54,7 @@ export function planRub(input: RubInput, { agent, mixScale, parts }: Checked): A
     targets: input.targets,
     readabilityG: mixScale.readability,
     fromAgentOnly: input.fromAgentOnly,
-    sugarFraction: parts.find(part => part.role === 'sugar')?.lot.sugarFraction || 1,
+    sugarFraction: sugarFractionOf(parts),
     seasonings: seasoningsOf(input, parts),
     ...(waterG > 0 ? { waterShare: waterG / greenG } : {}),
     ...(input.mostPickUp ? { pickUp: input.mostPickUp } : {}),

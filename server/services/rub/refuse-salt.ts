@@ -24,7 +24,7 @@ export function refuseSalt(
     agentSaltShare: agent?.saltFraction ?? 0,
     agentG: massOf(parts, 'agent'),
     saltG: massOf(parts, 'salt'),
-    seasonings: parts.filter(part => part.role === 'spice').map(part => part.weighedG),
+    seasonings: parts.filter(part => part.seasoning !== null).map(part => part.weighedG),
   })
   if (!question) return null
   const found = judgeSalt(question)

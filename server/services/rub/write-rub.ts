@@ -14,7 +14,8 @@ import type { IngredientPart } from './find-ingredients'
 
 const plannedG = (plan: Formulation, part: IngredientPart, share: Fraction): number => {
   const whole = { agent: plan.agentG, salt: plan.saltG, sugar: plan.sugarG }
-  return part.role === 'spice' ? plan.seasonings[part.seasoning!]!.massG : share * whole[part.role]
+  if (part.seasoning !== null) return plan.seasonings[part.seasoning]!.massG
+  return part.role === 'spice' ? 0 : share * whole[part.role]
 }
 
 /** The lot, its pieces and what went on them, and the record of it. A card is laid once. */

@@ -2,7 +2,12 @@ import { groupBy } from '#core/lists/group-by'
 import type { z } from 'zod'
 import type { dispatchInput } from '#shared/contracts/slicing'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type WriteContext } from '../context'
+import { maturationOf } from '#core/rules/maturation'
+import type { RowOf } from '../../db/table-spec'
+import type { lots as lotsTable } from '../../db/tables/lots'
+import { isLeaf } from '../../db/tables/which-pieces'
+import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { ruleSetById } from '../rules/rule-sets'
 import { lockRows } from '../lock-rows'
 import { refuseHeld } from '../holds/holds'
 import { refuseResidual } from '../lots/after-rub'
@@ -27,6 +32,26 @@ async function piecesOfPacks({ tables }: WriteContext, packs: readonly Packed[])
 interface Packed {
   lotId: number
   stepId: number | null
+}
+
+/** A maturation that the lot's row of law asks for is over for the pieces of each pack. */
+async function refuseUnmatured(
+  { tables, nowMs, zone }: WriteContext,
+  lots: readonly RowOf<typeof lotsTable>[],
+  theirs: Awaited<ReturnType<typeof piecesOfPacks>>,
+): Promise<Refusal | null> {
+  for (const lot of lots.filter(one => one.choiceId !== null)) {
+    // A verdict from before rows said so keeps its own copy: the set as it is now says it.
+    const rules = await ruleSetById(tables, lot.judgement.ruleSetId)
+    const rows = rules?.rows.filter(row => row.id === lot.choiceId) ?? []
+    if (rows.every(row => row.maturationDays === undefined)) continue
+    const pieces = await tables.pieces.pick(['outAtMs', 'goneWhy'], { lotId: lot.id })
+    const named = theirs.filter(one => one.id === lot.id).flatMap(one => one.pieces ?? pieces.filter(isLeaf).map(piece => piece.id))
+    const found = maturationOf(rows, pieces.filter(piece => named.includes(piece.id)).map(piece => piece.outAtMs))
+    if (found && (found.fromMs === null || nowMs < found.fromMs))
+      return refuse('not_matured', { code: lot.code, days: found.days, fromMs: found.fromMs ?? 0, zone, source: found.source })
+  }
+  return null
 }
 
 /**
@@ -62,6 +87,8 @@ export async function sendPacks(
     path: ['packCodes'],
   })
   if (asked.refused) return asked.refused
+  const unmatured = await refuseUnmatured(ctx, lots, theirs)
+  if (unmatured) return { ...unmatured, path: ['packCodes'] }
   const tested = await refuseResidual(ctx, lots)
   if (!tested.ok) return { ...tested, path: ['packCodes'] }
   const customerId = await partyNamed(ctx.tables, 'customer', input.customer)

@@ -1,6 +1,8 @@
 /** Who may come in, sign and send, and in what shape. */
 export const ACCESS = {
   file_too_large: (p: { bytes: number }) => `The file is larger than ${p.bytes / 1e6} MB. Take a smaller photo.`,
+  files_much: (p: { mostBytes: number }) =>
+    `You kept ${p.mostBytes / 1e6} MB of photos and papers within a day; the next are taken tomorrow. Those that were kept are safe.`,
   key_missing: () => 'The entry came without its key. Load the page again.',
   cross_site: () => 'This came from another site and was refused. Open the shop by its own address.',
   not_json: () => 'What was sent could not be read. Load the page again.',

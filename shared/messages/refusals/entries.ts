@@ -120,6 +120,9 @@ export const ENTRIES = {
   tag_twice: () => 'Two parts have the same tag. Give each its own.',
   part_weight: (p: { part: string }) =>
     `The weight of ${p.part} is that of its cut. Void the cut with a reason, and tell it again with the right weights.`,
+  cut_impossible: (p: { code: string; allG: Grams; mostG: Grams }, as: Notation) =>
+    `Parts and offcuts come to ${said.meat(p.allG, as)}, and ${p.code} cannot give more than ${said.meat(p.mostG, as)}. `
+    + 'Nothing was recorded; type the weights again.',
   cut_heavier: (p: { code: string; allG: Grams; mostG: Grams }, as: Notation) =>
     `Parts and offcuts come to ${said.meat(p.allG, as)}, more than the piece weighed (${p.code}: `
     + `${said.meat(p.mostG, as)}). Take off the tray and weigh again; if it is so, say that you are sure.`,
