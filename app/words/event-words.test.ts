@@ -187,6 +187,16 @@ const RECORDS: Record<EventKind, [typed: unknown, computed: unknown, words: stri
   card_laid: [{}, {}, 'Bench laid out.'],
   rules_chosen: [{ targetPpm: 110 }, { jurisdiction: 'Canada' }, 'Rule set in force: Canada; target 110 ppm.'],
   rules_written: [{ jurisdiction: 'Valley code', rows: [1, 2] }, {}, 'Own rule set written: Valley code, 2 rows.'],
+  pack_returned: [
+    { pack: 'P-0007', reason: 'bag open', place: 'Reach-in' },
+    { customer: 'Corner shop' },
+    'P-0007 came back from Corner shop: bag open. It lies in Reach-in.',
+  ],
+  return_decided: [
+    { pack: 'P-0007', disposition: 'destroy', text: 'smelled' },
+    {},
+    'Owner decided on P-0007, which came back: destroy.',
+  ],
   corrected: [
     {},
     { about: 'L-0001 / 2', from: '2.98 kg', to: '2.89 kg' },

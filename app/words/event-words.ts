@@ -45,6 +45,7 @@ const KIND_WORDS: Partial<Record<EventKind, string>> = {
   run_pulled: 'the pull',
   sliced: 'the slicing and its packs',
   sent: 'the sending',
+  pack_returned: 'the return',
   lot_rubbed: 'the rub',
   second_applied: 'the second application',
   weighed_after: 'the weighing',
@@ -194,6 +195,8 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   rules_chosen: (t, c, as) =>
     `Rule set in force: ${c.jurisdiction}; target ${formatPpm(t.targetPpm, as)}.`,
   rules_written: t => `Own rule set written: ${t.jurisdiction}, ${t.rows.length} rows.`,
+  pack_returned: (t, c) => `${t.pack} came back from ${c.customer}: ${t.reason}${t.place ? `. It lies in ${t.place}` : ''}.`,
+  return_decided: t => `Owner decided on ${t.pack}, which came back: ${t.disposition}.`,
   corrected: (_t, c) => `Corrected ${c.about}: “${c.from}” to “${c.to}”.`,
   voided: t => `Voided: ${KIND_WORDS[t.kind] ?? t.kind}.`,
   held: (_t, c, as) => `Held: ${holdWords(c.reason, as)}.`,

@@ -14,7 +14,10 @@ export const databaseOf = adminUrl => decodeURIComponent(new URL(adminUrl).pathn
  * A client program on the database of an address; the password goes by the environment, where `ps` does not show it.
  */
 function client(program, adminUrl, args) {
-  const { hostname, port, username, password } = new URL(adminUrl)
+  const { hostname, port, username, password, searchParams } = new URL(adminUrl)
+  // As the application asks for it, see server/db/tls.ts.
+  const tls = searchParams.get('tls')
+  const encrypted = tls === null ? [] : ['--ssl', '--ssl-verify-server-cert', ...(tls === 'system' ? [] : [`--ssl-ca=${tls}`])]
   const child = spawn(
     whereIs(program),
     [
@@ -22,6 +25,7 @@ function client(program, adminUrl, args) {
       `--host=${hostname}`,
       `--port=${port || 3306}`,
       '--protocol=tcp',
+      ...encrypted,
       `--user=${decodeURIComponent(username)}`,
       '--default-character-set=utf8mb4',
       '--max-allowed-packet=256M',

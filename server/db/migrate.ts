@@ -27,6 +27,7 @@ import * as parts from './migrations/2026-12-09-parts'
 import * as mouldPolicy from './migrations/2026-12-10-mould-policy'
 import * as contradictions from './migrations/2026-12-11-contradictions'
 import * as placesFrom from './migrations/2026-12-12-places-from'
+import * as packReturns from './migrations/2026-12-13-pack-returns'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -62,6 +63,7 @@ const MIGRATIONS: readonly Migration[] = [
   mouldPolicy,
   contradictions,
   placesFrom,
+  packReturns,
 ]
 
 /**

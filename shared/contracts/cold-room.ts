@@ -42,6 +42,8 @@ export interface FirstThings {
 /** What in the Store and the book waits for someone. */
 export interface StoreConcern {
   heldMeat: { code: string; reason: HoldReason }[]
+  /** Packs that came back, on which the owner did not decide; the lot whose page shows them. */
+  returned: { code: string; lot: string; reason: string }[]
   /** Curing salt that was to be counted by now. */
   countsDue: { code: string; name: string }[]
   /** How far the computer's clock lies behind the last record; null when it does not. */

@@ -34,6 +34,8 @@ export const EVENT_KINDS = [
   'run_pulled',
   'sliced',
   'sent',
+  'pack_returned',
+  'return_decided',
   'second_applied',
   'weighed_after',
   'lab_result',

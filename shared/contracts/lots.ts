@@ -23,6 +23,7 @@ import type { Judgement } from './judgement'
 import type { LotPlan } from './plans'
 import type { PlaceBrief } from './places'
 import type { RecipeView } from './recipes'
+import type { ReturnView } from './returns'
 import type { LabResultView } from './rub'
 import type { IngredientView, MeatView, MixRole } from './store'
 
@@ -285,6 +286,8 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     scale: InstrumentMark | null
     customer: string | null
     sentOn: string | null
+    /** Its last return; null: it never came back. */
+    returned: ReturnView | null
   }[]
   /** `atCut`: it came off when a piece was cut up. */
   offcuts: { kind: OffcutKind; massG: Grams; typed: string; atMs: Milliseconds; atCut: boolean }[]

@@ -12,6 +12,7 @@ import type { Judgement } from './judgement'
 import type { Plan } from '#core/plan/plan'
 import type { LotNotShownWhy } from '#core/life/lot-stayed'
 import type { StepKind } from '#core/life/step'
+import type { ReturnDecision } from './returns'
 import type { StepInput, ToldKind } from './steps'
 import type { MeatState } from './store'
 
@@ -302,6 +303,12 @@ export type RecordOf = OfEveryKind<{
     } & Happened
   }
   sent: { typed: { packCodes: readonly string[]; customer: string }; computed: { dispatchId: number } }
+  pack_returned: {
+    typed: { pack: string; reason: string; place: string | null }
+    computed: { returnId: number; packId: number; dispatchId: number; customer: string }
+    since: Happened
+  }
+  return_decided: { typed: { pack: string; disposition: ReturnDecision; text: string }; computed: { returnId: number } }
   corrected: { typed: object; computed: { what: string; about: string; from: string; to: string } }
   voided: { typed: { kind: EventKind }; computed: { recordedAtMs: Milliseconds } }
   /** With the figures that the reason rests on. */

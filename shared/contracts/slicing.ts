@@ -48,4 +48,6 @@ export interface UnsentPack {
   kind: string
   netG: Grams
   packedOn: string
+  /** It came back, and goes nowhere until the owner decides. */
+  cameBack: boolean
 }

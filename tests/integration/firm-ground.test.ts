@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { walkBook } from '../support/book'
 import type { Client } from '../support/client'
 import { celsius, ingredient } from '../support/goods'
 import { must } from '../support/must'
@@ -188,6 +189,61 @@ describe('packs', () => {
     const { code, packs } = await packed(room)
     const unsent = (await must(maker.get('/api/packs/unsent'))) as { code: string }[]
     expect(unsent.find(pack => pack.code === packs[0])).toMatchObject({ lot: code, cut: 'belly', packedOn: today() })
+  })
+})
+
+describe('a pack that comes back', () => {
+  const back = (code: string, more: Record<string, unknown> = {}) =>
+    maker.post(`/api/packs/${code}/return`, { reason: 'the bag was open', placeId: room.places.cold, ...more })
+  const unsent = async (code: string) =>
+    ((await must(maker.get('/api/packs/unsent'))) as { code: string; cameBack: boolean }[]).find(pack => pack.code === code)
+  const decide = (id: number, disposition: string) =>
+    owner.post(`/api/returns/${id}/decision`, { disposition, text: 'looked at it' })
+
+  it('waits for the owner, who lets it go out again; who had it stays on record', async () => {
+    const { code, packs: [pack] } = await packed(room)
+    expect(await back(pack!)).toMatchObject({ body: { code: 'pack_in_shop' } })
+    await must(send([pack!], { customer: 'Harbour inn' }))
+    expect(await back(pack!, { when: { told: 'at', atMs: Date.now() - 50 * 3_600_000, said: null }, lateReason: 'a note' }))
+      .toMatchObject({ body: { code: 'day_before_rub', errors: [{ path: ['when', 'atMs'] }] } })
+    const { returnId } = await must(back(pack!))
+    const [held] = (await lotOf(code)).packList
+    expect(held).toMatchObject({
+      customer: null,
+      returned: { id: returnId, from: 'Harbour inn', reason: 'the bag was open', disposition: null },
+    })
+    expect(await unsent(pack!)).toMatchObject({ cameBack: true })
+    expect(await send([pack!])).toMatchObject({ body: { code: 'pack_came_back' } })
+    expect((await must(maker.get('/api/floor'))).store.returned).toContainEqual({
+      code: pack, lot: code, reason: 'the bag was open',
+    })
+    expect(await maker.post(`/api/returns/${returnId}/decision`, { disposition: 'release', text: 'I say so' })).toMatchObject({
+      status: 403,
+    })
+    await must(decide(returnId, 'release'))
+    expect(await decide(returnId, 'destroy')).toMatchObject({ body: { code: 'already_decided' } })
+    await must(send([pack!], { customer: 'Corner shop' }))
+    const { events } = await must(maker.get(`/api/lots/${code}`))
+    expect(events.map((event: { kind: string }) => event.kind)).toEqual(
+      expect.arrayContaining(['sent', 'pack_returned', 'return_decided', 'sent']),
+    )
+  })
+  it('destroyed waits for nobody, and its lot is whole in the walk', async () => {
+    const { code, packs: [pack] } = await packed(room)
+    await must(send([pack!]))
+    const { returnId } = await must(back(pack!))
+    await must(decide(returnId, 'destroy'))
+    expect(await unsent(pack!)).toBeUndefined()
+    expect(await send([pack!])).toMatchObject({ body: { code: 'pack_destroyed' } })
+    expect(await lotOf(code)).toMatchObject({ unsent: 0 })
+    expect(await walkBook(shop.adminUrl)).toMatchObject({ broken: null })
+  })
+  it('told of the wrong pack it is taken back, and is with its customer as before', async () => {
+    const { code, packs: [pack] } = await packed(room)
+    await must(send([pack!], { customer: 'Harbour inn' }))
+    const { eventId } = await must(back(pack!))
+    await must(maker.post(`/api/events/${eventId}/void`, { reason: 'it was another' }))
+    expect((await lotOf(code)).packList[0]).toMatchObject({ customer: 'Harbour inn', returned: null })
   })
 })
 

@@ -3,6 +3,7 @@ import type { LotView } from '#shared/contracts/lots'
 import CorrectButton from '~/components/common/CorrectButton.vue'
 import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import LotCode from '~/components/common/LotCode.vue'
+import PackBack from './PackBack.vue'
 import { useNotation } from '~/composables/use-notation'
 
 defineProps<{ lot: LotView }>()
@@ -25,7 +26,8 @@ const { meat, date } = useNotation()
             :now="pack.customer"
             @corrected="emit('corrected')"
           />
-          <InstrumentNote :mark="pack.scale" /></span>
+          <InstrumentNote :mark="pack.scale" />
+          <PackBack :pack="pack" @done="emit('corrected')" /></span>
         <CorrectButton
           :id="pack.id"
           what="pack_weight"

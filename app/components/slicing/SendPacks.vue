@@ -7,6 +7,7 @@ import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import PartyField from '~/components/common/PartyField.vue'
+import StateMark from '~/components/common/StateMark.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
@@ -26,7 +27,9 @@ const { draft, clear } = useDraft('send', () => ({ customer: '', codes: [] as st
 const { save, saving, errorAt, message, problem: refused } = useSave<{ packs: number; noContact: boolean }>(dispatchInput)
 const { view, problem, load } = useLoaded<UnsentPack[]>('/api/packs/unsent')
 const packs = computed(() => view.value ?? [])
-const all = computed(() => packs.value.length > 0 && packs.value.every(pack => draft.value.codes.includes(pack.code)))
+/** What came back waits for the owner. */
+const free = computed(() => packs.value.filter(pack => !pack.cameBack))
+const all = computed(() => free.value.length > 0 && free.value.every(pack => draft.value.codes.includes(pack.code)))
 
 const toggle = (code: string) => {
   draft.value.codes = draft.value.codes.includes(code)
@@ -54,9 +57,9 @@ watch(() => props.lots, load)
     <h2 id="send-head">Packs to send</h2>
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <div class="row">
-      <VBtn variant="outlined" @click="draft.codes = all ? [] : packs.map(pack => pack.code)">
+      <VBtn variant="outlined" @click="draft.codes = all ? [] : free.map(pack => pack.code)">
         {{
-          all ? 'None' : `All ${packs.length}`
+          all ? 'None' : `All ${free.length}`
         }}
       </VBtn>
       <span class="soft">{{ draft.codes.length }} chosen</span>
@@ -64,8 +67,14 @@ watch(() => props.lots, load)
     <ul>
       <li v-for="pack in packs" :key="pack.code">
         <label>
-          <input type="checkbox" :checked="draft.codes.includes(pack.code)" @change="toggle(pack.code)" />{{ ' ' }}
+          <input
+            type="checkbox"
+            :checked="draft.codes.includes(pack.code)"
+            :disabled="pack.cameBack"
+            @change="toggle(pack.code)"
+          />{{ ' ' }}
           <span class="code">{{ pack.code }}</span> {{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}
+          <StateMark v-if="pack.cameBack" tone="held">came back</StateMark>
           <span class="soft small">{{ pack.cut }}, {{ pack.lot }}, packed {{ date(pack.packedOn) }}</span></label>
       </li>
     </ul>

@@ -68,7 +68,7 @@ function disk(freeBytes: number | null): Concern[] {
   return [{ tone: isFull ? 'act' : 'watch', mark: 'disk', words: `${freeWords(freeBytes)} left on the shop's disk. ${todo}` }]
 }
 
-function inStore({ clockBehindMs, heldMeat, countsDue }: StoreConcern, as: Notation): Concern[] {
+function inStore({ clockBehindMs, heldMeat, returned, countsDue }: StoreConcern, as: Notation): Concern[] {
   const clock = (behindMs: Milliseconds): Concern => ({
     tone: 'act',
     mark: 'clock',
@@ -81,6 +81,13 @@ function inStore({ clockBehindMs, heldMeat, countsDue }: StoreConcern, as: Notat
       code,
       words: holdWords(reason, as),
       to: { path: '/store', words: 'Decide in the Store' },
+    })),
+    ...returned.map(({ code, lot, reason }): Concern => ({
+      tone: 'held',
+      mark: 'came back',
+      code,
+      words: reason,
+      to: { path: `/lots/${lot}`, words: `Decide on ${lot}` },
     })),
     ...(clockBehindMs === null ? [] : [clock(clockBehindMs)]),
     ...countsDue.map(({ code, name }): Concern => ({

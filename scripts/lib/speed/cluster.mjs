@@ -7,6 +7,7 @@ import { walkBook } from '../walk-book.mjs'
 import { openCluster } from '../cluster/cluster.mjs'
 import { openLoad, readsASecond, signIn } from '../cluster/load.mjs'
 import { ensureClusterPackages } from '../cluster/packages.mjs'
+import { raceCluster } from './cluster-races.mjs'
 
 const PEOPLE = 9
 const WHO = { signIn: 'marit', password: 'bacon-and-brine' }
@@ -122,11 +123,13 @@ export async function measureCluster() {
   await ensureClusterPackages()
   console.log('three nodes, three processes, one node writes')
   await withCluster({}, async (cluster) => {
+    await raceCluster(cluster)
     await howMuch(cluster)
     await breakIt(cluster)
   })
   console.log('the same, each process writing to a node of its own: not the way to run it')
   await withCluster({ ownNodes: true }, async (cluster) => {
+    await raceCluster(cluster, 2)
     const before = await lastEvent(cluster.adminUrl)
     const load = await openLoad(
       { addresses: cluster.apps.map(app => app.server.address), origin: cluster.address },

@@ -225,6 +225,28 @@ export const dispatches = voidableSpec('dispatches', {
   sentById: int(),
 })
 
+/**
+ * A pack that came back from a customer: it is in the shop again, and goes nowhere until the owner decides. `dispatchId`:
+ * the sending that it came back from; `placeId`: where it lies, where somebody said.
+ */
+export const packReturns = voidableSpec(
+  'pack_returns',
+  {
+    packId: int(),
+    lotId: int(),
+    dispatchId: int(),
+    placeId: nullable(int()),
+    atMs: instant(),
+    byId: int(),
+    reason: text(500),
+    disposition: nullable(text<'release' | 'destroy'>(16)),
+    dispositionText: nullable(text(500)),
+    disposedAtMs: nullable(instant()),
+    disposedById: nullable(int()),
+  },
+  ['disposition', 'dispositionText', 'disposedAtMs', 'disposedById'],
+)
+
 /** What a laboratory found in the finished product, ppm as NaNO2. */
 export const labResults = voidableSpec('lab_results', {
   lotId: int(),

@@ -9,7 +9,7 @@ import { ingredientSums } from '../store/ingredient-sums'
 import { meatSums } from '../store/meat-sums'
 
 /** Tables whose rows say what they belong to, by the column that says it. */
-const OF_LOT = ['packs', 'offcuts', 'holds'] as const
+const OF_LOT = ['packs', 'packReturns', 'offcuts', 'holds'] as const
 const OF_MEAT = ['pieces', 'cuttings', 'meatPieces', 'holds'] as const
 const OF_INGREDIENT = ['lotIngredients', 'stockMoves', 'mixParts'] as const
 
@@ -74,7 +74,7 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   const sliced = new Set(slices.flatMap(step => step.pieces))
   const there = groupBy(pieces.filter(piece => piece.goneAtMs === null), piece => piece.lotId)
   const treeOf = treesOf(pieces)
-  const lost = await lostPacks(tables, holds, treeOf)
+  const lost = await lostPacks(tables, lotId, holds, treeOf)
   await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
     isFinishedLot({
       destroyed: holds.some(hold => hold.lotId === of && destroysLot(hold, treeOf(of))),

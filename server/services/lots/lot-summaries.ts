@@ -64,7 +64,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
   const second = groupBy(seconds, part => part.lotId)
   const { ofPiece, runs, heatsOf } = heated
   const treeOf = treesOf(pieces)
-  const lost = await lostPacks(tables, holds, treeOf)
+  const lost = await lostPacks(tables, sliced, holds, treeOf)
   const meatCode = new Map(meat.map(lot => [lot.id, lot.code]))
   const fridgeName = new Map(fridges.map(fridge => [fridge.id, fridge.name]))
   const initials = new Map(users.map(user => [user.id, user.initials]))

@@ -6,6 +6,7 @@ import { eventsAbout } from '../book/event-views'
 import { refuse, type Answer } from '../context'
 import { holdViews } from '../holds/hold-views'
 import { loadMarks } from '../instruments/marks'
+import { returnViews } from '../slicing/return-views'
 import { residualOf } from './residual'
 import { pieceLines } from './piece-lines'
 import { pieceFamily } from './piece-views'
@@ -41,6 +42,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
     tables.dispatches.find({ id: packs.flatMap(pack => pack.dispatchId ?? []) }),
     tables.steps.pick(['fromAtMs'], { id: used.flatMap(part => part.stepId ?? []) }),
   ])
+  const returns = await returnViews(tables, lotId)
   const putAt = new Map(putSteps.map(step => [step.id, step]))
   const places = holds.some(hold => hold.fromAtMs !== null) ? await tables.places.pick(['code', 'name']) : []
   const markAt = await loadMarks(tables, row.rubbedAtMs)
@@ -120,6 +122,7 @@ export async function lotView(tables: Tables, code: string, nowMs: Milliseconds)
           scale: markAt(scaleId, packedAtMs),
           customer: customer?.name ?? null,
           sentOn: dispatch?.sentOn ?? null,
+          returned: returns.get(id) ?? null,
         }
       }),
       offcuts: offcuts.map(({ kind, massG, massTyped, atMs, atCut }) => ({ kind, massG, typed: massTyped, atMs, atCut: atCut ?? false })),

@@ -71,6 +71,12 @@ export async function sendPacks(
   if (missing) return refuse('no_such_pack', { code: missing }, ['packCodes'])
   const gone = packs.find(pack => pack.dispatchId !== null)
   if (gone) return refuse('already_sent', { code: gone.code }, ['packCodes'])
+  const returns = await ctx.tables.packReturns.find({ packId: packs.map(pack => pack.id) })
+  const back = returns.find(one => one.disposition !== 'release')
+  if (back) {
+    const { code } = packs.find(pack => pack.id === back.packId)!
+    return refuse(back.disposition === 'destroy' ? 'pack_destroyed' : 'pack_came_back', { code }, ['packCodes'])
+  }
   const newest = packs.reduce((a, b) => (b.packedOn > a.packedOn ? b : a))
   const wrongDay = refuseDay(ctx, input.sentOn, { code: newest.code, day: newest.packedOn }, ['sentOn'])
   if (wrongDay) return wrongDay

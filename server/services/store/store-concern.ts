@@ -4,13 +4,19 @@ import type { StoreConcern } from '#shared/contracts/cold-room'
 import type { Tables } from '../../db/database'
 import { CLOCK_SLACK_MS } from '../book/append-events'
 
-/** Held meat, curing salt to be counted, and a clock that was set back. */
+/** Held meat, packs that came back, curing salt to be counted, and a clock that was set back. */
 export async function storeConcern(tables: Tables, nowMs: Milliseconds): Promise<StoreConcern> {
-  const [holds, salts, head] = await Promise.all([
+  const [holds, salts, head, returns] = await Promise.all([
     tables.holds.pick(['meatLotId', 'reason'], { lotId: null, disposition: null }),
     tables.ingredientLots.pick(['code', 'name', 'receivedAtMs'], { kind: 'curing_salt', finishedAtMs: null }),
     tables.bookHead.one({ id: 1 }),
+    tables.packReturns.pick(['packId', 'lotId', 'reason'], { disposition: null }),
   ])
+  const [packs, lots] = await Promise.all([
+    tables.packs.pick(['code'], { id: returns.map(one => one.packId) }),
+    tables.lots.pick(['code'], { id: returns.map(one => one.lotId) }),
+  ])
+  const codeOf = (rows: readonly { id: number; code: string }[], id: number) => rows.find(row => row.id === id)!.code
   const [meat, counts] = await Promise.all([
     tables.meatLots.pick(['code'], { id: holds.map(hold => hold.meatLotId!) }),
     tables.stockMoves.totals('ingredientLotId', {
@@ -24,6 +30,7 @@ export async function storeConcern(tables: Tables, nowMs: Milliseconds): Promise
     heldMeat: holds.flatMap(hold =>
       meat.filter(lot => lot.id === hold.meatLotId).map(lot => ({ code: lot.code, reason: hold.reason })),
     ),
+    returned: returns.map(({ packId, lotId, reason }) => ({ code: codeOf(packs, packId), lot: codeOf(lots, lotId), reason })),
     countsDue: salts
       .filter(salt => lastMs(salt.id, salt.receivedAtMs) + COUNT_EVERY_MS < nowMs)
       .map(({ code, name }) => ({ code, name })),

@@ -120,8 +120,16 @@ export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
       return null
     },
   },
+  pack_returned: {
+    builtOn: ['sent', 'return_decided'],
+    undo: free(async (ctx, event) => {
+      const { returnId, packId, dispatchId } = event.computed
+      await ctx.tables.packReturns.setVoid([returnId])
+      await ctx.tables.packs.update(packId, { dispatchId })
+    }),
+  },
   sent: {
-    builtOn: [],
+    builtOn: ['pack_returned'],
     undo: free(async (ctx, event) => {
       const dispatchId = event.computed.dispatchId
       for (const pack of await ctx.tables.packs.find({ dispatchId }))

@@ -5,6 +5,7 @@ export const MISSING = {
   no_such_rules: () => 'This rule set is not known. Load the page again.',
   no_such_meat: (p: { code: string }) => `There is no meat ${p.code} in the store. Receive it first.`,
   no_such_ingredient: (p: { code: string }) => `There is no ingredient ${p.code} in the store. Receive it first.`,
+  no_such_return: () => 'This return is not known any more. Load the page again.',
   no_such_scale: () => 'This scale is not known. Choose one from the list.',
   no_such_thermometer: () => 'This thermometer is not known. Choose one from the list.',
   no_such_hygrometer: () => 'This hygrometer is not known. Choose one from the list.',

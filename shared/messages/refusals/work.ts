@@ -189,6 +189,10 @@ export const WORK = {
     `This file is larger than ${p.mostBytes / 1e6} MB. Cut it to the hours of the smoke.`,
   csv_too_many: (p: { count: number; most: number }) =>
     `${p.count} readings are more than the ${said.count(p.most)} one run takes. Cut the file to the hours of the smoke.`,
+  pack_in_shop: (p: { code: string }) => `${p.code} is with no customer: nothing of it can come back. Its lot's page shows where it is.`,
+  pack_came_back: (p: { code: string }) =>
+    `${p.code} came back from a customer. It goes nowhere until the owner decides on its lot's page.`,
+  pack_destroyed: (p: { code: string }) => `${p.code} came back and was destroyed. Take it off the list.`,
   not_matured: (p: { code: string; days: number; fromMs: Milliseconds; zone: string; source: string }, as: Notation) =>
     `${p.code} matures ${p.days} days after its cure by ${p.source}. `
     + `${p.fromMs > 0 ? `It may go out from ${said.moment(p.fromMs, p.zone, as)} on.` : 'Some of it still cures.'} Nothing was sent.`,

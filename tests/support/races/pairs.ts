@@ -3,6 +3,7 @@ import { celsius } from '../goods'
 import {
   asked, bag, crate, heat, lotIn, lotOut, move, packed, press, slicing, smallRub, type Room, type Sent,
 } from './room'
+import { must } from '../must'
 import { today } from '../shop'
 
 /** Two presses that cannot both be true, made ready: of those, at most one may be believed. */
@@ -20,6 +21,13 @@ const steps = (room: Room, body: object): readonly [Sent, Sent] => [
 ]
 const voiding = (room: Room, eventId: number): Sent => () =>
   room.other.post(`/api/events/${eventId}/void`, { reason: 'told by mistake' })
+/** Packs of a new lot that are with a customer, and the record of their sending. */
+async function sentOut(room: Room) {
+  const { packs } = await packed(room)
+  const { eventId } = await must(room.one.post('/api/dispatches', sending(packs)))
+  return { packs, sentId: eventId as number }
+}
+const returning = ([code]: string[]) => [`/api/packs/${code}/return`, { reason: 'the bag was open' }] as const
 const sending = (packCodes: string[]) => ({ customer: 'Corner shop', sentOn: today(), packCodes })
 
 const OF_PIECES: Race[] = [
@@ -271,6 +279,30 @@ const OF_PACKS: Race[] = [
         () => room.one.post('/api/dispatches', sending(packs)),
         () => room.other.post('/api/dispatches', { ...sending(packs), customer: 'Market stall' }),
       ]
+    },
+  },
+  {
+    name: 'a pack that comes back twice',
+    ready: async (room) => {
+      const { packs } = await sentOut(room)
+      return [() => room.one.post(...returning(packs)), () => room.other.post(...returning(packs))]
+    },
+  },
+  {
+    name: 'a pack that comes back, and its sending voided',
+    ready: async (room) => {
+      const { packs, sentId } = await sentOut(room)
+      return [() => room.one.post(...returning(packs)), voiding(room, sentId)]
+    },
+  },
+  {
+    name: 'a pack that came back destroyed, and let go out again',
+    ready: async (room) => {
+      const { packs } = await sentOut(room)
+      const { returnId } = await must(room.one.post(...returning(packs)))
+      const decide = (disposition: string) => () =>
+        room.one.post(`/api/returns/${returnId}/decision`, { disposition, text: 'looked at it' })
+      return [decide('destroy'), decide('release')]
     },
   },
   {
