@@ -29,4 +29,9 @@ const { offset, temperature } = useNotation()
 .off {
   white-space: nowrap;
 }
+@media (--phone) {
+  .off {
+    white-space: normal;
+  }
+}
 </style>
