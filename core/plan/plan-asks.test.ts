@@ -68,17 +68,33 @@ describe('what a deed would do against a plan', () => {
     expect(asks('slice', planOf([SLICE, HOT]), [])).toEqual([])
     expect(asks('slice', plan, [], { assumed: true })).toEqual([])
   })
-  it('a rest that was left out or cut short is asked at what comes after it', () => {
+  it('a rest that was cut short is asked at what comes after it', () => {
     const plan = planOf([REST, HOT, SLICE])
-    expect(asks('heat', plan, [])).toEqual(['rest_short'])
     expect(asks('heat', plan, [step('rest', day(9, 20), null)])).toEqual(['rest_short'])
     expect(asks('heat', plan, [step('rest', day(9), null)])).toEqual([])
     expect(asks('heat', plan, [step('rest', day(9), day(9, 11))])).toEqual(['rest_short'])
+    expect(asks('heat', plan, [step('rest', day(9), day(9, 6)), step('rest', day(9, 7), day(9, 13))])).toEqual([])
     const after = planOf([HOT, REST, SLICE])
     const heat = step('heat', day(9), day(9, 5), { hot: true })
     expect(asks('heat', after, [])).toEqual([])
-    expect(asks('slice', after, [heat])).toEqual(['rest_short'])
+    expect(asks('slice', after, [heat, step('rest', day(9, 18), null)])).toEqual(['rest_short'])
     expect(asks('slice', after, [heat, step('rest', day(9, 5), null)])).toEqual([])
+  })
+  it('what lay without anybody telling of a rest has rested; what was just taken out has not', () => {
+    const [before, after] = [planOf([REST, HOT, SLICE]), planOf([HOT, REST, SLICE])]
+    const out = step('out', day(8), day(8))
+    expect(asks('heat', before, [out])).toEqual([])
+    expect(asks('heat', before, [step('out', day(9, 23))], { outAtMs: day(9, 23) })).toEqual(['rest_short'])
+    // Drying is no rest, as long as it goes on.
+    expect(asks('heat', before, [out, step('dry', day(8, 1), null)])).toEqual(['rest_short'])
+    expect(asks('heat', before, [out, step('dry', day(8, 1), day(9))])).toEqual([])
+    const heat = (toMs: number) => step('heat', toMs - 5 * MS_PER_HOUR, toMs, { hot: true })
+    expect(asks('slice', after, [heat(day(9, 5))])).toEqual([])
+    expect(asks('slice', after, [heat(day(9, 22))])).toEqual(['rest_short'])
+    // At the door it is the time up to the slicing that counts.
+    expect(asks('send', after, [heat(day(8, 5)), step('slice', day(8, 6))])).toEqual(['rest_short'])
+    // A rest before the heat was asked for there, and not once more at the table.
+    expect(asks('slice', before, [heat(day(9, 22))])).toEqual([])
   })
   it('none is asked twice of one piece, and none of the others is forgotten', () => {
     const plan = planOf([HOT, SLICE])

@@ -1,4 +1,6 @@
 import { cureDay } from '../curing/cure-day'
+import { MEANING } from '../life/meaning'
+import { sumOf } from '../lists/sum-of'
 import { MS_PER_HOUR, type Milliseconds } from '../units/quantities'
 import { PLAN_ASKS } from '../life/against'
 import { isOf, type DueLot } from './due-lot'
@@ -72,30 +74,36 @@ interface Way {
 }
 
 /** Heats that were not, and rests that were too short, before what the deed carries out. */
-function skippedOf({ then }: Plan, deed: PlanDeed, { outAtMs, did, atMs }: Way): Asked[] {
-  const p = progressOf(then, outAtMs, did)
+function skippedOf({ then }: Plan, deed: PlanDeed, way: Way): Asked[] {
+  const p = progressOf(then, way.outAtMs, way.did)
   const goal = then.findIndex((item, i) => (deed === 'heat' ? i >= p.at && item.kind === 'heat' : item.kind === 'slice'))
   const upTo = goal < 0 ? (deed === 'heat' ? nextTold(then, p.at) : then.length) : goal
-  const heats = did.filter(step => step.kind === 'heat')
-  const planned = then.slice(0, upTo).flatMap(item => (item.kind === 'heat' ? [item.how] : []))
+  const before = then.slice(0, upTo)
+  const heats = way.did.filter(step => step.kind === 'heat')
+  const planned = before.flatMap(item => (item.kind === 'heat' ? [item.how] : []))
   const hot = planned.some(how => how !== 'cold')
   const missing = hot ? !heats.some(step => step.hot) : planned.length > 0 && heats.length === 0
   return [
     ...(deed !== 'heat' && missing ? [{ ask: 'not_heated' as const }] : []),
-    ...restOf(then.slice(0, upTo), { outAtMs, did, atMs }),
+    // Rests before an earlier heat were asked for at that.
+    ...restOf(before.slice(before.findLastIndex(item => item.kind === 'heat') + 1), way),
   ]
 }
 
-/** The first rest of a plan that did not last as long as it wants at least; the nth rest that was told is the nth planned. */
-function restOf(then: Plan['then'], { did, atMs }: Way): Asked[] {
-  const told = did.filter(step => step.kind === 'rest')
-  const rests = then.flatMap(item => (item.kind === 'rest' ? [item] : []))
-  for (const [n, { hours }] of rests.entries()) {
-    const step = told[n]
-    const next = step && did.slice(did.indexOf(step) + 1).find(other => other.kind !== 'look' && other.kind !== 'weigh')
-    const restedMs = step ? (step.toMs ?? next?.fromMs ?? atMs) - step.fromMs : 0
-    const leastMs = hours.from * MS_PER_HOUR
-    if (restedMs < leastMs) return [{ ask: 'rest_short', restedMs, leastMs }]
-  }
-  return []
+/**
+ * Rests of a stretch of the plan that did not last as long as it wants at least. What was told as a rest counts; where
+ * nobody told any, what lay since the heat or the last thing done to it does: meat that lies rests.
+ */
+function restOf(then: Plan['then'], { outAtMs, did, atMs }: Way): Asked[] {
+  const leastMs = sumOf(then, item => (item.kind === 'rest' ? item.hours.from * MS_PER_HOUR : 0))
+  const heatedMs = did.findLast(step => step.kind === 'heat')?.toMs ?? outAtMs
+  const since = did.filter(step => step.fromMs >= heatedMs)
+  const untilMs = since.find(step => step.kind === 'slice')?.fromMs ?? atMs
+  const endOf = (step: DoneStep): Milliseconds =>
+    step.toMs ?? since.find(other => other.fromMs > step.fromMs && MEANING[other.kind].becomes)?.fromMs ?? untilMs
+  const told = since.filter(step => step.kind === 'rest')
+  const last = since.findLast(step => step.fromMs < untilMs && MEANING[step.kind].becomes)
+  const lyingMs = untilMs - (last ? endOf(last) : heatedMs)
+  const restedMs = told.length > 0 ? sumOf(told, step => endOf(step) - step.fromMs) : lyingMs
+  return restedMs < leastMs ? [{ ask: 'rest_short', restedMs, leastMs }] : []
 }
