@@ -85,6 +85,8 @@ describe('what a deed would do against a plan', () => {
     const out = step('out', day(8), day(8))
     expect(asks('heat', before, [out])).toEqual([])
     expect(asks('heat', before, [step('out', day(9, 23))], { outAtMs: day(9, 23) })).toEqual(['rest_short'])
+    // Never heated, the rest before the heat is asked for at the table.
+    expect(asks('slice', before, [step('out', day(9, 23))], { outAtMs: day(9, 23) })).toEqual(['not_heated', 'rest_short'])
     // Drying is no rest, as long as it goes on.
     expect(asks('heat', before, [out, step('dry', day(8, 1), null)])).toEqual(['rest_short'])
     expect(asks('heat', before, [out, step('dry', day(8, 1), day(9))])).toEqual([])

@@ -86,7 +86,7 @@ function skippedOf({ then }: Plan, deed: PlanDeed, way: Way): Asked[] {
   return [
     ...(deed !== 'heat' && missing ? [{ ask: 'not_heated' as const }] : []),
     // Rests before an earlier heat were asked for at that.
-    ...restOf(before.slice(before.findLastIndex(item => item.kind === 'heat') + 1), way),
+    ...restOf(heats.length === 0 ? before : before.slice(before.findLastIndex(item => item.kind === 'heat') + 1), way),
   ]
 }
 

@@ -22,7 +22,7 @@ export function planTemperatures(scene: Scene, who: number, fridge: DemoPlaces):
     read(day, '07:05', fridge.coldRoom, 2.4 + random() * 0.9)
     // Salt only lies in it: never twelve hours without a look.
     read(day, '12:40', fridge.coldRoom, 3.1)
-    read(day, '19:10', fridge.coldRoom, 2.8 + random() * 0.9)
+    read(day, '20:10', fridge.coldRoom, 2.8 + random() * 0.9)
     read(day, '07:12', fridge.garage, 1.9 + random() * 1.4)
     read(day, '07:08', fridge.reachIn, 2.6 + random() * 0.8)
     if (day !== -2) read(day, '16:53', fridge.reachIn, 3.0 + random() * 0.8)

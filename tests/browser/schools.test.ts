@@ -429,6 +429,7 @@ it('smoked, the rind taken off hot, weighed, and one slab divided, glazed, and b
   await tap(page, code, 'Else…')
   await tap(page, code, 'Resting…')
   await tap(page, code, 'Sealed')
+  await tap(page, code, 'Here')
   await says(page, `${code}: resting sealed.`)
   await tap(page, code, 'Piece 1b')
   await go(`/lots/${code}`)

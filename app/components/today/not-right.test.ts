@@ -9,7 +9,7 @@ const calm: ShopAsSeen = {
   lots: [],
   places: [],
   instruments: [],
-  store: { heldMeat: [], countsDue: [], clockBehindMs: null },
+  store: { heldMeat: [], returned: [], countsDue: [], clockBehindMs: null },
   freeBytes: 80e9,
   nowMs: AT,
 }
@@ -63,10 +63,22 @@ describe('what is not right', () => {
       ['contradicts', ['L-0001', 'L-0003']],
     ])
   })
+  it('a pack that came back waits on its lot’s page, and meat on a counter for over two hours is said', () => {
+    const store = { ...calm.store, returned: [{ code: 'P-0007', lot: 'L-0003', reason: 'bag open' }] }
+    expect(said({ store })).toMatchObject([
+      { mark: 'came back', code: 'P-0007', words: 'bag open', to: { path: '/lots/L-0003' } },
+    ])
+    const counter = { ...fridge(), kind: 'counter', uses: ['bench'], name: 'Long counter' } as PlaceView
+    const out = (minutes: number) =>
+      ({ ...curing, pieces: [{ placeId: 1, stage: 'rest', sinceMs: AT - minutes * 60_000 }] }) as unknown as LotSummary
+    expect(said({ places: [counter], lots: [out(119)] })).toEqual([])
+    expect(said({ places: [counter], lots: [out(121)] })).toMatchObject([{ mark: 'lies out', code: 'L-0001' }])
+  })
   it('held meat comes before the clock, a count after it, an instrument last', () => {
     const concerns = said({
       store: {
         clockBehindMs: 3_600_000,
+        returned: [],
         heldMeat: [{ code: 'M-0009', reason: 'arrival_warm' }],
         countsDue: [{ code: 'N-0001', name: 'Curing salt' }],
       },

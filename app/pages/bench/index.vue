@@ -148,8 +148,8 @@ watch(
           <CureDays v-model="draft" :bench="bench" :places="view.places" :error-at="errorAt" />
           <PlanLine :model-value="bench.lotPlan.value" :days="false" :error-at="errorAt" @update:model-value="layPlan" />
           <SaveProblem :message="message" />
+          <ToldLate v-model="when" class="earlier" :now-ms="nowMs" label="Rubbed earlier?" />
           <div class="rub">
-            <ToldLate v-model="when" :now-ms="nowMs" label="Rubbed earlier?" />
             <p v-if="refused" class="soft">
               {{
                 bench.agentRefused.value
@@ -185,6 +185,9 @@ watch(
 .bare {
   border: 0;
   padding: 0;
+}
+.earlier {
+  justify-self: end;
 }
 .rub {
   display: flex;

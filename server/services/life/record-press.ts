@@ -21,7 +21,7 @@ import { scaleOf } from '../instruments/read-with'
 import { brief } from '../lots/lot-summaries'
 import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
-import { againstPlan, despiteOf, keptAgainst, reasonsOf } from '../plans/against-plan'
+import { againstPlan, type Against, despiteOf, keptAgainst, reasonsOf } from '../plans/against-plan'
 import { judgeHeated } from '../smoke/judge-heated'
 import { cutUp, keepOffcuts } from './cut-up'
 import { knownFile } from '../files/keep-file'
@@ -155,7 +155,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   const puts = hasPuts(input) ? await findPuts(ctx, input, scales.value, localDay(when.value, found.value[0]!.zone)) : null
   if (puts && !puts.ok) return puts
   const asked = await outAgainstPlan(ctx, input, found.value, when.value)
-  if (asked.refused) return asked.refused
+  const against: Against = asked.refused ? new Map() : asked.against
   const [standing, rows, users, parts] = await Promise.all([
     standingSteps(ctx.tables, lotId),
     ctx.tables.pieces.pick(['lotId', 'number', 'part', 'parentId', 'greenG', ...PIECE_STATE], { lotId }, { order: [['number', 'ASC']] }),
@@ -196,7 +196,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
         readabilityG: scales.value[n]?.readability ?? (putting?.lot.mixReadabilityG ?? lot.meatReadabilityG),
         application: putting?.applications[n],
       })
-      if (laid.kind === 'out') Object.assign(laid.figures, keptAgainst(asked.against, lot.id))
+      if (laid.kind === 'out') Object.assign(laid.figures, keptAgainst(against, lot.id))
       const span = spanOf(step, when.value)
       const wanting = { kind: step.kind, pieces: some, atMs: span.fromMs, figures: laid.figures, put: puts?.value[n] }
       const hanging = await refuseHang(ctx, lot, step, { pieces: those, all: mine, standing: before })
@@ -237,6 +237,8 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       })),
     )
   }
+  // What cannot have been is said first; a reason would not help it.
+  if (asked.refused) return asked.refused
   recordEvent(ctx, {
     kind: 'step',
     subjects: [...found.value.map(lot => lot.code), ...(puts ? codesOf(puts.value) : [])],
@@ -249,7 +251,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       ...(moves ? { stayed: lives.flatMap(toldStayed) } : {}),
       ...(puts ? { nitrite: lives.flatMap(toldNitrite), names: namesOf(puts.value) } : {}),
     },
-    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite)),
+    ...reasonsOf(input.lateReason, despiteOf(against, input.despite)),
     steps: told.map(step => step.id),
   })
   for (const { lot, why, pieces } of doubts) await holdForHang(ctx, lot, why, pieces)

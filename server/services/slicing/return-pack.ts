@@ -22,7 +22,8 @@ export async function returnPack(
   if (!when.ok) return when
   const known = await tables.packs.one({ code })
   if (!known) return refuse('no_such_pack', { code })
-  await lockRows(tables, { lots: [known.lotId], packs: [known.id] })
+  const places = input.placeId === null ? [] : [input.placeId]
+  await lockRows(tables, { places, lots: [known.lotId], packs: [known.id] })
   const pack = (await tables.packs.one({ code }))!
   const sent = pack.dispatchId === null ? null : await tables.dispatches.one({ id: pack.dispatchId })
   if (!sent) return refuse('pack_in_shop', { code })
