@@ -203,7 +203,8 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   rows_sealed: (_t, c) =>
     `${c.rows} rows of the shop sealed as they stand${c.found > 0 ? `; ${c.found} were not as the book said before` : ''}.`,
   rules_changed: () =>
-    'A newer version judges by more: from now on a place with meat in it is to be read, and what lies unread for too long is held.',
+    'A newer version judges by more: from now on a place with meat in it is to be read, and what lies unread for too long '
+    + 'is held.',
   steps_settled: (_t, c) => {
     const named = (steps: typeof c.settled) =>
       wordList(steps.map(({ kind, eventId }) => `${STEP_DONE[kind]}${eventId === null ? '' : ` (record ${eventId})`}`))

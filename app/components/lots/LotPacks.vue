@@ -17,7 +17,7 @@ const { meat, date } = useNotation()
     <ul>
       <li v-for="pack in lot.packList" :key="pack.id">
         <LotCode :code="pack.code" /><span class="num">{{ meat(pack.netG) }}{{ pack.kind === 'ends' ? ' ends' : '' }}</span>
-        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : 'not sent' }}
+        <span class="small soft">{{ pack.customer ? `${pack.customer}, ${date(pack.sentOn!)}` : pack.returned ? '' : 'not sent' }}
           <CorrectButton
             v-if="pack.customer"
             :id="pack.id"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { mdiKeyboardReturn } from '@mdi/js'
 import type { LotView } from '#shared/contracts/lots'
 import { packReturnInput, returnDecisionInput, type ReturnDecision } from '#shared/contracts/returns'
 import ReasonDialog from '~/components/common/ReasonDialog.vue'
@@ -24,7 +25,7 @@ const places = () => (floor.view?.places ?? []).filter(place => place.uses.inclu
     <StateMark :tone="pack.returned.disposition === null ? 'held' : 'plain'">
       came back{{ pack.returned.disposition ? `: ${pack.returned.disposition}` : '' }}
     </StateMark>
-    <span class="small">{{ pack.returned.from }}, {{ moment(pack.returned.atMs) }}: {{ pack.returned.reason }}{{
+    <span class="small">{{ ' ' }}{{ pack.returned.from }}, {{ moment(pack.returned.atMs) }}: {{ pack.returned.reason }}{{
       pack.returned.place ? `; lies in ${pack.returned.place}` : ''
     }}</span>
   </template>
@@ -42,7 +43,15 @@ const places = () => (floor.view?.places ?? []).filter(place => place.uses.inclu
     @done="emit('done')"
   >
     <template #opener="{ begin }">
-      <VBtn variant="text" density="comfortable" @click="begin">Came back…</VBtn>
+      <VBtn
+        variant="text"
+        density="comfortable"
+        size="small"
+        :icon="mdiKeyboardReturn"
+        :aria-label="`${pack.code} came back`"
+        title="It came back"
+        @click="begin"
+      />
     </template>
     <p class="caution">Held until the owner decides. Out of the cold nobody knows how warm it was: when in doubt destroy it.</p>
     <VSelect v-model="placeId" :items="places()" item-title="name" item-value="id" label="Where it lies now" clearable />
