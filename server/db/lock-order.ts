@@ -14,6 +14,7 @@ export const LOCKS_BY_COLUMN: Readonly<Record<string, LockedTable>> = {
   lotId: 'lots',
   ingredientLotId: 'ingredient_lots',
   mixLotId: 'ingredient_lots',
+  packId: 'packs',
 }
 
 const RANK: ReadonlyMap<string, number> = new Map(LOCK_ORDER.map((table, i) => [table, i]))

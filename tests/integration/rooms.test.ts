@@ -219,7 +219,7 @@ describe('the Slicing table', () => {
     const inFridge = async () =>
       (await maker.get('/api/packs/unsent')).body.filter((one: { code: string }) => one.code === pack.code)
     expect(await inFridge()).toEqual([
-      { code: pack.code, lot: lot.code, cut: 'belly', kind: 'ends', netG: 280, packedOn: today() },
+      { code: pack.code, lot: lot.code, cut: 'belly', kind: 'ends', netG: 280, packedOn: today(), cameBack: false },
     ])
     expect(
       await maker.post('/api/dispatches', { customer: 'C', sentOn: today(), packCodes: [pack.code, 'P-9999'] }),
