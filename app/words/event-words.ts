@@ -118,8 +118,10 @@ const TELL: { [K in EventKind]: Teller<K> } = {
     const how = [t.cleanedWith && `with ${t.cleanedWith}`, t.note && `“${t.note}”`].filter(Boolean).map(one => `, ${one}`).join('')
     return `${t.list}${t.place ? `, ${t.place}` : ''}: ${c.done.join(', ') || 'nothing done'}${left}${how}.`
   },
-  place_read: t =>
-    `${t.place} read ${[t.temperature && `“${t.temperature}”`, t.humidity && `“${t.humidity}” humidity`].filter(Boolean).join(' and ')}.`,
+  place_read: (t) => {
+    const read = [t.temperature && `“${t.temperature}”`, t.humidity && `“${t.humidity}” humidity`].filter(Boolean)
+    return `${t.place} read ${read.join(' and ')}.`
+  },
   fridge_changed: t => `Fridge changed: ${t.name}.`,
   fridge_added: t => `Fridge added: ${t.name}.`,
   meat_received: t =>

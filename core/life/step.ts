@@ -86,10 +86,11 @@ export interface DrainedG {
   highG: Grams
 }
 
-/** What a step of each kind says beside its pieces, its place and its time. */
+/** What of its plan a step went against, when somebody said why. */
 interface Against {
   against?: readonly PlanAskKind[]
 }
+/** What a step of each kind says beside its pieces, its place and its time. */
 export interface FiguresOfStep {
   /**
    * Where each piece lies in its place: "bag 2", "tub A"; pieces not named lie loose. `stacked`: one on the other, the

@@ -68,6 +68,23 @@ describe('what a deed would do against a plan', () => {
     expect(asks('slice', planOf([SLICE, HOT]), [])).toEqual([])
     expect(asks('slice', plan, [], { assumed: true })).toEqual([])
   })
+  it('what somebody planned for some pieces is asked of those, though nobody laid a plan for the lot', () => {
+    const found = planAsks({
+      lot: {
+        rubbedOn: '2026-11-01',
+        zone: 'UTC',
+        plan: planOf([HOT, SLICE]),
+        piecePlans: [{ pieces: [2], plan: planOf([HOT, SLICE]) }],
+        pieces: [1, 2].map(id => ({ id, outAtMs: day(8), greenG: 1000 })),
+        did: [],
+      },
+      assumed: true,
+      deed: 'slice',
+      pieces: [1, 2],
+      atMs: day(10),
+    })
+    expect(found).toEqual([{ ask: 'not_heated', pieces: [2] }])
+  })
   it('a rest that was cut short is asked at what comes after it', () => {
     const plan = planOf([REST, HOT, SLICE])
     expect(asks('heat', plan, [step('rest', day(9, 20), null)])).toEqual(['rest_short'])

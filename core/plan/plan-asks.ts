@@ -22,7 +22,7 @@ export type PlanAsk = { pieces: number[] } & (
 
 export interface PlanQuestion {
   lot: Pick<DueLot, 'rubbedOn' | 'zone' | 'plan' | 'piecePlans' | 'pieces' | 'did'>
-  /** Nobody laid the plan: whether it is heated or rests, nobody said. */
+  /** Nobody laid the lot's plan: whether it is heated or rests, nobody said. One of some pieces was laid. */
   assumed: boolean
   deed: PlanDeed
   /** Ids of the pieces that it is done to. */
@@ -44,7 +44,7 @@ export function planAsks({ lot, assumed, deed, pieces, atMs }: PlanQuestion): Pl
         const outAtMs = deed === 'out' ? atMs : lot.pieces.find(piece => piece.id === id)!.outAtMs
         return [
           ...earlyOf(lot, plan, outAtMs),
-          ...(assumed || outAtMs === null || deed === 'out' ? [] : skippedOf(plan, deed, { outAtMs, did, atMs })),
+          ...((assumed && plan === lot.plan) || outAtMs === null || deed === 'out' ? [] : skippedOf(plan, deed, { outAtMs, did, atMs })),
         ]
           .filter(({ ask }) => !answered.has(ask))
           .map(ask => ({ ...ask, id }))

@@ -19,5 +19,3 @@ export function whenOf(
 /** What a record keeps of when its thing happened; nothing where it was told at once. */
 export const happenedOf = ({ nowMs }: Pick<WriteContext, 'nowMs'>, atMs: Milliseconds): Happened =>
   atMs < nowMs ? { happenedMs: atMs, lateMs: nowMs - atMs } : {}
-/** Why it was told so late, as a record prints it. */
-export const lateReasonOf = ({ lateReason }: ToldWhen) => (lateReason === null ? {} : { reason: lateReason })

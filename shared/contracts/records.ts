@@ -315,9 +315,9 @@ export type RecordOf = OfEveryKind<{
   held: { typed: { text?: string }; computed: { reason: HoldReason; facts?: string } & Record<string, unknown> }
   disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }
   rows_sealed: { typed: object; computed: { rows: number; found: number } }
-  /** Steps that contradicted others and count for nothing any more; what the command had to leave to a person. */
   /** A newer version judges by more than the one before: by what, and from when on. */
   rules_changed: { typed: object; computed: { rule: 'places_read'; fromMs: Milliseconds } }
+  /** Steps that contradicted others and count for nothing any more; what the command had to leave to a person. */
   steps_settled: { typed: object; computed: { settled: readonly SettledStep[]; left: readonly SettledStep[] } }
 }>
 

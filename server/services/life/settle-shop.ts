@@ -2,7 +2,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { SettledStep } from '#shared/contracts/records'
 import { openStore } from '../../db/database'
 import { inBook } from '../book/in-book'
-import { theShop } from '../office/office'
+import { ownWriter } from '../own-writer'
 import { settleSteps } from './settle-steps'
 
 export interface SettledLot {
@@ -20,11 +20,8 @@ export interface SettledLot {
 export async function settleShop(url: string, nowMs: Milliseconds): Promise<{ lots: SettledLot[] }> {
   const store = openStore(url, 2)
   try {
-    const [owner] = await store.tables.users.find({ role: 'owner' }, { order: [['id', 'ASC']], limit: 1 })
-    if (!owner) return { lots: [] }
-    const { zone } = await theShop(store.tables)
-    const actor = { id: owner.id, role: 'owner' as const, name: 'Veldmoor' }
-    const writer = { actor, station: 'settle-steps', nowMs, zone, clockRight: true }
+    const writer = await ownWriter(store.tables, 'settle-steps', nowMs)
+    if (!writer) return { lots: [] }
     const lots: SettledLot[] = []
     for (const lot of await store.tables.lots.pick(['code'], {}, { order: [['id', 'ASC']] })) {
       const { value } = await inBook(store, writer, ctx => settleSteps(ctx, lot))

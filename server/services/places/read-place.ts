@@ -1,9 +1,10 @@
 import { placeVerdict, type PlaceVerdict } from '#core/places/place-verdict'
 import type { PlaceReadingInput } from '#shared/contracts/places'
+import { reasonsOf } from '../book/reasons-of'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { humidityWith, readWith } from '../instruments/read-with'
-import { happenedOf, lateReasonOf, whenOf } from '../when-told'
+import { happenedOf, whenOf } from '../when-told'
 import { judgePlaces } from './judge-places'
 import { lotsThatLay } from './lots-that-lay'
 
@@ -51,7 +52,7 @@ export async function readPlace(
       placeId,
       ...happenedOf(ctx, when.value),
     },
-    ...lateReasonOf(input),
+    ...reasonsOf(input.lateReason),
   })
   const held = reading.tempC !== null && (await judgePlaces(ctx, lots))
   return { ok: true, value: { verdict: placeVerdict(place, reading.tempC, lots.length > 0), held } }

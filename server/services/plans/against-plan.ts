@@ -106,9 +106,3 @@ export const keptAgainst = (against: Against, lotId: number): { against?: readon
 /** Why a record goes against a plan; null where it does not, whatever was sent along. */
 export const despiteOf = (against: Against, despite: string | null): string | null =>
   [...against.values()].some(asks => asks.length > 0) ? despite : null
-
-/** Both reasons of a record as it prints them. */
-export const reasonsOf = (...reasons: readonly (string | null)[]): { reason?: string } => {
-  const said = reasons.filter(one => one !== null)
-  return said.length > 0 ? { reason: said.join('; ') } : {}
-}

@@ -4,10 +4,11 @@ import type { Formulation } from '#core/cure/formulate'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { RubInput } from '#shared/contracts/rub'
 import { nextCode } from '../book/next-code'
+import { reasonsOf } from '../book/reasons-of'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { laySteps } from '../life/lay-steps'
-import { happenedOf, lateReasonOf } from '../when-told'
+import { happenedOf } from '../when-told'
 import type { Checked } from './check-rub'
 import { firstShareOf } from './first-share'
 import type { IngredientPart } from './find-ingredients'
@@ -123,7 +124,7 @@ export async function writeRub(
     subjects: [code, ...meat.keys(), ...new Set(parts.map(part => part.lot.code))],
     typed: input,
     computed: { plan, judgement, lotId, ...happenedOf(ctx, rubbedAtMs) },
-    ...lateReasonOf(input),
+    ...reasonsOf(input.lateReason),
     steps: laid.value.ids,
   })
   return { ok: true, value: { id: lotId, code } }

@@ -1,10 +1,10 @@
 import { localDay } from '#core/calendar/local-day'
 import type { PackReturnInput, returnDecisionInput } from '#shared/contracts/returns'
 import type { z } from 'zod'
+import { reasonsOf } from '../book/reasons-of'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { lockRows } from '../lock-rows'
-import { reasonsOf } from '../plans/against-plan'
 import { refuseDay } from '../refuse-day'
 import { happenedOf, whenOf } from '../when-told'
 

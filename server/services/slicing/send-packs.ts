@@ -1,6 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import type { z } from 'zod'
 import type { dispatchInput } from '#shared/contracts/slicing'
+import { reasonsOf } from '../book/reasons-of'
 import { recordEvent } from '../book/record-event'
 import { maturationOf } from '#core/rules/maturation'
 import type { RowOf } from '../../db/table-spec'
@@ -13,7 +14,7 @@ import { refuseHeld } from '../holds/holds'
 import { refuseResidual } from '../lots/after-rub'
 import { refuseDay } from '../refuse-day'
 import { shopView } from '../office/office'
-import { againstPlan, despiteOf, reasonsOf } from '../plans/against-plan'
+import { againstPlan, despiteOf } from '../plans/against-plan'
 import { partyNamed } from '../store/parties'
 
 /**

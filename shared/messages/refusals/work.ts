@@ -214,7 +214,7 @@ export const WORK = {
     `Nothing cures in ${p.place}: it is no cold place. Choose one that is, or let the Office say that meat lies cold in it.`,
   sent_stands: () =>
     'What was sent longer than ten minutes ago stays on record: whoever has the packs must be found. Nothing was changed. '
-    + 'Was it another customer, set that right at the pack, on its lot\'s page; did packs come back, hold their lot and say why.',
+    + 'Was it another customer, set that right at the pack, on its lot\'s page; did one come back, tell it there too.',
   day_before_rub: (p: { day: string; code: string; fromDay: string }, as: Notation) =>
     `${said.date(p.day, as)} lies before ${p.code} was there (${said.date(p.fromDay, as)}). Nothing was recorded; type the day again.`,
   day_ahead: (p: { day: string; today: string }, as: Notation) =>
