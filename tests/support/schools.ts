@@ -47,8 +47,9 @@ export async function pass(schools: Schools, hours: number): Promise<void> {
   await shop.sql(`UPDATE steps SET ${back('from_at', 'to_at')}`)
   await shop.sql(`UPDATE pieces SET ${back('since', 'out_at', 'gone_at')}`)
   await shop.sql(`UPDATE lot_ingredients SET ${back('applied_at')}`)
-  await shop.sql(`UPDATE runs SET ${back('started_at', 'pulled_at')}, readings_version = COALESCE(readings_version, 0) + 1`)
   await shop.sql(`UPDATE run_readings SET ${back('at')}`)
+  // After its readings: an open page asks in between, and readings are kept by the version they were read under.
+  await shop.sql(`UPDATE runs SET ${back('started_at', 'pulled_at')}, readings_version = COALESCE(readings_version, 0) + 1`)
   await go(schools, '/cold-room')
 }
 
