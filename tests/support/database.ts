@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import * as mariadb from 'mariadb'
+import { loadFrom } from '../../scripts/lib/dump.mjs'
 import { prepareDatabase } from '../../server/db/prepare'
 
 export interface FreshDatabase {
@@ -17,8 +18,8 @@ export const setting = (name: string): string => {
   return value
 }
 
-/** A database of its own on the throwaway server, its schema ready unless told otherwise. */
-export async function freshDatabase({ ready = true } = {}): Promise<FreshDatabase> {
+/** A database of its own on the throwaway server, its schema ready unless told otherwise, or what a dump holds. */
+export async function freshDatabase({ ready = true, dump = '' } = {}): Promise<FreshDatabase> {
   const [url, adminUrl] = [new URL(setting('TEST_DATABASE_URL')), new URL(setting('TEST_ADMIN_URL'))]
   const name = `veldmoor_${randomBytes(6).toString('hex')}`
   const admin = await mariadb.createConnection({
@@ -31,6 +32,7 @@ export async function freshDatabase({ ready = true } = {}): Promise<FreshDatabas
   await admin.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`)
   await admin.query(`USE ${name}`)
   url.pathname = adminUrl.pathname = `/${name}`
+  if (dump) await loadFrom(adminUrl.toString(), dump)
   if (ready) await prepareDatabase({ admin: adminUrl.toString(), app: url.toString() })
   return {
     url: url.toString(),

@@ -4,7 +4,9 @@ import { startApp } from '../../scripts/lib/app-server.mjs'
 import { freePort } from '../../scripts/lib/processes.mjs'
 import { Client } from './client'
 import { freshDatabase, setting, type FreshDatabase } from './database'
+import { template } from './templates'
 
+type Person = { signIn: string; password: string }
 export const OWNER = { signIn: 'ada', password: 'a long password' }
 export const MAKER = { signIn: 'ben', password: 'another password' }
 export const INSPECTOR = { signIn: 'cyd', password: 'reading only here' }
@@ -34,7 +36,8 @@ export interface TestShop {
   databaseUrl: string
   adminUrl: string
   client: () => Client
-  signedIn: (who: { signIn: string; password: string }) => Promise<Client>
+  /** In by a session that was kept, or by the password. */
+  signedIn: (who: Person) => Promise<Client>
   sql: FreshDatabase['sql']
   /** One more process on the same database, with the same secret. */
   another: (
@@ -43,14 +46,54 @@ export interface TestShop {
   close: () => Promise<void>
 }
 
-/** A shop of its own: a fresh database on the throwaway server, and the built application on a free port. */
-export async function openTestShop({
-  demo = false,
-  opened = true,
-  env: given = {} as Record<string, string>,
-} = {}): Promise<TestShop> {
-  const database = await freshDatabase()
-  const sessionSecret = randomBytes(32).toString('hex')
+/** Signs in at an application; fails where that is refused. */
+async function signIn(address: string, who: Person): Promise<Client> {
+  const one = new Client(address)
+  const reply = await one.post('/api/session', who)
+  if (reply.status !== 200) throw new Error(`sign-in of ${who.signIn}: ${reply.status} ${JSON.stringify(reply.body)}`)
+  return one
+}
+
+type Cookies = Record<string, string[]>
+/** So many come in without a password, the next by theirs: hashing it costs most of a second. */
+const COOKIES = [[OWNER, 4], [MAKER, 3], [INSPECTOR, 1]] as const
+
+/** The opened shop with its owner, a maker and an inspector, from which every other is copied. */
+const openedShop = () =>
+  template('opened', async () => {
+    const sessionSecret = randomBytes(32).toString('hex')
+    const shop = await startShop(await freshDatabase(), { sessionSecret })
+    const owner = shop.client()
+    const made = await owner.post('/api/setup', setUp())
+    if (made.status !== 200) throw new Error(JSON.stringify(made.body))
+    for (const [person, role] of [[MAKER, 'maker'], [INSPECTOR, 'inspector']] as const) {
+      const added = await owner.post('/api/office/people', {
+        name: `${role} person`,
+        initials: role[0]!.toUpperCase(),
+        role,
+        ...person,
+      })
+      if (added.status !== 200) throw new Error(JSON.stringify(added.body))
+    }
+    const cookies: Cookies = {}
+    for (const [who, times] of COOKIES)
+      for (let n = 0; n < times; n++)
+        (cookies[who.signIn] ??= []).push((await signIn(shop.address, who)).cookie)
+    return { adminUrl: shop.adminUrl, known: { sessionSecret, cookies }, close: shop.close }
+  })
+
+interface Started {
+  sessionSecret: string
+  cookies?: Cookies
+  demo?: boolean
+  env?: Record<string, string>
+}
+
+/** The built application on a free port, over that database. */
+async function startShop(
+  database: FreshDatabase,
+  { sessionSecret, cookies = {}, demo = false, env: given = {} }: Started,
+): Promise<TestShop> {
   const start = async (env: Record<string, string> = {}) =>
     startApp({
       entry: setting('TEST_APP_ENTRY'),
@@ -62,35 +105,19 @@ export async function openTestShop({
     })
   const app = await start()
   const client = () => new Client(app.address)
-  const signedIn = async (who: { signIn: string; password: string }) => {
-    const one = client()
-    const reply = await one.post('/api/session', who)
-    if (reply.status !== 200) throw new Error(`sign-in of ${who.signIn}: ${reply.status} ${JSON.stringify(reply.body)}`)
-    return one
-  }
-  if (opened && !demo) {
-    const owner = client()
-    const made = await owner.post('/api/setup', setUp())
-    if (made.status !== 200) throw new Error(JSON.stringify(made.body))
-    for (const [person, role] of [
-      [MAKER, 'maker'],
-      [INSPECTOR, 'inspector'],
-    ] as const) {
-      await owner.post('/api/office/people', {
-        name: `${role} person`,
-        initials: role[0]!.toUpperCase(),
-        role,
-        ...person,
-      })
-    }
-  }
   return {
     address: app.address,
     pid: app.pid,
     databaseUrl: database.url,
     adminUrl: database.adminUrl,
     client,
-    signedIn,
+    signedIn: async (who) => {
+      const cookie = cookies[who.signIn]?.shift()
+      if (cookie === undefined) return signIn(app.address, who)
+      const one = client()
+      one.cookie = cookie
+      return one
+    },
     sql: database.sql,
     another: start,
     close: async () => {
@@ -98,4 +125,19 @@ export async function openTestShop({
       await database.drop()
     },
   }
+}
+
+/**
+ * A shop of its own: a fresh database on the throwaway server, and the built application on a free port. It is open, with
+ * its people in it, unless told otherwise.
+ */
+export async function openTestShop({
+  demo = false,
+  opened = true,
+  env = {} as Record<string, string>,
+} = {}): Promise<TestShop> {
+  if (demo || !opened)
+    return startShop(await freshDatabase(), { sessionSecret: randomBytes(32).toString('hex'), demo, env })
+  const { dump, known } = await openedShop()
+  return startShop(await freshDatabase({ dump }), { ...known, env })
 }
