@@ -1,8 +1,9 @@
 import type { DueKind, DueWhy } from '#core/plan/due-thing'
-import { segmentOn } from '#core/life/rhythm'
+import { segmentOn, waysOf } from '#core/life/rhythm'
 import { upperFirst } from '#core/lists/upper-first'
 import type { Plan, PlanItem } from '#core/plan/plan'
 import type { ToldStep } from '~/components/steps/press'
+import { PLANNED_TURN_WORDS } from '#shared/messages/plans'
 import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 
 /** A finished step that one tap records: what it says on the button, and what was done. */
@@ -56,10 +57,11 @@ export function outPress({ then }: Plan): PlanPress & { short: string } {
   }
 }
 
-/** A turn as the plan has it on a turning day: turned, massaged or stirred. */
+/** A turn as the plan has it on a turning day: turned, massaged, both in one visit, or stirred. */
 export function turnPress({ cure }: Plan, day: number): PlanPress {
   const { how } = segmentOn(cure.rhythm, day) ?? cure.rhythm.at(-1)!
-  return { steps: [{ kind: 'turn', how, face: null }], label: upperFirst(how), words: `${how}.` }
+  const words = PLANNED_TURN_WORDS[how]
+  return { steps: waysOf(how).map(way => ({ kind: 'turn', how: way, face: null })), label: upperFirst(words), words: `${words}.` }
 }
 
 /** What one tap records of something due; null where the tap has to say more. */

@@ -10,6 +10,11 @@ const MOST_LAID_OUT = 1000
 /** `turned`: over; `massaged` in its bag; `stirred` in a tub. Each ties the knot; only `turned` shows another face. */
 export const TURN_WAYS = ['turned', 'massaged', 'stirred'] as const
 export type TurnWay = (typeof TURN_WAYS)[number]
+/** What a plan has on a turning day: one of the ways, or a bag that is massaged and turned over in one visit. */
+export const PLANNED_TURNS = [...TURN_WAYS, 'massaged_turned'] as const
+export type PlannedTurn = (typeof PLANNED_TURNS)[number]
+/** The ways, in order of doing, of what a plan has: "massaged_turned" is massaged, then turned. */
+export const waysOf = (how: PlannedTurn): readonly TurnWay[] => (how === 'massaged_turned' ? ['massaged', 'turned'] : [how])
 
 /**
  * How often is turned from a turning day on, 0 being the rub's. `everyDays` is 0.5 (morning and evening), or whole days;
@@ -19,7 +24,7 @@ export interface RhythmSegment {
   fromDay: number
   everyDays: number | null
   earliest?: number
-  how: TurnWay
+  how: PlannedTurn
 }
 
 /** The stretch of a rhythm that holds on a turning day; null before the first. */
@@ -40,7 +45,7 @@ export interface Slot {
   dueMs: Milliseconds
   /** From here on it is over. */
   untilMs: Milliseconds
-  how: TurnWay
+  how: PlannedTurn
 }
 
 export interface RhythmQuestion {
@@ -117,7 +122,7 @@ function clockOf({ rubbedAtMs, zone }: RhythmQuestion): Clock {
   return (day, time) => onTurningDay(addDays(rubDate, day), time, zone)
 }
 
-function halfSlot(day: number, half: Half, how: TurnWay, { turnBy }: RhythmQuestion, at: Clock): Slot {
+function halfSlot(day: number, half: Half, how: PlannedTurn, { turnBy }: RhythmQuestion, at: Clock): Slot {
   const middle = at(day, HALF_DAY.splitAt)
   if (half === 'morning')
     return {

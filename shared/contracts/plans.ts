@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ADD_FACES, DRY_WAYS, FLAVOUR_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
-import { TURN_WAYS } from '#core/life/rhythm'
+import { PLANNED_TURNS } from '#core/life/rhythm'
 import { CUT_WAYS, END_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
 import { planFault, type PlanFault } from '#core/plan/plan-fault'
 import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
@@ -25,7 +25,7 @@ const cure = z.strictObject({
         fromDay: day(),
         everyDays: z.union([z.literal(0.5), z.int().min(1).max(SLOWEST_RHYTHM_DAYS)]).nullable(),
         earliest: z.int().min(1).max(SLOWEST_RHYTHM_DAYS).optional(),
-        how: z.enum(TURN_WAYS),
+        how: z.enum(PLANNED_TURNS),
       }),
     )
     .min(1)

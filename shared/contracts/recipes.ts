@@ -70,9 +70,9 @@ export const recipeInput = z.strictObject({ recipe: recipeContract, note: note()
 export const recipeRetireInput = z.strictObject({ retired: z.boolean() })
 
 export const RECIPE_FORMAT = 'veldmoor-recipes'
-export const RECIPE_VERSION = 2
-/** The first had no plans. Read for ever. */
-const READ_VERSIONS = [1, RECIPE_VERSION] as const
+export const RECIPE_VERSION = 3
+/** The first had no plans, the second nothing that is massaged and turned in one visit. Read for ever. */
+const READ_VERSIONS = [1, 2, RECIPE_VERSION] as const
 /** A file of recipes. docs/recipes.schema.json publishes it. */
 export const recipeFile = z.strictObject({
   format: z.literal(RECIPE_FORMAT, named('not_a_recipe_file')),

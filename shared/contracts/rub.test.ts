@@ -171,7 +171,7 @@ describe('recipes', () => {
     const file = { format: 'veldmoor-recipes', version: 1, recipes: [starter] }
     expect(faultsIn(recipeFile, file)).toEqual([])
     expect(faultsIn(recipeFile, { ...file, version: 2 })).toEqual([])
-    expect(faultsIn(recipeFile, { ...file, version: 3 })).toEqual(['version:not_a_recipe_file'])
+    expect(faultsIn(recipeFile, { ...file, version: 4 })).toEqual(['version:not_a_recipe_file'])
     expect(faultsIn(recipeFile, { ...file, recipes: [] })).toEqual(['recipes:no_recipes'])
   })
 })

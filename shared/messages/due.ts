@@ -1,4 +1,4 @@
-import type { TurnWay } from '#core/life/rhythm'
+import type { PlannedTurn } from '#core/life/rhythm'
 import type { Due, DueKind } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
 import { itemWords } from './plans'
@@ -13,7 +13,12 @@ const ASKS: Partial<Record<DueKind, string>> = {
   fry_test: 'fry a slice and taste it',
   weigh: 'weigh it',
 }
-const TURNS: Record<TurnWay, string> = { turned: 'turn', massaged: 'massage', stirred: 'stir' }
+const TURNS: Record<PlannedTurn, string> = {
+  turned: 'turn',
+  massaged: 'massage',
+  stirred: 'stir',
+  massaged_turned: 'massage and turn',
+}
 
 /** What is asked for, in the plan's own words. */
 export const dueWords = ({ kind, item, because }: Pick<Due, 'kind' | 'item'> & Partial<Pick<Due, 'because'>>, as: Notation): string =>

@@ -1,4 +1,4 @@
-import type { RhythmSegment, TurnWay } from '#core/life/rhythm'
+import type { PlannedTurn, RhythmSegment } from '#core/life/rhythm'
 import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, HeatWay, HourSpan } from '#core/plan/plan'
 import type { FlavourWay } from '#core/life/step'
 import { upperFirst } from '#core/lists/upper-first'
@@ -11,7 +11,12 @@ export interface PlanLine {
   words: string
 }
 
-const HOW: Record<TurnWay, string> = { turned: 'turned', massaged: 'massaged', stirred: 'stirred' }
+export const PLANNED_TURN_WORDS: Record<PlannedTurn, string> = {
+  turned: 'turned',
+  massaged: 'massaged',
+  stirred: 'stirred',
+  massaged_turned: 'massaged and turned',
+}
 export const HEAT_WORDS: Record<HeatWay, string> = { cold: 'cold smoke', hot: 'hot smoke', bath: 'hot bath', oven: 'oven' }
 export const FLAVOUR_WORDS: Record<FlavourWay, string> = { marinade: 'marinade', dry_spice: 'dry spice', glaze: 'glaze' }
 export const CUT_WORDS: Record<CutWay, string> = { rind_off: 'rind off', trim: 'trim', divide: 'divide' }
@@ -36,7 +41,7 @@ export function everyWords({ everyDays, earliest }: Pick<RhythmSegment, 'everyDa
 }
 const segmentWords = (segment: RhythmSegment, i: number): string => {
   const every = everyWords(segment)
-  const how = segment.everyDays === null ? `${every} turned` : `${HOW[segment.how]} ${every}`
+  const how = segment.everyDays === null ? `${every} turned` : `${PLANNED_TURN_WORDS[segment.how]} ${every}`
   return i === 0 ? how : `from day ${segment.fromDay} ${how}`
 }
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { TURN_RHYTHMS, TURN_WAYS, type RhythmSegment, type TurnWay } from '#core/life/rhythm'
+import { PLANNED_TURNS, TURN_RHYTHMS, type PlannedTurn, type RhythmSegment } from '#core/life/rhythm'
 import { rhythmFrom } from '#core/plan/alters-past'
 import { steadyRhythm } from '#core/plan/plan'
-import { everyWords } from '#shared/messages/plans'
+import { everyWords, PLANNED_TURN_WORDS } from '#shared/messages/plans'
 import NumberField from '~/components/common/NumberField.vue'
 
 /**
@@ -16,15 +16,16 @@ const RHYTHMS = [...TURN_RHYTHMS, null].map(every => ({
   value: every === null ? 'never' : String(every),
   title: everyWords(steadyRhythm(every)[0]!),
 }))
+const WAYS = PLANNED_TURNS.map(value => ({ value, title: PLANNED_TURN_WORDS[value] }))
 const valueOf = ({ everyDays }: RhythmSegment) => (everyDays === null ? 'never' : String(everyDays))
-const segmentOf = (every: string, how: TurnWay): RhythmSegment => ({
+const segmentOf = (every: string, how: PlannedTurn): RhythmSegment => ({
   ...steadyRhythm(every === 'never' ? null : Number(every))[0]!,
   how,
 })
 /** What is changed: of a lot on its way the last, else the first. */
 const shown = computed(() => (props.lot ? rhythm.value.at(-1)! : rhythm.value[0]!))
 const later = computed(() => (props.lot ? null : (rhythm.value[1] ?? null)))
-function turned(change: { every?: string; how?: TurnWay }): void {
+function turned(change: { every?: string; how?: PlannedTurn }): void {
   const wanted = segmentOf(change.every ?? valueOf(shown.value), change.how ?? shown.value.how)
   const { lot } = props
   rhythm.value = lot ? rhythmFrom(lot.before, wanted, lot.today) : [wanted, ...rhythm.value.slice(1)]
@@ -45,7 +46,7 @@ function change(fromDay: number | null, every = later.value ? valueOf(later.valu
     persistent-hint
     @update:model-value="turned({ every: $event })"
   />
-  <VSelect :model-value="shown.how" :items="[...TURN_WAYS]" label="How" hide-details @update:model-value="turned({ how: $event })" />
+  <VSelect :model-value="shown.how" :items="WAYS" label="How" hide-details @update:model-value="turned({ how: $event })" />
   <NumberField
     v-if="!lot"
     label="Otherwise from day; empty: never"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LifeKnot } from '#core/life/knots'
+import { waysOf } from '#core/life/rhythm'
 import type { PieceFace } from '#core/life/step'
 import { twineWords } from './twine-words'
 
@@ -56,6 +57,7 @@ const shift = (knot: LifeKnot) => {
 const fleshUp = (turns: number) => (turns % 2 === 0) === (props.firstFace !== 'fat')
 const faceOf = (knot: LifeKnot) =>
   fleshUp(props.knots.filter(other => other.state === 'done' && other.fromMs <= knot.fromMs).length) ? 'up' : 'down'
+const ARROW = { up: 'M-5 -14 l5 -8 l5 8 z', down: 'M-5 -22 l5 8 l5 -8 z' } as const
 const ASKED: Partial<Record<LifeKnot['state'], string>> = {
   late: 'late',
   due: 'turn',
@@ -122,7 +124,7 @@ const readyWordX = computed(() => {
         <path class="tails" d="M-2 3 q-5 6 -3 10 M2 3 q6 5 5 10" />
         <ellipse rx="6.5" ry="7.5" />
         <path class="cross" d="M-4 -3 l8 6 M4 -3 l-8 6" />
-        <path v-if="knot.how === 'turned'" class="face" :d="faceOf(knot) === 'up' ? 'M-5 -14 l5 -8 l5 8 z' : 'M-5 -22 l5 8 l5 -8 z'" />
+        <path v-if="waysOf(knot.how).includes('turned')" class="face" :d="ARROW[faceOf(knot)]" />
       </template>
       <template v-else-if="knot.state === 'due' || knot.state === 'late'">
         <path class="loop" d="M-9 0 C-9 -22 9 -22 9 0" />
