@@ -237,6 +237,17 @@ describe('records in the book', () => {
     const [typed, computed, words] = RECORDS[kind]
     expect(eventWords({ kind, typed, computed } as EventView, DEFAULT_NOTATION)).toBe(words)
   })
+  it('an upgrade says what it newly held, and why', () => {
+    const told = (held: unknown) =>
+      eventWords(
+        { kind: 'rules_changed', typed: {}, computed: { rule: 'lots_judged', from: null, to: '0.6', held } } as EventView,
+        DEFAULT_NOTATION,
+      )
+    expect(told([])).toBe('Judged afresh by the rules of 0.6: nothing is newly held.')
+    expect(told([{ code: 'L-0003', reasons: ['cooling_late'] }, { code: 'L-0007', reasons: ['by_hand'] }])).toBe(
+      'Judged afresh by the rules of 0.6: held L-0003 (cooled too slowly) and L-0007 (held by hand).',
+    )
+  })
   it('a long lot names its first pieces and says that there are more', () => {
     const pieces = Array.from({ length: 40 }, (_, i) => ({ weight: { typed: String(1000 + i) } }))
     const words = eventWords(

@@ -204,9 +204,13 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   held: (_t, c, as) => `Held: ${holdWords(c.reason, as)}.`,
   rows_sealed: (_t, c) =>
     `${c.rows} rows of the shop sealed as they stand${c.found > 0 ? `; ${c.found} were not as the book said before` : ''}.`,
-  rules_changed: () =>
-    'A newer version judges by more: from now on a place with meat in it is to be read, and what lies unread for too long '
-    + 'is held.',
+  rules_changed: (_t, c, as) => {
+    if (c.rule === 'places_read')
+      return 'A newer version judges by more: from now on a place with meat in it is to be read, and what lies unread for too '
+        + 'long is held.'
+    const held = c.held.map(({ code, reasons }) => `${code} (${reasons.map(reason => holdWords(reason, as)).join(', ')})`)
+    return `Judged afresh by the rules of ${c.to}: ${held.length === 0 ? 'nothing is newly held' : `held ${wordList(held)}`}.`
+  },
   steps_settled: (_t, c) => {
     const named = (steps: typeof c.settled) =>
       wordList(steps.map(({ kind, eventId }) => `${STEP_DONE[kind]}${eventId === null ? '' : ` (record ${eventId})`}`))

@@ -28,6 +28,7 @@ import * as mouldPolicy from './migrations/2026-12-10-mould-policy'
 import * as contradictions from './migrations/2026-12-11-contradictions'
 import * as placesFrom from './migrations/2026-12-12-places-from'
 import * as packReturns from './migrations/2026-12-13-pack-returns'
+import * as judgedBy from './migrations/2026-12-14-judged-by'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -64,6 +65,7 @@ const MIGRATIONS: readonly Migration[] = [
   contradictions,
   placesFrom,
   packReturns,
+  judgedBy,
 ]
 
 /**

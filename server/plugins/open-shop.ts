@@ -6,6 +6,7 @@ import { missingMigrations } from '../db/migrate'
 import { refuseServer } from '../db/refuse-server'
 import { appState } from '../http/app-state'
 import { beginClocks } from '../services/upgrade/begin-clocks'
+import { judgeAfresh } from '../services/upgrade/judge-afresh'
 import { lookAgain } from '../services/upgrade/look-again'
 
 /**
@@ -28,6 +29,20 @@ async function open(): Promise<void> {
   if (settings.demo) await timed('demo shop', () => loadDemo(store, Date.now()))
 }
 
+/** While the shop is open already: what a newer version judges otherwise. */
+async function byNewerRules(): Promise<void> {
+  const { store, ready } = appState()
+  await ready
+  try {
+    const lots = await judgeAfresh(store, Date.now, (ids, error) =>
+      console.error(`lots ${ids.join(', ')} could not be judged afresh; they are tried again at the next start:`, error))
+    if (lots > 0) console.log(`lots judged by the rules of this version: ${lots}`)
+  }
+  catch (error) {
+    console.error('lots were not judged afresh; they are at the next start:', error)
+  }
+}
+
 export default (nitro: NitroApp) => {
   const state = appState()
   state.ready = open()
@@ -35,8 +50,10 @@ export default (nitro: NitroApp) => {
     console.error('the shop could not be opened:', error)
     process.exit(1)
   })
+  const judged = byNewerRules()
   openPool(join(dirname(process.argv[1]!), 'aside', 'worker.mjs'))
   nitro.hooks.hook('close', async () => {
+    await judged
     await Promise.all([closePool(), state.store.close()])
   })
 }

@@ -40,6 +40,8 @@ export interface WriteContext extends Writer {
   tables: Tables
   /** Records of this write, chained into the book together at its end. */
   entries: NewEvent[]
+  /** An upgrade judges by the rules of this version: the holds it places say so. */
+  byRules?: string
   /** Open holds that this write took the ground from. */
   changedHolds?: number[]
 }

@@ -53,6 +53,8 @@ export interface HoldView {
   fromMs: Milliseconds | null
   toMs: Milliseconds | null
   worstC: Celsius | null
+  /** The version whose rules placed it, where an upgrade did. */
+  byRules: string | null
   /** The record by which what it rests on follows no more. */
   changedBy: number | null
   placedAtMs: Milliseconds

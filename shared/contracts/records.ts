@@ -315,8 +315,16 @@ export type RecordOf = OfEveryKind<{
   held: { typed: { text?: string }; computed: { reason: HoldReason; facts?: string } & Record<string, unknown> }
   disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }
   rows_sealed: { typed: object; computed: { rows: number; found: number } }
-  /** A newer version judges by more than the one before: by what, and from when on. */
-  rules_changed: { typed: object; computed: { rule: 'places_read'; fromMs: Milliseconds } }
+  /**
+   * A newer version judges by more than the one before: a clock began, or lots that are not finished were judged afresh.
+   * `from`: null where the version before did not say; `held`: those that newly break a rule, and why.
+   */
+  rules_changed: {
+    typed: object
+    computed:
+      | { rule: 'places_read'; fromMs: Milliseconds }
+      | { rule: 'lots_judged'; from: string | null; to: string; held: readonly { code: string; reasons: readonly HoldReason[] }[] }
+  }
   /** Steps that contradicted others and count for nothing any more; what the command had to leave to a person. */
   steps_settled: { typed: object; computed: { settled: readonly SettledStep[]; left: readonly SettledStep[] } }
 }>

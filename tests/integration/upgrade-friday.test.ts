@@ -3,7 +3,9 @@ import { MS_PER_HOUR } from '#core/units/quantities'
 import { openStore, type Store } from '../../server/db/database'
 import { prepareDatabase } from '../../server/db/prepare'
 import { lookAtUnread } from '../../server/services/places/look-at-unread'
+import { JUDGED_BY } from '#core/rules/judged-by'
 import { beginClocks } from '../../server/services/upgrade/begin-clocks'
+import { judgeAfresh } from '../../server/services/upgrade/judge-afresh'
 import { lookAgain } from '../../server/services/upgrade/look-again'
 import { walkBook } from '../support/book'
 import type { FreshDatabase } from '../support/database'
@@ -15,10 +17,16 @@ describe.each(['shop-0.4.0.sql.gz', 'shop-0.5.0-raced.sql.gz'])('the upgrade of 
   let store: Store
   const startedMs = Date.now()
   const holds = async () => (await store.tables.holds.find({}, { order: [['id', 'ASC']] })).map(hold => [hold.id, hold.reason])
+  const closed = async () =>
+    (await store.tables.lots.find({}, { order: [['id', 'ASC']] })).filter(lot => lot.finishedAtMs !== null).map(lot => lot.judgement)
   const start = async (nowMs: number) => {
     await prepareDatabase({ admin: database.adminUrl, app: database.url })
     await lookAgain(store)
-    return beginClocks(store, nowMs)
+    const began = await beginClocks(store, nowMs)
+    const judged = await judgeAfresh(store, () => nowMs, (_lots, error) => {
+      throw error
+    })
+    return { began, judged }
   }
   beforeAll(async () => {
     database = await databaseFrom(file)
@@ -32,10 +40,16 @@ describe.each(['shop-0.4.0.sql.gz', 'shop-0.5.0-raced.sql.gz'])('the upgrade of 
 
   it('begins its clocks once, on record, and holds nothing that was right yesterday', async () => {
     const before = await holds()
-    expect(await start(startedMs)).toBe(true)
-    expect(await start(startedMs + MS_PER_HOUR)).toBe(false)
+    const open = await store.tables.lots.pick(['judgement'], { finishedAtMs: null })
+    const finished = await closed()
+    expect(await start(startedMs)).toEqual({ began: true, judged: open.length })
+    expect(await start(startedMs + MS_PER_HOUR)).toEqual({ began: false, judged: 0 })
     expect((await store.tables.shops.one({}))!.placesFromMs).toBe(startedMs)
-    expect(await store.tables.events.count({ kind: 'rules_changed' })).toBe(1)
+    const told = (await store.tables.events.find({ kind: 'rules_changed' })).map(event => JSON.parse(event.computed) as { rule: string })
+    expect(told.filter(one => one.rule === 'places_read')).toHaveLength(1)
+    expect(await store.tables.lots.count({ finishedAtMs: null, judgedBy: JUDGED_BY })).toBe(open.length)
+    expect(open.length).toBeGreaterThan(0)
+    expect(await closed()).toEqual(finished)
     await lookAtUnread(store, startedMs + MS_PER_HOUR)
     expect(await holds()).toEqual(before)
     expect(await walkBook(database.adminUrl)).toMatchObject({ broken: null })

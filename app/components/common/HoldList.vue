@@ -62,6 +62,7 @@ async function decide(id: number): Promise<void> {
           }}
         </StateMark>
         <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span>
+        <span v-if="hold.byRules">by the rules of {{ hold.byRules }}</span>
         <span>{{ aboutWords(hold) }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn
           v-if="!hold.disposition && session.isOwner"

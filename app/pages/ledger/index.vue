@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { navigateTo, useRoute } from '#imports'
 import { readCode } from '#core/trace/code'
+import type { NewerRulesView } from '#shared/contracts/newer-rules'
 import type { ThreadView } from '#shared/contracts/thread'
 import { problemWords } from '~/api/client'
 import PageHead from '~/components/common/PageHead.vue'
@@ -17,6 +18,7 @@ const notCode = ref(false)
 const { view: thread, problem, load } = useLoaded<ThreadView>(() =>
   route.query.code ? `/api/thread/${encodeURIComponent(String(route.query.code))}` : null,
 )
+const { view: newer } = useLoaded<NewerRulesView>('/api/newer-rules')
 watch(
   () => route.query.code,
   (code) => {
@@ -47,6 +49,10 @@ async function find(): Promise<void> {
       sub="Any code, and its thread both ways: from the supplier's lot to the customer's pack."
     />
     <LedgerViews />
+    <p v-if="newer?.lots.length" class="caution no-print">
+      An upgrade judged by newer rules and held {{ newer.lots.length === 1 ? '1 lot' : `${newer.lots.length} lots` }}.
+      <NuxtLink to="/sheets/newer-rules">Which, and which customers have packs of them</NuxtLink>
+    </p>
     <form class="find no-print" @submit.prevent="find">
       <VTextField
         v-model="typed"

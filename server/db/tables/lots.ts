@@ -61,6 +61,8 @@ export const lots = {
       finishedAtMs: nullable(instant()),
       /** How many of its steps contradict others and count for nothing; null: nobody looked yet. */
       contradictions: nullable(int()),
+      /** The version whose rules it was judged by last; null: one that did not say. */
+      judgedBy: nullable(text(16)),
     },
     [
       'finishedAtMs',
@@ -74,6 +76,7 @@ export const lots = {
       'afterTyped',
       'judgement',
       'contradictions',
+      'judgedBy',
     ],
   ),
   // Worked out from the steps, like where pieces stand: the walk holds it against them.
@@ -164,6 +167,8 @@ export const holds = {
       fromAtMs: nullable(instant()),
       toAtMs: nullable(instant()),
       worst: nullable(celsius()),
+      /** The version whose rules placed it, where an upgrade judged and no press did. */
+      byRules: nullable(text(16)),
       /** The record by which what it rests on follows no more. */
       changedEventId: nullable(int()),
       disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)),

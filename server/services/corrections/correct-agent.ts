@@ -41,7 +41,7 @@ export async function correctAgent(
   })
   if (!used) {
     await holdLot(ctx, lot, { reason: 'unknown_agent', again: true, figures: { written: before.code } })
-    await rejudge(ctx, lot.id, false)
+    await rejudge(ctx, lot.id, { agentKnown: false })
     return done(UNKNOWN)
   }
   await tables.lotIngredients.update(part.id, { ingredientLotId: used.id })

@@ -17,6 +17,7 @@ export const holdViews = (
     fromMs: hold.fromAtMs,
     toMs: hold.toAtMs,
     worstC: hold.worst,
+    byRules: hold.byRules,
     changedBy: hold.changedEventId,
     placedAtMs: hold.placedAtMs,
     disposition: hold.disposition,

@@ -43,6 +43,7 @@ export async function holdLot(
     reason,
     facts: facts ?? null,
     pieceIds: pieceIds ? [...pieceIds] : null,
+    byRules: ctx.byRules ?? null,
     placedAtMs: ctx.nowMs,
   })
   recordEvent(ctx, {

@@ -18,8 +18,16 @@ import { judgeFacts } from './judge-facts'
 import { lotFacts, type LotFacts, type Part } from './lot-facts'
 import { stillToCome } from './still-to-come'
 
-/** Judges a lot again, with the least that stayed and the heats it was in, and holds it if its weights ask for it. */
-export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = true): Promise<Judgement> {
+/**
+ * Judges a lot again, with the least that stayed and the heats it was in, and holds it if its weights ask for it.
+ * `agentKnown`: false while nobody can say which curing salt went on. `again`: the facts were changed, and what was decided
+ * on them stands no more; false where they are the same and the rules are newer.
+ */
+export async function rejudge(
+  ctx: WriteContext,
+  lotId: number,
+  { agentKnown = true, again = true }: { agentKnown?: boolean; again?: boolean } = {},
+): Promise<Judgement> {
   const facts = await lotFacts(ctx.tables, lotId)
   const { lot } = facts
   const judged = await judgeFacts(ctx, facts, { agentKnown })
@@ -28,13 +36,14 @@ export async function rejudge(ctx: WriteContext, lotId: number, agentKnown = tru
   if (holdsLot(judgement.status) || forbidsRubbing(judgement.status)) {
     await holdLot(ctx, lot, {
       reason: judgement.status,
-      again: true,
+      again,
       figures: { ppm: judgement.lot?.ppm },
     })
   }
   await holdForSalt(ctx, facts)
   await markFollowing(ctx, lotId, [judgement.status, ...(saltNow(facts)?.status === 'slip' ? (['salt_outside'] as const) : [])])
-  await judgeHeated(ctx, lotId)
+  // What old rows do not say stops nothing that was right: heats are not judged anew by liquid that nobody was asked about.
+  if (again || judgement.stayed?.why !== 'not_seen') await judgeHeated(ctx, lotId)
   return judgement
 }
 

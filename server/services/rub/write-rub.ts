@@ -1,6 +1,7 @@
 import type { Fraction } from '#core/units/quantities'
 import { withDays } from '#core/plan/plan'
 import type { Formulation } from '#core/cure/formulate'
+import { JUDGED_BY } from '#core/rules/judged-by'
 import type { Judgement } from '#shared/contracts/judgement'
 import type { RubInput } from '#shared/contracts/rub'
 import { nextCode } from '../book/next-code'
@@ -52,6 +53,7 @@ export async function writeRub(
     mixScaleId: mixScale.id,
     targets: input.targets,
     judgement,
+    judgedBy: JUDGED_BY,
     note: input.note || null,
     method: input.method,
     purpose: input.purpose,

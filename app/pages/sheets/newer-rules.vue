@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { NewerRulesView } from '#shared/contracts/newer-rules'
+import { holdWords } from '#shared/messages/holds'
+import LoadProblem from '~/components/common/LoadProblem.vue'
+import LotCode from '~/components/common/LotCode.vue'
+import SheetHead from '~/components/sheets/SheetHead.vue'
+import { useLoaded } from '~/composables/use-loaded'
+import { useNotation } from '~/composables/use-notation'
+
+/** Lots that an upgrade's rules held, with their packs that are with customers and how to reach those. */
+const { as, date, moment, meat } = useNotation()
+const { view, problem, load } = useLoaded<NewerRulesView>('/api/newer-rules')
+</script>
+
+<template>
+  <div>
+    <SheetHead title="Held by newer rules" :back="{ to: '/ledger', words: 'To the Ledger' }">
+      What the version before let pass. What is in the shop is held until the owner decides; what customers have is not, and
+      stands here with who has it. Whether they must be told, your inspector and your law say.
+    </SheetHead>
+    <LoadProblem v-if="problem && !view" :problem="problem" @again="load" />
+    <p v-else-if="!view" class="empty">Reading the book…</p>
+    <p v-else-if="!view.lots.length" class="empty">No upgrade held anything.</p>
+    <section v-for="lot in view?.lots ?? []" :key="`${lot.code} ${lot.atMs}`" class="mb-6" :aria-label="lot.code">
+      <h2><LotCode :code="lot.code" /></h2>
+      <p>
+        {{ lot.reasons.map(reason => holdWords(reason, as)).join('; ') }}: by the rules of {{ lot.by }}, judged
+        {{ moment(lot.atMs) }}.
+      </p>
+      <p v-if="!lot.packs.length" class="soft">No customer has a pack of it.</p>
+      <table v-else class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Pack</th>
+            <th scope="col" class="num">Net</th>
+            <th scope="col">Sent</th>
+            <th scope="col">Customer</th>
+            <th scope="col">How to reach them</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="pack in lot.packs" :key="pack.code">
+            <td class="code">{{ pack.code }}</td>
+            <td class="num">{{ meat(pack.netG) }}</td>
+            <td>{{ date(pack.sentOn) }}</td>
+            <td>{{ pack.customer }}</td>
+            <td>{{ pack.contact ?? 'no contact on record' }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+tr {
+  break-inside: avoid;
+}
+</style>
