@@ -4,7 +4,7 @@ import type { Failure } from '#core/result'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { Role } from '#shared/contracts/people'
 import type { NewComputedOf, TypedOf } from '#shared/contracts/records'
-import type { FiguresOfRefusal, RefusalCode, RefusedAs } from '#shared/messages/refusals/catalogue'
+import type { FiguresOfRefusal, RefusalCode } from '#shared/messages/refusals/catalogue'
 import type { Tables } from '../db/database'
 
 /** Who writes, where, when, and where the shop's clock hangs. The clock is an argument: services read none. */
@@ -49,8 +49,16 @@ export interface WriteContext extends Writer {
 /** The way to a field of what was sent. */
 export type FieldPath = (string | number)[]
 
-/** An expected refusal: a code with the figures for its words, and the field it is about. */
-export type Refusal<Code extends RefusalCode = RefusalCode> = RefusedAs<Code> & { path?: FieldPath }
+/**
+ * An expected refusal: a code with the figures for its words, and the field it is about. Which figures a code needs is
+ * checked where it is made, by `refuse`: a union of all codes would be compared code by code at every call.
+ */
+export interface Refusal {
+  ok: false
+  code: RefusalCode
+  params?: Record<string, string | number>
+  path?: FieldPath
+}
 
 export type Answer<T> = { ok: true; value: T } | Refusal
 
@@ -60,8 +68,8 @@ type WithPath<Figures extends unknown[]> = Figures extends [infer One] ? [params
 export const refuse = <Code extends RefusalCode>(
   code: Code,
   ...[params, path]: WithPath<FiguresOfRefusal<Code>>
-): Refusal<Code> =>
-  ({ ok: false, code, ...(params ? { params } : {}), ...(path ? { path } : {}) }) as Refusal<Code>
+): Refusal =>
+  ({ ok: false, code, ...(params ? { params: params as Refusal['params'] } : {}), ...(path ? { path } : {}) })
 
 /** What core refused, about a field. */
-export const refuseAt = (path: FieldPath, failure: Failure): Refusal => ({ ...failure, path })
+export const refuseAt = (path: FieldPath, failure: Failure): Refusal => ({ ...failure, path }) as Refusal

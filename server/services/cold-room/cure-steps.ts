@@ -29,7 +29,7 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
   const told = await pressNow(ctx, code, { kind: 'turn', how: 'turned', face: null })
   if (told.ok) return { ok: true, value: { turnId: told.value.steps[0]!.id } }
   if (told.code !== 'told_already') return told
-  const { kind: _turn, ...params } = told.params
+  const { kind: _turn, ...params } = told.params!
   return refuse('turned_just_now', params as { code: string; who: string; minutes: number })
 }
 

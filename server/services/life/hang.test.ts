@@ -65,7 +65,7 @@ describe('hanging to dry', () => {
   it('warm, is asked about while it is too wet by its salt', async () => {
     const wet = await press(hang())
     expect(wet).toMatchObject({ ok: false, code: 'hang_wet', params: { placeC: 12.5, lost: 0 } })
-    const { activity, needs } = (wet as { params: { activity: number; needs: number } }).params
+    const { activity, needs } = (wet as unknown as { params: { activity: number; needs: number } }).params
     expect(activity).toBeGreaterThan(0.96)
     expect(needs).toBeGreaterThan(0.05)
     dryAt = needs + 0.01

@@ -1,5 +1,5 @@
 import type { Failures, None } from '#core/failures'
-import type { FailureOf, FiguresOf } from '#core/result'
+import type { FiguresOf } from '#core/result'
 import type { Notation } from '#core/units/format'
 import { ACCESS } from './access'
 import { ENTRIES } from './entries'
@@ -22,7 +22,6 @@ export type Refusals = {
   [C in RefusalCode]: Parameters<Catalogue[C]> extends readonly [infer Figures, ...unknown[]] ? Figures : None
 }
 export type FiguresOfRefusal<C extends RefusalCode> = FiguresOf<Refusals, C>
-export type RefusedAs<C extends RefusalCode = RefusalCode> = FailureOf<Refusals, C>
 
 // What core refuses must be worded here with the very figures that core gives.
 type CoreFigures = { [C in keyof Failures]: C extends RefusalCode ? Refusals[C] : 'not worded' }
