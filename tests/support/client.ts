@@ -20,11 +20,12 @@ export class Client {
       this.jar.set(one.slice(0, one.indexOf('=')), one.slice(one.indexOf('=') + 1))
   }
 
-  constructor(readonly address: string) {}
+  /** `origin`: the address under which the shop is known, where it lies before that of the process. */
+  constructor(readonly address: string, readonly origin = address) {}
 
   /** The same browser with the end of its sign-in changed. */
   forged(): Client {
-    const other = new Client(this.address)
+    const other = new Client(this.address, this.origin)
     other.cookie = [...this.jar]
       .map(([name, value]) => `${name}=${name.endsWith('-session') ? `${value.slice(0, -6)}AAAAAA` : value}`)
       .join('; ')
@@ -45,7 +46,7 @@ export class Client {
     const answer = await fetch(this.address + path, {
       method,
       headers: {
-        'origin': this.address,
+        'origin': this.origin,
         'idempotency-key': randomUUID(),
         ...(this.cookie ? { cookie: this.cookie } : {}),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),

@@ -10,11 +10,11 @@ const say = (name, text) => console.log(`  ${name.padEnd(58)} ${text}`)
  * believed, neither, or one was told that we are at fault; and the walk of the book afterwards.
  */
 export async function raceCluster(cluster, times = 20) {
-  const [{ Client }, { openRoom }, { GAPS, race, RACES }] = await Promise.all(
+  const [{ Client }, { openRoom, restocked }, { GAPS, race, RACES }] = await Promise.all(
     ['tests/support/client.ts', 'tests/support/races/room.ts', 'tests/support/races/pairs.ts'].map(importSource),
   )
   const signedIn = async (app, who) => {
-    const client = new Client(app.server.address)
+    const client = new Client(app.server.address, cluster.address)
     const { status } = await client.post('/api/session', who)
     if (status !== 200) throw new Error(`${who.signIn} was not let in: ${status}`)
     return client
@@ -25,8 +25,10 @@ export async function raceCluster(cluster, times = 20) {
   const room = await openRoom(one, other)
   const runs = []
   for (const pair of RACES)
-    for (const gapMs of GAPS)
-      for (let n = 0; n < times; n++) runs.push(await race(room, pair, gapMs))
+    for (const gapMs of GAPS) {
+      const stocked = await restocked(room)
+      for (let n = 0; n < times; n++) runs.push(await race(stocked, pair, gapMs))
+    }
   const both = runs.filter(run => run.believed > 1)
   const none = runs.filter(run => run.believed === 0)
   const ours = runs.filter(run => run.answers.some(({ status }) => status >= 500))

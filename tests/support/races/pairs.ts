@@ -9,6 +9,8 @@ import { today } from '../shop'
 /** Two presses that cannot both be true, made ready: of those, at most one may be believed. */
 export interface Race {
   name: string
+  /** Both are true where the second was recorded before the first. */
+  inOrder?: boolean
   ready: (room: Room) => Promise<readonly [Sent, Sent]>
 }
 
@@ -33,6 +35,8 @@ const sending = (packCodes: string[]) => ({ customer: 'Corner shop', sentOn: tod
 const OF_PIECES: Race[] = [
   {
     name: 'a piece thrown away, and moved',
+    // Moved first and then thrown away, both are true.
+    inOrder: true,
     ready: async (room) => {
       const { code, ids: [id] } = await lotIn(room)
       return [
@@ -411,12 +415,14 @@ export interface Run {
 }
 
 /** Sends two presses, so long apart, and says what became of each. */
-export async function race(room: Room, { name, ready }: Race, gapMs: number): Promise<Run> {
+export async function race(room: Room, { name, inOrder = false, ready }: Race, gapMs: number): Promise<Run> {
   const [first, second] = await ready(room)
   const replies = await Promise.all([
     first(),
     new Promise<void>(done => setTimeout(done, gapMs)).then(second),
   ])
   const answers = replies.map(({ status, body }) => ({ status, code: (body as { code?: string }).code ?? null }))
-  return { name, gapMs, answers, believed: answers.filter(({ status }) => status === 200).length }
+  const [one, other] = replies.map(({ body }) => (body as { eventId?: number }).eventId ?? 0) as [number, number]
+  const believed = answers.filter(({ status }) => status === 200).length
+  return { name, gapMs, answers, believed: believed === 2 && inOrder && other < one ? 1 : believed }
 }

@@ -20,7 +20,9 @@ const body = async (reply: Promise<Reply>): Promise<any> => {
   return told
 }
 
-/** Each race takes a lot of one kilogram; there is enough of everything for hundreds. */
+/** The same room with new goods in its store: each race takes a lot of one kilogram, and these are enough for hundreds. */
+export const restocked = async (room: Room): Promise<Room> => ({ ...room, s: await stock(room.one, { weight: '480 kg' }) })
+
 export async function openRoom(one: Client, other: Client): Promise<Room> {
   const s = await stock(one, { weight: '480 kg' })
   const place = async (name: string, kind: string) => (await body(one.post('/api/office/places', { name, kind }))).id
