@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { pieceTree } from '../life/parts'
-import { destroysLot, stopsLot, stopsPieces, type HoldState } from './stops-lot'
+import { destroysLot, isUndecided, stopsLot, stopsPieces, stopsSending, type HoldState } from './stops-lot'
 
 const FOUR = pieceTree([1, 2, 3, 4].map(id => ({ id, parentId: null })))
 /** 4 was cut into 5 and 6. */
@@ -25,6 +25,18 @@ describe('a hold', () => {
     expect(stopsPieces(hold('destroy', [1]), [1], FOUR)).toBe(true)
     expect(stopsPieces(hold(null), [3], FOUR)).toBe(true)
     expect(stopsPieces(hold('release'), [3], FOUR)).toBe(false)
+  })
+  it('that is being reworked stops nothing but the way to a customer, and is decided on again', () => {
+    expect([stopsLot(hold('reworking'), FOUR), stopsPieces(hold('reworking'), [3], FOUR)]).toEqual([false, false])
+    expect(stopsSending(hold('reworking'), [3], FOUR)).toBe(true)
+    expect([[3], [1, 3]].map(pieces => stopsSending(hold('reworking', [1]), pieces, FOUR))).toEqual([false, true])
+    expect([null, 'reworking', 'rework', 'release', 'destroy'].map(how => isUndecided(hold(how as HoldState['disposition'])))).toEqual([
+      true, true, false, false, false,
+    ])
+  })
+  it('stops sending wherever it stops all else, and nothing once it is let go', () => {
+    for (const how of [null, 'destroy'] as const) expect(stopsSending(hold(how, [4]), [5], CUT)).toBe(true)
+    for (const how of ['release', 'rework'] as const) expect(stopsSending(hold(how), [1], FOUR)).toBe(false)
   })
   it('on a piece is on whatever is cut from it, and on a part leaves the other', () => {
     expect(stopsPieces(hold(null, [4]), [5], CUT)).toBe(true)

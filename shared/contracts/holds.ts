@@ -1,5 +1,6 @@
 import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
+import type { HoldState } from '#core/lots/stops-lot'
 import { reason } from './fields'
 
 export const HOLD_REASONS = [
@@ -58,7 +59,7 @@ export interface HoldView {
   /** The record by which what it rests on follows no more. */
   changedBy: number | null
   placedAtMs: Milliseconds
-  disposition: string | null
+  disposition: HoldState['disposition']
   text: string | null
   by: string | null
   disposedAtMs: Milliseconds | null

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
+import { isUndecided } from '#core/lots/stops-lot'
 import { dispositionInput, DISPOSITIONS, type HoldView } from '#shared/contracts/holds'
 import { holdWords } from '#shared/messages/holds'
 import { piecesWords } from '#shared/messages/pieces'
@@ -22,6 +23,10 @@ const { save, saving, errorAt, message } = useSave(dispositionInput)
 const WORDS = { release: 'Release', rework: 'Rework', destroy: 'Destroy' }
 const form = reactive({ disposition: 'release' as (typeof DISPOSITIONS)[number], text: '' })
 const deciding = ref<number | null>(null)
+const markWords = ({ disposition }: HoldView) =>
+  disposition === null ? 'held' : disposition === 'reworking' ? 'being reworked' : `hold: ${disposition}`
+/** What was sent to be reworked is let go or destroyed in the end. */
+const choicesOf = ({ disposition }: HoldView) => DISPOSITIONS.filter(one => one !== 'rework' || disposition === null)
 
 /** Which pieces, where, from when to when, how warm: as far as the hold says. */
 function aboutWords({ pieceIds, place, fromMs, toMs, worstC }: HoldView): string {
@@ -54,18 +59,14 @@ async function decide(id: number): Promise<void> {
 
 <template>
   <section v-if="holds.length" class="stack-tight" aria-label="Holds">
-    <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ open: !hold.disposition }">
+    <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ open: isUndecided(hold) }">
       <div class="row">
-        <StateMark :tone="hold.disposition ? 'plain' : 'held'">
-          {{
-            hold.disposition ? `hold: ${hold.disposition}` : 'held'
-          }}
-        </StateMark>
+        <StateMark :tone="isUndecided(hold) ? 'held' : 'plain'">{{ markWords(hold) }}</StateMark>
         <strong>{{ holdWords(hold.reason, as) }}</strong><span v-if="hold.note">{{ hold.note }}</span>
         <span v-if="hold.byRules">by the rules of {{ hold.byRules }}</span>
         <span>{{ aboutWords(hold) }}</span><span class="soft">since {{ moment(hold.placedAtMs) }}</span>
         <VBtn
-          v-if="!hold.disposition && session.isOwner"
+          v-if="isUndecided(hold) && session.isOwner"
           variant="outlined"
           @click="deciding = deciding === hold.id ? null : hold.id"
         >
@@ -74,6 +75,9 @@ async function decide(id: number): Promise<void> {
       </div>
       <p v-if="hold.disposition">
         {{ hold.text }} <span class="soft">({{ hold.by }}, {{ moment(hold.disposedAtMs!) }})</span>
+        <template v-if="hold.disposition === 'reworking'">
+          It may be worked on; it goes to no customer until the owner decides on what came of it.
+        </template>
       </p>
       <p v-else-if="hold.changedBy !== null" class="changed">
         The facts changed by record {{ hold.changedBy }}: by what is recorded now it follows no more.
@@ -85,7 +89,7 @@ async function decide(id: number): Promise<void> {
       <form v-if="deciding === hold.id" class="stack-tight decide" @submit.prevent="decide(hold.id)">
         <p class="caution">Only with good reason, in writing. When in doubt ask your inspector, or destroy it.</p>
         <VBtnToggle v-model="form.disposition" mandatory variant="outlined" aria-label="Decision">
-          <VBtn v-for="d in DISPOSITIONS" :key="d" :value="d">{{ WORDS[d] }}</VBtn>
+          <VBtn v-for="d in choicesOf(hold)" :key="d" :value="d">{{ WORDS[d] }}</VBtn>
         </VBtnToggle>
         <VTextField
           v-model="form.text"

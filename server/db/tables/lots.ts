@@ -171,7 +171,7 @@ export const holds = {
       byRules: nullable(text(16)),
       /** The record by which what it rests on follows no more. */
       changedEventId: nullable(int()),
-      disposition: nullable(text<'release' | 'rework' | 'destroy'>(16)),
+      disposition: nullable(text<'release' | 'rework' | 'reworking' | 'destroy'>(16)),
       dispositionText: nullable(text(500)),
       disposedAtMs: nullable(instant()),
       disposedById: nullable(int()),

@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { groupBy } from '#core/lists/group-by'
-import { destroysLot } from '#core/lots/stops-lot'
+import { destroysLot, isUndecided } from '#core/lots/stops-lot'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
@@ -78,7 +78,7 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   await mark(tables.lots, rows, nowMs, ({ id: of, readyG }) =>
     isFinishedLot({
       destroyed: holds.some(hold => hold.lotId === of && destroysLot(hold, treeOf(of))),
-      heldOpen: holds.some(hold => hold.lotId === of && hold.disposition === null),
+      heldOpen: holds.some(hold => hold.lotId === of && isUndecided(hold)),
       packs: packs.get(of)?.count ?? 0,
       unsent: (unsent.get(of)?.count ?? 0) - (lost.get(of)?.length ?? 0),
       readyG,

@@ -1,7 +1,7 @@
 import type { HoldReason, dispositionInput } from '#shared/contracts/holds'
 import type { z } from 'zod'
 import { pieceTree, type PieceTree } from '#core/life/parts'
-import { stopsLot, stopsPieces } from '#core/lots/stops-lot'
+import { isUndecided, stopsLot, stopsPieces, stopsSending } from '#core/lots/stops-lot'
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
@@ -76,22 +76,27 @@ export async function holdByHand(ctx: WriteContext, code: string, text: string):
 
 /**
  * What is held goes nowhere. Lots of which one is held, or was destroyed, give its refusal; a hold on some pieces stops
- * those alone, where `pieceIds` says which are to go.
+ * those alone, where `pieceIds` says which are to go. `sending`: what is being reworked does not go out either.
  */
 export async function refuseHeld(
   ctx: WriteContext,
   lots: readonly { id: number; code: string }[],
   pieceIds: readonly number[] | null = null,
+  { sending = false } = {},
 ): Promise<Answer<null>> {
   const lotId = lots.map(lot => lot.id)
   const holds = await ctx.tables.holds.find({ lotId })
   const treeOf = treesOf(holds.length ? await ctx.tables.pieces.pick(['lotId', 'parentId'], { lotId }) : [])
-  const stopping = holds.find(hold =>
-    pieceIds ? stopsPieces(hold, pieceIds, treeOf(hold.lotId!)) : stopsLot(hold, treeOf(hold.lotId!)),
-  )
+  const stops = (hold: (typeof holds)[number]) => {
+    const tree = treeOf(hold.lotId!)
+    if (sending) return stopsSending(hold, pieceIds ?? tree.leaves, tree)
+    return pieceIds ? stopsPieces(hold, pieceIds, tree) : stopsLot(hold, tree)
+  }
+  const stopping = holds.find(stops)
   if (!stopping) return { ok: true, value: null }
   const code = lots.find(lot => lot.id === stopping.lotId)!.code
-  return refuse(stopping.disposition === 'destroy' ? 'lot_destroyed' : 'lot_held', { code, reason: stopping.reason })
+  if (stopping.disposition === 'destroy') return refuse('lot_destroyed', { code })
+  return refuse(stopping.disposition === 'reworking' ? 'lot_reworking' : 'lot_held', { code, reason: stopping.reason })
 }
 
 /** What was destroyed is gone: those held of a lot that are still there, and whatever was cut from them. Answers with its steps. */
@@ -105,7 +110,10 @@ async function takeAway(ctx: WriteContext, lotId: number, pieceIds: readonly num
   return laid.ok ? { ok: true, value: laid.value.ids } : laid
 }
 
-/** The owner decides on a hold, with the reason in words. What is destroyed is gone with it. */
+/**
+ * The owner decides on a hold, with the reason in words. What is destroyed is gone with it; what is reworked may be worked
+ * on, and is decided on again.
+ */
 export async function dispose(
   ctx: WriteContext,
   holdId: number,
@@ -115,7 +123,7 @@ export async function dispose(
   if (!known) return refuse('no_such_hold')
   await lockRows(ctx.tables, known.lotId === null ? { meatLots: [known.meatLotId!] } : { lots: [known.lotId] })
   const hold = (await ctx.tables.holds.one({ id: holdId }))!
-  if (hold.disposition !== null) return refuse('already_decided')
+  if (!isUndecided(hold) || (hold.disposition === 'reworking' && input.disposition === 'rework')) return refuse('already_decided')
   const held
     = hold.lotId === null
       ? await ctx.tables.meatLots.one({ id: hold.meatLotId! })
@@ -125,7 +133,8 @@ export async function dispose(
   await ctx.tables.holds.update(holdId, {
     // The decision covers what went on up to now.
     ...(hold.fromAtMs !== null && hold.toAtMs === null ? { toAtMs: ctx.nowMs } : {}),
-    disposition: input.disposition,
+    // Meat at the door has no packs yet: what is done to it is over when it is let in.
+    disposition: input.disposition === 'rework' && hold.lotId !== null ? 'reworking' : input.disposition,
     dispositionText: input.text,
     disposedAtMs: ctx.nowMs,
     disposedById: ctx.actor.id,

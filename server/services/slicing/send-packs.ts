@@ -84,7 +84,7 @@ export async function sendPacks(
   const lots = await ctx.tables.lots.find({ id: [...new Set(packs.map(pack => pack.lotId))] })
   const theirs = await piecesOfPacks(ctx, packs)
   for (const { id, pieces } of theirs) {
-    const held = await refuseHeld(ctx, lots.filter(lot => lot.id === id), pieces)
+    const held = await refuseHeld(ctx, lots.filter(lot => lot.id === id), pieces, { sending: true })
     if (!held.ok) return { ...held, path: ['packCodes'] }
   }
   const asked = await againstPlan(ctx, theirs, {
