@@ -218,8 +218,10 @@ export const CUT_OVER_WET_SHARE = 0.5
 export const UNACCOUNTED_SHARE: Fraction = 0.01
 /** Two scales, or one read twice, may differ by this before more came out than went in, or the meat is not the meat. */
 export const TWO_SCALES_SHARE: Fraction = 0.02
-/** Packs and offcuts of one slicing are weighed on one scale. */
+/** Packs and offcuts of one slicing are weighed on one scale: so much more out than was brought is let pass. */
 export const SLICED_OVER_SHARE: Fraction = 0.01
+/** Up to this much over it is asked about: then it is other meat, or a slip of the key. */
+export const SLICED_MOST_OVER_SHARE: Fraction = 0.05
 /** Of the slab, less than this is crumbs and drip; what two weighings differ by; what clings to a bag. */
 export const REST_SHARE: Fraction = 0.03
 export const MEAT_REST_SHARE: Fraction = 0.02

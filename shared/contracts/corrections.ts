@@ -31,7 +31,7 @@ export const correctionInput = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('step_hour'), id: id(), value: instantMs(), ...why }),
   /** How much was drained or leaked, of a press that told it. */
   z.strictObject({ what: z.literal('step_drained'), id: id(), value: weight(DRAINED_RANGE), ...why }),
-  z.strictObject({ what: z.literal('pack_weight'), id: id(), value: weight(PACK_RANGE), ...why }),
+  z.strictObject({ what: z.literal('pack_weight'), id: id(), value: weight(PACK_RANGE), sure: z.boolean().default(false), ...why }),
   /** A pack went to another customer than was written down. */
   z.strictObject({ what: z.literal('pack_customer'), id: id(), value: name(), ...why }),
 ])

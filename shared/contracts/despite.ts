@@ -1,4 +1,4 @@
 import { reason } from './fields'
 
-/** Why it is done though it goes against its plan; null: nobody was asked. */
+/** Why it is recorded though the shop asked back; null: nobody was asked. */
 export const despite = () => reason().nullable().default(null)

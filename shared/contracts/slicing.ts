@@ -27,6 +27,8 @@ export const slicingInput = z
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
     ...toldWhen(),
     despite: despite(),
+    /** Why more comes off the table than was brought to it; null: nobody was asked. */
+    overWhy: despite(),
   })
   .refine(input => input.packs.length + input.offcuts.length > 0 || input.readyWeight !== null || input.all, {
     error: 'nothing_to_record',

@@ -166,6 +166,38 @@ describe('packs', () => {
       await maker.post('/api/corrections', { what: 'pack_weight', id: pack.id, value: '9 kg', reason: 'read it again' }),
     ).toMatchObject({ body: { code: 'packs_over_weight', errors: [{ path: ['value'] }] } })
   })
+  it('of a lot that is reworked stay until the owner decides on what came of it', async () => {
+    const { code, ids, packs } = await packed(room)
+    await must(maker.post(`/api/lots/${code}/hold`, { text: 'one slab was tied too tight' }))
+    const [hold] = (await lotOf(code)).holds
+    const decide = (disposition: string) =>
+      owner.post(`/api/holds/${hold.id}/disposition`, { disposition, text: 'tied anew and dried again' })
+    await must(decide('rework'))
+    // Worked on it may be.
+    await must(maker.post('/api/steps', press(code, [ids[0]!], { kind: 'look', feel: 'edges_firm', note: null })))
+    expect(await send([packs[0]!])).toMatchObject({ body: { code: 'lot_reworking' } })
+    expect(await decide('rework')).toMatchObject({ body: { code: 'already_decided' } })
+    await must(decide('release'))
+    await must(send([packs[0]!]))
+    expect((await lotOf(code)).holds).toMatchObject([{ disposition: 'release' }])
+  })
+  it('weigh a little more than the slab where somebody says why, and that stands in the book', async () => {
+    const { code } = await lotOut(room)
+    const told = slicing({ packs: ['500 g', '490 g'] })
+    expect(await maker.post(`/api/lots/${code}/slicing`, told)).toMatchObject({
+      body: { code: 'packs_over_asked', detail: expect.stringContaining('come to 990 g, 30 g more than the 960 g') },
+    })
+    const why = 'The slabs were on another scale'
+    await must(maker.post(`/api/lots/${code}/slicing`, { ...told, overWhy: why }))
+    const { events, packList } = await lotOf(code)
+    expect(events.findLast((event: { kind: string }) => event.kind === 'sliced')).toMatchObject({ reason: why })
+    const right = { what: 'pack_weight', id: packList[0].id, value: '505 g', reason: 'read it again' }
+    expect(await maker.post('/api/corrections', right)).toMatchObject({ body: { code: 'packs_over_asked' } })
+    await must(maker.post('/api/corrections', { ...right, sure: true }))
+    expect(await maker.post('/api/corrections', { ...right, value: '530 g', sure: true })).toMatchObject({
+      body: { code: 'packs_over_weight' },
+    })
+  })
   it('once sent stay on record: taken back within ten minutes, later set right to the customer who has them', async () => {
     const { code, packs } = await packed(room)
     const { eventId, noContact } = await must(send(packs, { customer: 'Nobody in the book' }))

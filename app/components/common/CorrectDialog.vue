@@ -14,6 +14,7 @@ const emit = defineEmits<{ begun: []; corrected: [] }>()
     why="Why"
     field="reason"
     value-first
+    insists="packs_over_asked"
     :contract="correctionInput"
     path="/api/corrections"
     :body="body"

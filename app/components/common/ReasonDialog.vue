@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { z } from 'zod'
 import SaveProblem from './SaveProblem.vue'
 import { useNotice } from '~/composables/use-notice'
@@ -18,6 +18,8 @@ const props = defineProps<{
   path: string
   /** What is sent beside the reason. */
   body?: Record<string, unknown>
+  /** The refusal that is asked back: pressed once more, it is meant so. */
+  insists?: string
   /** Another field stands before it, and takes the keyboard. */
   valueFirst?: boolean
   /** What is said when it is recorded. */
@@ -26,7 +28,9 @@ const props = defineProps<{
 const emit = defineEmits<{ begun: []; done: [] }>()
 const session = useSession()
 const { say } = useNotice()
-const { save, saving, message, errorAt, forget } = useSave(props.contract)
+const { save, saving, message, problem, errorAt, forget } = useSave(props.contract)
+/** Asked back, the same button says that it is so. */
+const askedBack = computed(() => props.insists !== undefined && problem.value?.code === props.insists)
 const open = ref(false)
 const reason = ref('')
 
@@ -37,7 +41,8 @@ function begin(): void {
   open.value = true
 }
 async function set(): Promise<void> {
-  if (!(await save(props.path, { ...props.body, [props.field]: reason.value }))) return
+  const sure = askedBack.value ? { sure: true } : {}
+  if (!(await save(props.path, { ...props.body, ...sure, [props.field]: reason.value }))) return
   open.value = false
   say(props.said)
   emit('done')
@@ -60,7 +65,7 @@ async function set(): Promise<void> {
         />
         <SaveProblem :message="message" />
         <div class="row">
-          <VBtn type="submit" color="primary" :loading="saving">{{ verb }}</VBtn>
+          <VBtn type="submit" color="primary" :loading="saving">{{ askedBack ? 'It is so' : verb }}</VBtn>
           <VBtn variant="outlined" @click="open = false">Leave it</VBtn>
         </div>
       </form>

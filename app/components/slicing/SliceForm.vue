@@ -92,7 +92,9 @@ function add(): void {
   draft.value.packs.push({ kind: draft.value.kind, weight: draft.value.entry.trim() })
   draft.value.entry = ''
 }
-const asked = ref({ unchecked: false, despite: null as string | null })
+const NOTHING_ASKED = { unchecked: false, despite: null as string | null, overWhy: null as string | null }
+const asked = ref({ ...NOTHING_ASKED })
+const answer = (why: string) => record(problem.value?.code === 'packs_over_asked' ? { overWhy: why } : { despite: why })
 /** What was answered stands for the next try. */
 async function record(answer: Partial<typeof asked.value> = {}): Promise<void> {
   Object.assign(asked.value, answer)
@@ -110,7 +112,7 @@ async function record(answer: Partial<typeof asked.value> = {}): Promise<void> {
   if (!done) return
   clear()
   when.value = null
-  asked.value = { unchecked: false, despite: null }
+  asked.value = { ...NOTHING_ASKED }
   recorded(
     done.packCodes.length
       ? `${done.packCodes.length} packs: ${done.packCodes[0]} to ${done.packCodes.at(-1)}.`
@@ -178,7 +180,7 @@ async function record(answer: Partial<typeof asked.value> = {}): Promise<void> {
       <ToldLate v-model="when" :now-ms="nowMs" label="Sliced earlier?" />
       <CheckAsk asked="before_slicing" :place-id="null" @checked="forget" />
       <SaveProblem :message="message" />
-      <WhyAgainst :problem="problem" :saving="saving" @why="record({ despite: $event })" />
+      <WhyAgainst :problem="problem" :saving="saving" @why="answer" />
       <VBtn
         v-if="problem?.code === 'not_checked'"
         variant="outlined"

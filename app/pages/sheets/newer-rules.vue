@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { NewerRulesView } from '#shared/contracts/newer-rules'
+import { groupBy } from '#core/lists/group-by'
+import { sumOf } from '#core/lists/sum-of'
+import type { NewerRulesLot, NewerRulesView } from '#shared/contracts/newer-rules'
 import { holdWords } from '#shared/messages/holds'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
@@ -10,6 +12,14 @@ import { useNotation } from '~/composables/use-notation'
 /** Lots that an upgrade's rules held, with their packs that are with customers and how to reach those. */
 const { as, date, moment, meat } = useNotation()
 const { view, problem, load } = useLoaded<NewerRulesView>('/api/newer-rules')
+/** What each customer got on one day. */
+const sentOf = ({ packs }: NewerRulesLot) =>
+  [...groupBy(packs, pack => `${pack.customer} ${pack.sentOn}`)].map(([key, some]) => ({
+    ...some[0]!,
+    key,
+    codes: some.map(pack => pack.code),
+    netG: sumOf(some, pack => pack.netG),
+  }))
 </script>
 
 <template>
@@ -31,20 +41,20 @@ const { view, problem, load } = useLoaded<NewerRulesView>('/api/newer-rules')
       <table v-else class="ruled">
         <thead>
           <tr>
-            <th scope="col">Pack</th>
-            <th scope="col" class="num">Net</th>
-            <th scope="col">Sent</th>
             <th scope="col">Customer</th>
             <th scope="col">How to reach them</th>
+            <th scope="col">Sent</th>
+            <th scope="col">Packs</th>
+            <th scope="col" class="num">Net</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="pack in lot.packs" :key="pack.code">
-            <td class="code">{{ pack.code }}</td>
-            <td class="num">{{ meat(pack.netG) }}</td>
-            <td>{{ date(pack.sentOn) }}</td>
-            <td>{{ pack.customer }}</td>
-            <td>{{ pack.contact ?? 'no contact on record' }}</td>
+          <tr v-for="one in sentOf(lot)" :key="one.key">
+            <td>{{ one.customer }}</td>
+            <td>{{ one.contact ?? 'no contact on record' }}</td>
+            <td>{{ date(one.sentOn) }}</td>
+            <td>{{ one.codes.length }}: <span class="code">{{ one.codes.join(' ') }}</span></td>
+            <td class="num">{{ meat(one.netG) }}</td>
           </tr>
         </tbody>
       </table>
@@ -53,6 +63,12 @@ const { view, problem, load } = useLoaded<NewerRulesView>('/api/newer-rules')
 </template>
 
 <style scoped>
+h2 {
+  margin-top: 1rem;
+}
+td {
+  white-space: normal;
+}
 tr {
   break-inside: avoid;
 }

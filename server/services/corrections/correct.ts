@@ -1,9 +1,9 @@
 import { withoutOffset } from '#core/instruments/check-instrument'
-import { SLICED_OVER_SHARE } from '#core/rules/house'
 import { pieceLabel, pieceTree } from '#core/life/parts'
 import type { CorrectionInput } from '#shared/contracts/corrections'
 import { recordEvent } from '../book/record-event'
-import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
+import { refuse, type Answer, type WriteContext } from '../context'
+import { refuseOver } from '../slicing/refuse-over'
 import { lockRows } from '../lock-rows'
 import { judgePlaces } from '../places/judge-places'
 import { lotsThatLay } from '../places/lots-that-lay'
@@ -21,22 +21,6 @@ async function keepParts({ tables }: WriteContext, piece: { id: number; lotId: n
   for (const row of rows)
     if (row.id !== piece.id && tree.withAncestors([row.id]).includes(piece.id))
       await tables.pieces.update(row.id, { greenG: (row.greenG * greenG) / piece.greenG })
-}
-
-/** Of a lot no more can be in packs than was ready to be sliced, whatever a pack is corrected to. */
-async function refusePack(
-  { tables }: WriteContext,
-  pack: { id: number; lotId: number; netG: number },
-  netG: number,
-): Promise<Refusal | null> {
-  const { readyG } = (await tables.lots.one({ id: pack.lotId }))!
-  const [packsG, offcutsG] = [
-    await tables.packs.sum('netG', { lotId: pack.lotId }),
-    await tables.offcuts.sum('massG', { lotId: pack.lotId, atCut: null }),
-  ]
-  const outG = packsG - pack.netG + netG + offcutsG
-  const isOver = readyG !== null && netG > pack.netG && outG > readyG * (1 + SLICED_OVER_SHARE)
-  return isOver ? refuse('packs_over_weight', { outG, readyG }, ['value']) : null
 }
 
 async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Changed>> {
@@ -155,10 +139,12 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       await lockRows(tables, known ? { lots: [known.lotId], packs: [known.id] } : {})
       const pack = await tables.packs.one({ id: c.id })
       if (!pack) return refuse('no_such_entry')
-      const over = await refusePack(ctx, pack, c.value.netG)
-      if (over) return over
-      await tables.packs.update(pack.id, { netG: c.value.netG, netTyped: c.value.typed })
       const lot = (await tables.lots.one({ id: pack.lotId }))!
+      const addG = c.value.netG - pack.netG
+      const out = { lot, readyG: lot.readyG, addG, readings: 0, sure: c.sure, path: ['value'] }
+      const { refused } = addG > 0 ? await refuseOver(tables, out) : { refused: null }
+      if (refused) return refused
+      await tables.packs.update(pack.id, { netG: c.value.netG, netTyped: c.value.typed })
       return changed([pack.code, lot.code], pack.code, pack.netTyped, c.value.typed)
     }
   }

@@ -1,6 +1,5 @@
 import { pieceName } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
-import { SLICED_OVER_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import type { slicingInput } from '#shared/contracts/slicing'
 import { nextCodes } from '../book/next-code'
@@ -19,6 +18,7 @@ import type { RowOf } from '../../db/table-spec'
 import type { lots } from '../../db/tables/lots'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { judgeLotHeats } from '../smoke/heat-groups'
+import { refuseOver } from './refuse-over'
 
 type Lot = RowOf<typeof lots>
 type Piece = Awaited<ReturnType<typeof piecesOf>>[number]
@@ -110,11 +110,15 @@ export async function recordSlicing(
   const ready = readyWith(lot, input, { isWhole: meant.length === all.length, isFirst })
   if (!ready.ok) return ready
   const { readyG } = ready.value
-  const outG
-    = [...input.packs, ...input.offcuts].reduce((sum, part) => sum + part.weight.netG, 0)
-      + (await ctx.tables.packs.sum('netG', { lotId: lot.id }))
-      + (await ctx.tables.offcuts.sum('massG', { lotId: lot.id, atCut: null }))
-  if (readyG !== null && outG > readyG * (1 + SLICED_OVER_SHARE)) return refuse('packs_over_weight', { outG, readyG }, ['packs'])
+  const { refused, outG } = await refuseOver(ctx.tables, {
+    lot,
+    readyG,
+    addG: sumOf([...input.packs, ...input.offcuts], part => part.weight.netG),
+    readings: input.packs.length + input.offcuts.length,
+    sure: input.overWhy !== null,
+    path: ['packs'],
+  })
+  if (refused) return refused
   if (input.readyWeight) await ctx.tables.lots.update(lot.id, ready.value)
   const laid = await laySteps(ctx, lot, [
     {
@@ -169,7 +173,7 @@ export async function recordSlicing(
       pieces: meant.length < all.length ? meant.map(pieceName) : null,
       ...happenedOf(ctx, when.value),
     },
-    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite)),
+    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite), input.overWhy),
     steps: laid.value.ids,
   })
   const onScale = new Set([...sliced, ...ids])

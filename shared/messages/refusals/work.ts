@@ -162,9 +162,12 @@ export const WORK = {
   reading_twice: (p: { row: number }) =>
     `Row ${p.row} has the time of a reading that is already there. Leave it out or correct that one.`,
   ready_weight_missing: () => 'Weigh the slabs before slicing: without it nobody knows the yield.',
-  packs_over_weight: (p: { outG: Grams; readyG: Grams }, as: Notation) =>
-    `Packs and offcuts come to ${said.meat(p.outG, as)}, more than the ${said.meat(p.readyG, as)} that was ready `
-    + 'to slice. Check the weights.',
+  packs_over_weight: (p: { outG: Grams; readyG: Grams; overG: Grams }, as: Notation) =>
+    `Packs and offcuts come to ${said.meat(p.outG, as)}, ${said.meat(p.overG, as)} more than the ${said.meat(p.readyG, as)} that was `
+    + 'ready to slice: that is no error of a scale. Nothing was recorded. Check the weights, and that the meat is this lot\'s.',
+  packs_over_asked: (p: { outG: Grams; readyG: Grams; overG: Grams }, as: Notation) =>
+    `Packs and offcuts come to ${said.meat(p.outG, as)}, ${said.meat(p.overG, as)} more than the ${said.meat(p.readyG, as)} that was `
+    + 'ready to slice. Nothing was recorded. Weigh again, or say why it is so.',
   already_sent: (p: { code: string }) => `${p.code} was sent already. Take it off the list.`,
   rules_not_confirmed: () =>
     'The shop has not confirmed its rule set. The owner does that in the Office before anything goes out.',
