@@ -11,7 +11,7 @@ let owner: Client
 let code: string
 
 beforeAll(async () => {
-  shop = await openTestShop()
+  shop = await openTestShop({ kept: false })
   owner = await shop.signedIn(OWNER)
   maker = await shop.signedIn(MAKER)
   const s = await stock(maker, { weight: '40 kg' })

@@ -4,7 +4,7 @@ import { MAKER, openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
 beforeAll(async () => {
-  shop = await openTestShop()
+  shop = await openTestShop({ kept: false })
 })
 afterAll(() => shop.close())
 
@@ -55,7 +55,7 @@ describe('what a browser is told with each page', () => {
     await behind.stop()
   })
   it('two shops on one computer keep their sign-ins apart', async () => {
-    const other = await openTestShop()
+    const other = await openTestShop({ kept: false })
     const name = (cookie: string) => cookie.split('=')[0]
     const [one, two] = [await shop.signedIn(OWNER), await other.signedIn(OWNER)]
     expect(name(one.cookie)).not.toBe(name(two.cookie))

@@ -8,7 +8,7 @@ let owner: Client
 let s: Stock
 
 beforeAll(async () => {
-  shop = await openTestShop()
+  shop = await openTestShop({ kept: false })
   owner = await shop.signedIn(OWNER)
   s = await stock(owner, { weight: '60 kg' })
 })
@@ -79,7 +79,7 @@ describe('a sign-in', () => {
     },
   )
   it('sealed with another secret is none', async () => {
-    const other = await openTestShop()
+    const other = await openTestShop({ kept: false })
     try {
       const stranger = await other.signedIn(MAKER)
       expect((await Object.assign(shop.client(), { cookie: stranger.cookie }).get('/api/store')).status).toBe(401)

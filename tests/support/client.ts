@@ -21,7 +21,7 @@ export class Client {
   }
 
   /** `origin`: the address under which the shop is known, where it lies before that of the process. */
-  constructor(readonly address: string, readonly origin = address) {}
+  constructor(readonly address: string, readonly origin?: string) {}
 
   /** The same browser with the end of its sign-in changed. */
   forged(): Client {
@@ -46,7 +46,7 @@ export class Client {
     const answer = await fetch(this.address + path, {
       method,
       headers: {
-        'origin': this.origin,
+        'origin': this.origin ?? this.address,
         'idempotency-key': randomUUID(),
         ...(this.cookie ? { cookie: this.cookie } : {}),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),

@@ -129,15 +129,17 @@ async function startShop(
 
 /**
  * A shop of its own: a fresh database on the throwaway server, and the built application on a free port. It is open, with
- * its people in it, unless told otherwise.
+ * its people in it, unless told otherwise. `kept` false: for tests of sign-ins, clocks and cookies; its secret is its own,
+ * and everybody comes in by the password.
  */
 export async function openTestShop({
   demo = false,
   opened = true,
+  kept = true,
   env = {} as Record<string, string>,
 } = {}): Promise<TestShop> {
-  if (demo || !opened)
-    return startShop(await freshDatabase(), { sessionSecret: randomBytes(32).toString('hex'), demo, env })
+  const sessionSecret = randomBytes(32).toString('hex')
+  if (demo || !opened) return startShop(await freshDatabase(), { sessionSecret, demo, env })
   const { dump, known } = await openedShop()
-  return startShop(await freshDatabase({ dump }), { ...known, env })
+  return startShop(await freshDatabase({ dump }), { ...(kept ? known : { sessionSecret }), env })
 }
