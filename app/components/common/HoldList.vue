@@ -51,7 +51,7 @@ async function releaseChanged(hold: HoldView): Promise<void> {
 async function decide(id: number): Promise<void> {
   if (!(await save(`/api/holds/${id}/disposition`, { ...form }))) return
   deciding.value = null
-  form.text = ''
+  Object.assign(form, { disposition: 'release', text: '' })
   say('The decision is in the book.')
   emit('decided')
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { z } from 'zod'
 import SaveProblem from './SaveProblem.vue'
 import { useNotice } from '~/composables/use-notice'
@@ -31,6 +31,8 @@ const { say } = useNotice()
 const { save, saving, message, problem, errorAt, forget } = useSave(props.contract)
 /** Asked back, the same button says that it is so. */
 const askedBack = computed(() => props.insists !== undefined && problem.value?.code === props.insists)
+// What was asked was asked of what was typed then.
+watch(() => JSON.stringify(props.body), forget)
 const open = ref(false)
 const reason = ref('')
 

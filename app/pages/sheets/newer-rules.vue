@@ -53,7 +53,10 @@ const sentOf = ({ packs }: NewerRulesLot) =>
             <td>{{ one.customer }}</td>
             <td>{{ one.contact ?? 'no contact on record' }}</td>
             <td>{{ date(one.sentOn) }}</td>
-            <td>{{ one.codes.length }}: <span class="code">{{ one.codes.join(' ') }}</span></td>
+            <td class="packs">
+              <span>{{ one.codes.length }}:</span>
+              <span v-for="code in one.codes" :key="code" class="code">{{ code }}</span>
+            </td>
             <td class="num">{{ meat(one.netG) }}</td>
           </tr>
         </tbody>
@@ -68,6 +71,19 @@ h2 {
 }
 td {
   white-space: normal;
+}
+td:not(.packs) {
+  min-width: 5rem;
+}
+@media (--phone) {
+  td:not(.packs) {
+    min-width: 0;
+  }
+}
+.packs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.8rem;
 }
 tr {
   break-inside: avoid;

@@ -110,7 +110,7 @@ export async function recordSlicing(
   const ready = readyWith(lot, input, { isWhole: meant.length === all.length, isFirst })
   if (!ready.ok) return ready
   const { readyG } = ready.value
-  const { refused, outG } = await refuseOver(ctx.tables, {
+  const { refused, outG, asked: isOver } = await refuseOver(ctx.tables, {
     lot,
     readyG,
     addG: sumOf([...input.packs, ...input.offcuts], part => part.weight.netG),
@@ -173,7 +173,7 @@ export async function recordSlicing(
       pieces: meant.length < all.length ? meant.map(pieceName) : null,
       ...happenedOf(ctx, when.value),
     },
-    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite), input.overWhy),
+    ...reasonsOf(input.lateReason, despiteOf(asked.against, input.despite), isOver ? input.overWhy : null),
     steps: laid.value.ids,
   })
   const onScale = new Set([...sliced, ...ids])

@@ -28,19 +28,21 @@ async function sumsOf(tables: Tables, lotId: number) {
 
 /**
  * Refuses what was not brought to the table, or asks about it: packs and offcuts of a lot over what was weighed ready to
- * slice. The lot must be locked. Scales are taken as fine as the lot's own.
+ * slice. The lot must be locked. `asked`: it was asked about, so that what was answered belongs to the record.
+ * Scales are taken as fine as the lot's own.
  */
 export async function refuseOver(
   tables: Tables,
   { lot, readyG, addG, readings, sure, path }: Out,
-): Promise<{ refused: Refusal | null; outG: Grams }> {
+): Promise<{ refused: Refusal | null; outG: Grams; asked: boolean }> {
   const before = await sumsOf(tables, lot.id)
   const outG = before.outG + addG
-  if (readyG === null) return { refused: null, outG }
+  if (readyG === null) return { refused: null, outG, asked: false }
   const worstG = worstCaseG({ readabilityG: lot.meatReadabilityG, readings: 1 + before.readings + readings })
   const over = overBrought({ broughtG: readyG, outG, worstG })
-  if (over === 'fits' || (over === 'asked' && sure)) return { refused: null, outG }
+  const asked = over === 'asked'
+  if (over === 'fits' || (asked && sure)) return { refused: null, outG, asked }
   const params = { outG, readyG, overG: outG - readyG }
   // What is asked is said where it is answered, not at the field.
-  return { refused: over === 'asked' ? refuse('packs_over_asked', params) : refuse('packs_over_weight', params, path), outG }
+  return { refused: asked ? refuse('packs_over_asked', params) : refuse('packs_over_weight', params, path), outG, asked }
 }

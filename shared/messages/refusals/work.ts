@@ -151,7 +151,7 @@ export const WORK = {
   lot_held: (p: { code: string; reason: HoldReason }, as: Notation) =>
     `${p.code} is held (${holdWords(p.reason, as)}). It goes nowhere until the owner decides on its page.`,
   lot_reworking: (p: { code: string; reason: HoldReason }, as: Notation) =>
-    `${p.code} is being reworked (${holdWords(p.reason, as)}). It goes to no customer until the owner decides on its page what came of it.`,
+    `${p.code} is being reworked (${holdWords(p.reason, as)}). Nothing was sent. The owner decides on its page what came of it.`,
   lot_destroyed: (p: { code: string }) => `${p.code} was marked to be destroyed. It goes nowhere.`,
   not_pulled: (p: { code: string }) => `${p.code} is still in the smoke. Pull it before cooling is recorded.`,
   no_core_reading: (p: { code: string; belowC: Celsius }, as: Notation) =>
