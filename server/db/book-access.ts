@@ -1,6 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
-import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import type { Sequelize } from 'sequelize'
 import { touchedText } from '#core/book/touched'
+import { ask, type Within } from './ask'
 import { readBook, type BookReading } from './book-reader'
 import { epochMs } from './epoch-ms'
 import { digestsOf } from './row-digests'
@@ -20,14 +21,24 @@ export interface BookAccess {
   isTouched: () => boolean
   /** Digests of those rows as they stand now, as text for the record; null when there are none. Forgets them. */
   touchedText: () => Promise<string | null>
-  /** The end of the chain, kept from others until the transaction ends, and the database's own clock, UTC. */
-  lockHead: () => Promise<{ lastId: number; hash: string; lastAtMs: Milliseconds; databaseMs: Milliseconds }>
+  /** The end of the chain, kept from others until the transaction ends. */
+  lockHead: () => Promise<BookEnd>
   /** Records as a walk reads them, and what the head says of the last. */
   readBack: (firstId: number, lastId: number) => Promise<{ stored: BookReading[]; headHash: string | undefined }>
   /** What records hold as typed and as computed; a logger's many readings are left out and only counted. */
   texts: (ids: readonly number[]) => Promise<RecordTexts[]>
   /** The first number after one that no record has. */
   firstFree: (afterId: number) => Promise<number>
+}
+
+export interface BookEnd {
+  lastId: number
+  hash: string
+  lastAtMs: Milliseconds
+  /** The database's own clock, UTC. */
+  databaseMs: Milliseconds
+  /** 1 where rows stand behind the end that nobody chained. */
+  strangers: number
 }
 
 export interface RecordTexts {
@@ -43,13 +54,12 @@ const LONG_READINGS = 'kind = \'run_read\' AND LENGTH(typed) > 6000'
 export function bookAccess(
   sequelize: Sequelize,
   specs: ReadonlyMap<string, TableSpec<Columns>>,
-  transaction?: Transaction,
+  within?: Within,
 ): BookAccess {
   /** Per table, a row's digest as it was written, null where it was changed since. */
   const touched = new Map<string, Map<number, string | null>>()
-  const select = { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) } as const
   return {
-    isWrite: transaction !== undefined,
+    isWrite: within !== undefined,
     touch: (table, rows) => {
       const known = touched.get(table) ?? new Map<number, string | null>()
       for (const { id, digest } of rows) known.set(id, digest)
@@ -65,7 +75,7 @@ export function bookAccess(
       const whole = await Promise.all(
         tables.map(async ([table, rows]) => {
           const asked = [...rows].flatMap(([id, digest]) => (digest === null ? [id] : []))
-          const found = asked.length ? await digestsOf(sequelize, specs.get(table)!, asked, transaction) : []
+          const found = asked.length ? await digestsOf(sequelize, specs.get(table)!, asked, within) : []
           return [
             table,
             new Map([
@@ -78,17 +88,19 @@ export function bookAccess(
       return touchedText(new Map(whole))
     },
     lockHead: async () => {
-      const [head] = await sequelize.query<{ lastId: number; hash: string; lastAtMs: Milliseconds; databaseMs: Milliseconds }>(
+      const [head] = await ask<BookEnd>(
+        sequelize,
         `SELECT last_id AS lastId, hash, ${epochMs('last_at')} AS lastAtMs, `
-        + `${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs FROM book_head WHERE id = 1 FOR UPDATE`,
-        select,
+        + `${epochMs('UTC_TIMESTAMP(3)')} AS databaseMs, `
+        + 'EXISTS (SELECT 1 FROM events WHERE events.id > last_id) AS strangers FROM book_head WHERE id = 1 FOR UPDATE',
+        within,
       )
       if (!head) throw new Error('the book has no head')
       return head
     },
     readBack: async (firstId, lastId) => {
       const rows = await readBook<{ head: string }>(sequelize, firstId, lastId, {
-        transaction,
+        within,
         besides: ', (SELECT hash FROM book_head WHERE id = 1) AS head',
       })
       return { stored: rows, headHash: rows[0]?.head }
@@ -96,17 +108,19 @@ export function bookAccess(
     texts: async ids =>
       ids.length === 0
         ? []
-        : await sequelize.query<RecordTexts>(
+        : await ask<RecordTexts>(
+            sequelize,
             `SELECT id, IF(${LONG_READINGS}, NULL, typed) AS typed, CAST(LENGTH(typed) AS DOUBLE) AS typedBytes,
           IF(${LONG_READINGS}, CAST(JSON_LENGTH(typed, '$.readings') AS DOUBLE), NULL) AS readings, computed
             FROM events WHERE id IN (${ids.map(Number).join(', ')})`,
-            select,
+            within,
           ),
     firstFree: async (afterId) => {
       // Locked, so that what another put there since this transaction began is seen.
-      const rows = await sequelize.query<{ id: number }>(
+      const rows = await ask<{ id: number }>(
+        sequelize,
         `SELECT id FROM events WHERE id > ${Number(afterId)} ORDER BY id FOR UPDATE`,
-        select,
+        within,
       )
       const taken = new Set(rows.map(row => row.id))
       let id = afterId + 1

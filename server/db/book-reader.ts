@@ -1,4 +1,5 @@
-import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import type { Sequelize } from 'sequelize'
+import { ask, type Within } from './ask'
 import type { HashedRow } from '#core/book/walk-chain'
 import { epochMs } from './epoch-ms'
 
@@ -44,9 +45,10 @@ export const readBook = <More = object>(
   sequelize: Sequelize,
   firstId: number,
   lastId: number,
-  { transaction, besides = '' }: { transaction?: Transaction | undefined; besides?: string } = {},
+  { within, besides = '' }: { within?: Within | undefined; besides?: string } = {},
 ): Promise<(BookReading & More)[]> =>
-  sequelize.query<BookReading & More>(
+  ask<BookReading & More>(
+    sequelize,
     `SELECT ${COLUMNS}${besides} FROM events WHERE id BETWEEN ${Number(firstId)} AND ${Number(lastId)} ORDER BY id`,
-    { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
+    within,
   )

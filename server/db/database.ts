@@ -1,5 +1,6 @@
-import type { Sequelize, Transaction } from 'sequelize'
+import type { Sequelize } from 'sequelize'
 import type { PackedReadings } from '#core/readings/packed-readings'
+import type { Within } from './ask'
 import { bookAccess, type BookAccess } from './book-access'
 import { connect } from './connect'
 import { doorReader, type DoorReader } from './door-reader'
@@ -8,6 +9,7 @@ import { HeatRows, readHeatRows } from './heat-reader'
 import { lateWords, watchLocks, type LockWatch } from './lock-order'
 import { defineModel, tableBinder, type Table, type Touch } from './table'
 import type { Columns, TableSpec } from './table-spec'
+import { onWriteLine } from './write-line'
 import * as book from './tables/book'
 import * as checks from './tables/checks'
 import * as instruments from './tables/instruments'
@@ -71,17 +73,17 @@ export const SPECS_BY_NAME: ReadonlyMap<string, TableSpec<Columns>> = new Map(
   Object.values(SPECS).map(spec => [spec.name, spec as unknown as TableSpec<Columns>]),
 )
 
-type Binders = Record<string, (transaction?: Transaction, touch?: Touch, locks?: LockWatch) => unknown>
+type Binders = Record<string, (within?: Within, touch?: Touch, locks?: LockWatch) => unknown>
 
 const keptRows = new WeakMap<Sequelize, HeatRows>()
 
-function heatReader(sequelize: Sequelize, transaction?: Transaction): ReadHeats {
-  if (transaction)
+function heatReader(sequelize: Sequelize, within?: Within): ReadHeats {
+  if (within)
     return runs =>
       readHeatRows(
         sequelize,
         runs.map(run => run.id),
-        transaction,
+        within,
       )
   const kept = keptRows.get(sequelize) ?? new HeatRows(sequelize)
   keptRows.set(sequelize, kept)
@@ -89,15 +91,15 @@ function heatReader(sequelize: Sequelize, transaction?: Transaction): ReadHeats 
 }
 
 /** Tables of one transaction, each bound when it is first asked for: most writes touch few. */
-function bindAll(sequelize: Sequelize, binders: Binders, transaction?: Transaction, locks?: LockWatch): Tables {
-  const book = bookAccess(sequelize, SPECS_BY_NAME, transaction)
+function bindAll(sequelize: Sequelize, binders: Binders, within?: Within, locks?: LockWatch): Tables {
+  const book = bookAccess(sequelize, SPECS_BY_NAME, within)
   const bound: Record<string, unknown> = {
     book,
-    thread: threadReader(sequelize, transaction),
-    heatRows: heatReader(sequelize, transaction),
+    thread: threadReader(sequelize, within),
+    heatRows: heatReader(sequelize, within),
   }
   return new Proxy({} as Tables, {
-    get: (_none, key: string) => (bound[key] ??= binders[key]?.(transaction, transaction && book.touch, locks)),
+    get: (_none, key: string) => (bound[key] ??= binders[key]?.(within, within && book.touch, locks)),
   })
 }
 
@@ -128,8 +130,8 @@ const defineAll = (sequelize: Sequelize): Binders =>
   )
 
 /** The tables of a connection, in a transaction or outside any. */
-export const openTables = (sequelize: Sequelize, transaction?: Transaction): Tables =>
-  bindAll(sequelize, defineAll(sequelize), transaction)
+export const openTables = (sequelize: Sequelize, within?: Within): Tables =>
+  bindAll(sequelize, defineAll(sequelize), within)
 
 /** For tests: a row that is locked out of order is a fault, and fails what it was locked for. */
 export const refuseLate = (): LockWatch =>
@@ -143,6 +145,7 @@ export const refuseLate = (): LockWatch =>
  */
 export function openStore(url: string, poolSize = 4, { locksChecked = false } = {}): Store {
   const sequelize = connect(url, poolSize, { impatient: true })
+  const writes = connect(url, poolSize, { impatient: true, writes: true })
   const slow = connect(url, SLOW_LINES)
   const binders = defineAll(sequelize)
   return {
@@ -151,13 +154,13 @@ export function openStore(url: string, poolSize = 4, { locksChecked = false } = 
     tables: bindAll(sequelize, binders),
     door: doorReader(sequelize),
     close: async () => {
-      await Promise.all([sequelize.close(), slow.close()])
+      await Promise.all([sequelize.close(), writes.close(), slow.close()])
     },
     transaction: async (work, { alone = false } = {}) => {
       for (let attempt = 1; ; attempt++) {
         try {
-          return await sequelize.transaction(transaction =>
-            work(bindAll(sequelize, binders, transaction, locksChecked && !alone ? refuseLate() : undefined)),
+          return await onWriteLine(writes, line =>
+            work(bindAll(writes, binders, line, locksChecked && !alone ? refuseLate() : undefined)),
           )
         }
         catch (error) {

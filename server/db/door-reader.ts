@@ -1,4 +1,5 @@
-import { QueryTypes, type Sequelize } from 'sequelize'
+import type { Sequelize } from 'sequelize'
+import { ask } from './ask'
 import { columnsOf, rowReader } from './row-reader'
 import type { Columns, RowOf } from './table-spec'
 import { sessions, users } from './tables/people'
@@ -19,17 +20,14 @@ const named = (spec: { columns: Columns }, from: string, before: string): string
 
 const SQL = `SELECT ${named(sessions, 's', IN_SESSION)}, ${named(users, 'u', OF_PERSON)}
   FROM sessions s LEFT JOIN users u ON u.id IN (s.user_id, s.signer_id) AND u.active = true
-  WHERE s.token_hash = ? AND s.ended_at IS NULL`
+  WHERE s.ended_at IS NULL AND s.token_hash = `
 
 /** The session of a token by its hash, in one statement: it is asked with every page and every press. */
 export function doorReader(sequelize: Sequelize): DoorReader {
   const session = rowReader(sessions, IN_SESSION)
   const person = rowReader(users, OF_PERSON)
   return async (tokenHash) => {
-    const rows = await sequelize.query<Record<string, unknown>>(SQL, {
-      type: QueryTypes.SELECT,
-      replacements: [tokenHash],
-    })
+    const rows = await ask<Record<string, unknown>>(sequelize, SQL + sequelize.escape(tokenHash))
     if (rows.length === 0) return null
     return {
       session: session(rows[0]!),

@@ -1,6 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import { packReadings, type PackedReadings, type SmokeReading } from '#core/readings/packed-readings'
-import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import type { Sequelize } from 'sequelize'
+import { ask, type Within } from './ask'
 import { epochMs } from './epoch-ms'
 
 interface HeatRow extends SmokeReading {
@@ -11,15 +12,16 @@ interface HeatRow extends SmokeReading {
 export async function readHeatRows(
   sequelize: Sequelize,
   runIds: readonly number[],
-  transaction?: Transaction,
+  within?: Within,
 ): Promise<Map<number, PackedReadings>> {
   const rows = runIds.length === 0
     ? []
-    : await sequelize.query<HeatRow>(
+    : await ask<HeatRow>(
+        sequelize,
         `
       SELECT run_id AS runId, phase, ${epochMs('at')} AS atMs, CAST(chamber_c AS DOUBLE) AS chamberC, CAST(core_c AS DOUBLE) AS coreC
       FROM run_readings WHERE voided = 0 AND run_id IN (${runIds.map(Number).join(', ')}) ORDER BY at`,
-        { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
+        within,
       )
   const byRun = groupBy(rows, row => row.runId)
   return new Map(runIds.map(id => [id, packReadings(byRun.get(id) ?? [])]))

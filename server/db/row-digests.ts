@@ -1,4 +1,5 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import { ask, type Within } from './ask'
 import { DIGEST_LENGTH } from '#core/book/touched'
 import { snake, type Columns, type TableSpec, type Was } from './table-spec'
 
@@ -57,11 +58,12 @@ export const digestsOf = (
   sequelize: Sequelize,
   spec: TableSpec<Columns>,
   ids: readonly number[],
-  transaction?: Transaction,
+  within?: Within,
 ): Promise<RowDigest[]> =>
-  sequelize.query<RowDigest>(
+  ask<RowDigest>(
+    sequelize,
     `SELECT id, ${digestSql(spec)} AS digest FROM \`${spec.name}\` WHERE id IN (${ids.map(Number).join(', ')})`,
-    { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
+    within,
   )
 
 const STRETCH = 20_000

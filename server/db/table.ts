@@ -1,11 +1,5 @@
-import {
-  QueryTypes,
-  type Model,
-  type ModelAttributes,
-  type ModelStatic,
-  type Sequelize,
-  type Transaction,
-} from 'sequelize'
+import type { Model, ModelAttributes, ModelStatic, Sequelize } from 'sequelize'
+import { ask, type Within } from './ask'
 import { int } from './column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
@@ -80,9 +74,6 @@ export function defineModel<C extends Columns>(sequelize: Sequelize, spec: Table
   return sequelize.define(spec.name, attributes, { tableName: spec.name, timestamps: false, freezeTableName: true })
 }
 
-/** Rows as the driver brings them: those asked for as a SELECT, Sequelize copies key by key. */
-const AS_THEY_COME = QueryTypes.FOREIGNKEYS
-
 /** A list of none lets no row through: the database need not be asked. */
 const letsNone = (where: Filter): boolean =>
   Object.values(where).some(value => Array.isArray(value) && value.length === 0)
@@ -91,7 +82,7 @@ const letsNone = (where: Filter): boolean =>
 export function tableBinder<C extends Columns>(
   model: ModelStatic<Model>,
   spec: TableSpec<C>,
-): (transaction?: Transaction, touch?: Touch, locks?: LockWatch) => Table<TableSpec<C>> {
+): (within?: Within, touch?: Touch, locks?: LockWatch) => Table<TableSpec<C>> {
   const names = new Map(
     ['id', ...Object.keys(spec.columns), ...(spec.voidable ? ['voided'] : [])].map(key => [key, snake(key)]),
   )
@@ -102,18 +93,16 @@ export function tableBinder<C extends Columns>(
   const sequelize = model.sequelize!
   const live = (where: Filter): Filter => (spec.voidable ? { ...where, voided: 0 } : where)
 
-  return (transaction, touch, locks) => {
-    const inIt = transaction ? { transaction } : {}
+  return (within, touch, locks) => {
+    const run = (text: string) => ask<Record<string, unknown>>(sequelize, text, within)
     const touched = (rows: Parameters<Touch>[1]) => {
       if (!spec.sealed) return
       if (!touch) throw new Error(`${spec.name} is changed by records alone: inside a transaction`)
       touch(spec.name, rows)
     }
     const ofThose = (where: Filter, withVoided = false): Filter => (withVoided ? where : live(where))
-    const ask = async (text: string) =>
-      (await sequelize.query(text, { type: AS_THEY_COME, ...inIt })) as unknown as Record<string, unknown>[]
     const rowsOf = async (where: Filter, textOf: (where: Filter) => string) =>
-      letsNone(where) ? [] : await ask(textOf(where))
+      letsNone(where) ? [] : await run(textOf(where))
     const locked = <R extends { id: number }>(rows: R[], { lock }: FindOptions): R[] => {
       if (lock) locks?.lock(spec.name, rows.map(row => row.id))
       return rows
@@ -158,15 +147,12 @@ export function tableBinder<C extends Columns>(
       const text = sql.update({ id: of }, change)
       if (text !== null && Object.keys(change).some(key => !spec.unsealed.includes(key)))
         touched(ids.map(id => ({ id, digest: null })))
-      if (text !== null) await sequelize.query(text, { type: QueryTypes.BULKUPDATE, ...inIt })
+      if (text !== null) await run(text)
     }
     const insert = async (rows: readonly object[]) => {
       locks?.lockParents(rows)
-      const stored = await sequelize.query<{ id: unknown; digest?: string }>(`${sql.insert(rows)}${digest}`, {
-        type: QueryTypes.SELECT,
-        ...inIt,
-      })
-      const written = stored.map(row => ({ id: Number(row.id), digest: row.digest ?? null }))
+      const stored = await run(`${sql.insert(rows)}${digest}`)
+      const written = stored.map(row => ({ id: Number(row.id), digest: (row.digest as string | undefined) ?? null }))
       touched(written)
       locks?.made(spec.name, written.map(row => row.id))
       return written.map(row => row.id)
@@ -179,7 +165,7 @@ export function tableBinder<C extends Columns>(
         locked(pick(await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options, withId(some))), some), options),
       pickEach: async (some, { wheres, first = {} }) => {
         const each = wheres.filter(where => !letsNone(where)).map(live)
-        return each.length === 0 ? [] : pick(await ask(sql.selectEach(withId(some), each, first)), some)
+        return each.length === 0 ? [] : pick(await run(sql.selectEach(withId(some), each, first)), some)
       },
       sum: (column, where = {}) => figure(live(where), of => sql.sum(column, of)),
       totals: async (by, asked) =>
@@ -194,7 +180,7 @@ export function tableBinder<C extends Columns>(
         if (ids.length === 0) return
         locks?.lock(spec.name, ids)
         touched(ids.map(id => ({ id, digest: null })))
-        await sequelize.query(sql.voidAll(ids), { type: QueryTypes.BULKUPDATE, ...inIt })
+        await run(sql.voidAll(ids))
       },
       update: (id, change) => update(id, change as Filter),
     }

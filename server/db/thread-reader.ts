@@ -1,5 +1,6 @@
 import type { Grams, Milliseconds } from '#core/units/quantities'
-import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+import type { Sequelize } from 'sequelize'
+import { ask, type Within } from './ask'
 import { epochMs } from './epoch-ms'
 
 /**
@@ -53,14 +54,9 @@ export interface ThreadReader {
 /** More bundles than this are told without their codes: a list of thousands names none. */
 const CODES_FOR = 150
 
-export function threadReader(sequelize: Sequelize, transaction?: Transaction): ThreadReader {
+export function threadReader(sequelize: Sequelize, within?: Within): ThreadReader {
   const rows = async <R extends object>(of: readonly number[], sql: (ids: string) => string): Promise<R[]> =>
-    of.length === 0
-      ? []
-      : await sequelize.query<R>(sql(of.map(Number).join(', ')), {
-          type: QueryTypes.SELECT,
-          ...(transaction ? { transaction } : {}),
-        })
+    of.length === 0 ? [] : await ask<R>(sequelize, sql(of.map(Number).join(', ')), within)
   return {
     meatOf: async lotIds =>
       (

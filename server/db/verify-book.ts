@@ -52,7 +52,7 @@ export interface WalkOptions {
 async function* stretches(sequelize: Sequelize, transaction: Transaction) {
   let reading: Promise<BookReading[]> | null = null
   for await (const [first, last] of idStretches(sequelize, 'events', { ...STRETCH, transaction })) {
-    const next = readBook(sequelize, first, last, { transaction })
+    const next = readBook(sequelize, first, last, { within: transaction })
     // Awaited below, or when the walk ends early: no question is left unanswered behind.
     next.catch(() => {})
     if (reading) yield await reading

@@ -19,6 +19,9 @@ import { replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { refuse } from '../services/context'
 import { atDoor, WRITERS } from './session'
 
+/** Made once: a contract costs more to put together than to ask. */
+const CLIENT_KEY = clientKey()
+
 export interface WriteRoute<S extends z.ZodType, T> {
   contract: S
   /** Owner and maker unless said otherwise. What is the owner's alone is never signed with a PIN. */
@@ -52,7 +55,7 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) =>
       if (!signer.ok) return replyRefusal(event, signer)
       const { id, role, name } = signer.value
       if (!(route.roles ?? WRITERS).includes(role)) return replyRefusal(event, refuse('not_your_role', { role }))
-      const key = clientKey().safeParse(getRequestHeader(event, 'idempotency-key'))
+      const key = CLIENT_KEY.safeParse(getRequestHeader(event, 'idempotency-key'))
       if (!key.success) return replyRefusal(event, refuse('key_missing'))
       const body = await readJson(event)
       if (!body.ok) return replyRefusal(event, body)

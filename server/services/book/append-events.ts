@@ -13,8 +13,6 @@ import { askAboutClock } from './clock'
 /** Writers wait for each other and their clocks differ a little; more than this is a clock that was set back. */
 export const CLOCK_SLACK_MS = 60_000
 
-type Row = ReturnType<typeof rowsOf>[number]
-
 /** Records as the book keeps them, from a number on, each sealed with the one before. */
 function rowsOf(
   writer: Writer,
@@ -45,28 +43,6 @@ function rowsOf(
     hash = sha256(chainText(hash, row))
     return { ...row, hash }
   })
-}
-
-const isTaken = (error: unknown): boolean =>
-  (error as { name?: string }).name === 'SequelizeUniqueConstraintError'
-  && Object.keys((error as { fields?: object }).fields ?? {})[0] === 'PRIMARY'
-
-/**
- * Puts records in behind the head. A number that a stranger's row has taken is stepped over, or nothing could be
- * written any more.
- */
-async function insertRows(tables: Tables, lastId: number, make: (fromId: number) => Row[]): Promise<Row[]> {
-  const insert = async (rows: Row[]) => {
-    await tables.events.insertMany(rows.map(({ touched: _apart, ...row }) => row))
-    return rows
-  }
-  try {
-    return await insert(make(lastId + 1))
-  }
-  catch (error) {
-    if (!isTaken(error)) throw error
-    return await insert(make(await tables.book.firstFree(lastId)))
-  }
 }
 
 /** Steps learn which record told of them, holds which took their ground away; the record itself says so under its seal. */
@@ -101,20 +77,17 @@ export async function appendEvents(
   const head = await tables.book.lockHead()
   askAboutClock(writer, head)
   const behindMs = head.lastAtMs - writer.nowMs
-  // Only this may wait for another writer, and so be thrown back by a deadlock. Whatever was sent behind it would then
-  // stand alone.
-  const rows = await insertRows(tables, head.lastId, fromId =>
-    rowsOf(
-      writer,
-      entries,
-      { id: fromId, hash: head.hash },
-      { clockBehindMs: behindMs > CLOCK_SLACK_MS ? behindMs : null, touched },
-    ),
+  // A number that a stranger's row has taken is stepped over, or nothing could be written any more.
+  const first = head.strangers ? await tables.book.firstFree(head.lastId) : head.lastId + 1
+  const rows = rowsOf(
+    writer,
+    entries,
+    { id: first, hash: head.hash },
+    { clockBehindMs: behindMs > CLOCK_SLACK_MS ? behindMs : null, touched },
   )
-  const first = rows[0]!.id
-  // The rest touches what is locked already. Sent one behind the other without waiting, so that the head is let go
-  // sooner.
-  const [, , , , { stored, headHash }] = await Promise.all([
+  // Sent one behind the other without waiting, so that the head is let go sooner.
+  const [, , , , , { stored, headHash }] = await Promise.all([
+    tables.events.insertMany(rows.map(({ touched: _apart, ...row }) => row)),
     tables.eventSubjects.insertMany(
       rows.flatMap(row => (JSON.parse(row.subjects) as string[]).map(code => ({ eventId: row.id, code }))),
     ),

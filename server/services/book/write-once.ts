@@ -37,13 +37,19 @@ export async function writeOnce<T>(
 ): Promise<Answer<T & { eventId: number | null }> & Repeated> {
   try {
     const value = await store.transaction(async (tables) => {
-      const answerId = await tables.answers.insert({
-        clientKey: request.clientKey,
-        userId: writer.actor.id,
-        requestHash: request.requestHash,
-      })
       const ctx: WriteContext = { ...writer, tables, entries: [] }
-      const answer = await write(ctx)
+      // The key goes first, and is not waited for: of two that are the same, the later stands still there.
+      const [kept, done] = await Promise.allSettled([
+        tables.answers.insert({
+          clientKey: request.clientKey,
+          userId: writer.actor.id,
+          requestHash: request.requestHash,
+        }),
+        (async () => await write(ctx))(),
+      ])
+      if (kept.status === 'rejected') throw kept.reason
+      if (done.status === 'rejected') throw done.reason
+      const [answerId, answer] = [kept.value, done.value]
       if (!answer.ok) throw new RolledBack(answer)
       const { value } = answer
       const eventId = await appendEvents(tables, writer, entriesOf(ctx), id =>

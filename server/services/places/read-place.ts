@@ -31,15 +31,18 @@ export async function readPlace(
     ...(read?.value ?? { tempC: null, offsetC: 0, thermometerId: place.thermometerId }),
     ...(damp?.value ?? { rh: null, offsetRh: null, hygrometerId: null }),
   }
-  const readingId = await tables.placeReadings.insert({
-    placeId,
-    atMs: when.value,
-    typed: temperature?.typed ?? null,
-    rhTyped: humidity?.typed ?? null,
-    byId: ctx.actor.id,
-    ...reading,
-  })
-  const lots = await lotsThatLay(tables, placeId, { lock: true })
+  // One sent behind the other: what lies there is asked when the reading stands.
+  const [readingId, lots] = await Promise.all([
+    tables.placeReadings.insert({
+      placeId,
+      atMs: when.value,
+      typed: temperature?.typed ?? null,
+      rhTyped: humidity?.typed ?? null,
+      byId: ctx.actor.id,
+      ...reading,
+    }),
+    lotsThatLay(tables, placeId, { lock: true }),
+  ])
   recordEvent(ctx, {
     kind: 'place_read',
     subjects: [...(place.code ? [place.code] : []), ...lots.map(lot => lot.code)],

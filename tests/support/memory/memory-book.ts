@@ -50,7 +50,11 @@ export function memoryBook(
         ),
       )
     },
-    lockHead: async () => ({ ...(head() as never as { lastId: number; hash: string; lastAtMs: number }), databaseMs: nowMs() }),
+    lockHead: async () => {
+      const end = head() as never as { lastId: number; hash: string; lastAtMs: number }
+      const strangers = [...table('events').all().keys()].some(id => id > end.lastId)
+      return { ...end, databaseMs: nowMs(), strangers: Number(strangers) }
+    },
     readBack: async (firstId, lastId) => ({
       stored: [...table('events').all().values()]
         .filter(event => event.id >= firstId && event.id <= lastId)
