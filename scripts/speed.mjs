@@ -1,6 +1,8 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import { join } from 'node:path'
+import { parseArgs } from 'node:util'
+import { measureAgainst } from './lib/speed/against.mjs'
 import { measureBeam } from './lib/speed/beam.mjs'
 import { measureBook } from './lib/speed/book.mjs'
 import { measureLife } from './lib/speed/life.mjs'
@@ -37,9 +39,12 @@ async function measureCore() {
   }
 }
 
-/** All of them, or those named: `npm run bench -- pages`. Medians, with the machine that they were taken on. */
+/**
+ * All of them, or those named: `npm run bench -- pages`. Medians, with the machine that they were taken on.
+ * `--against ../old`: pages and presses beside those of another clone, in turns.
+ */
 await main(async () => {
-  const named = process.argv.slice(2)
+  const { positionals: named, values } = parseArgs({ allowPositionals: true, options: { against: { type: 'string' } } })
   const unknown = named.find(name => !(name in { ...MEASURES, ...BY_NAME }))
   if (unknown) throw new Advice(`There is nothing to measure called “${unknown}”. `
     + `They are: ${Object.keys({ ...MEASURES, ...BY_NAME }).join(', ')}.`)
@@ -47,6 +52,12 @@ await main(async () => {
   await prepareTypes()
   await ensureMariadb()
   console.log(`${os.cpus()[0].model}, ${os.cpus().length} cores, Node.js ${process.version}`)
+  if (values.against) {
+    const taken = watchNeighbours()
+    await measureAgainst(values.against)
+    console.log(`  meanwhile ${taken()} of the processors' time`)
+    if (named.length === 0) return
+  }
   const all = named.length === 0 ? MEASURES : { ...MEASURES, ...BY_NAME }
   for (const [name, measure] of Object.entries(all)) {
     if (named.length > 0 && !named.includes(name)) continue

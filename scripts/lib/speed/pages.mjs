@@ -1,37 +1,15 @@
 import { ensureBuild } from '../build.mjs'
 import { median, rank, sorted } from '../ranks.mjs'
+import { clicking, CLICKING_MS, PEOPLE } from './clicking.mjs'
 import { firstVisit } from './first-visit.mjs'
 import { memoryMb, openGrownShop } from './grown-shop.mjs'
 import { inTurn } from './in-turn.mjs'
 import { bestStatement, looks } from './looks.mjs'
-import { person } from './person.mjs'
 
 const SIZES = [40, 400, 4000]
 const CALLS = 25
-const PEOPLE = 20
-const CLICKING_MS = 20_000
 
 const most = times => Math.max(0, ...times)
-
-async function clicking(address, pages) {
-  const times = new Map(pages.map(page => [page.name, []]))
-  // One after another: many tries at one moment close a name.
-  const people = []
-  for (let i = 0; i < PEOPLE; i++) people.push(await person(address))
-  const until = performance.now() + CLICKING_MS
-  await Promise.all(
-    people.map(async (who, i) => {
-      for (let n = i; performance.now() < until; n++) {
-        const page = pages[n % pages.length]
-        times.get(page.name).push((await page.ask(who)).ms)
-        // Nobody clicks twenty times a second.
-        await new Promise(done => setTimeout(done, 300))
-      }
-    }),
-  )
-  for (const who of people) who.close()
-  return times
-}
 
 /** How a page is answered while somebody has the whole book walked. */
 async function walking(who) {
