@@ -19,6 +19,8 @@ const WHY_WORDS: Record<LotNotShownWhy, string> = {
   not_weighed: 'it is not weighed after its brine yet',
 }
 
+export const notShownWords = (why: LotNotShownWhy): string => WHY_WORDS[why]
+
 /** "at least 124 ppm stayed", or why that is not shown. */
 export const leastWords = (leastPpm: Ppm | null, why: LotNotShownWhy | null, as: Notation): string =>
   leastPpm === null

@@ -86,6 +86,8 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       :how="asking === 'leak' ? 'leaked' : 'poured_off'"
       :early="early"
       :counts="counts"
+      :code="lot.code"
+      :pieces="meant.map(piece => piece.id)"
       :saving="saving"
       @tell="tell"
       @close="close"

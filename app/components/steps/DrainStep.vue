@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { ROUGH_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
+import InsteadWeigh from './InsteadWeigh.vue'
 import PickOne from './PickOne.vue'
 import type { ToldStep } from './press'
 
@@ -12,13 +13,16 @@ const props = defineProps<{
   early: boolean
   /** What leaves decides how the lot cools: not of a brine, and not without nitrite. */
   counts: boolean
+  /** Its lot, and the pieces meant: what their weight would show. */
+  code: string
+  pieces: number[]
   saving: boolean
 }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
 
 type Rough = keyof typeof ROUGH_WORDS
-type Choice = Rough | 'ml' | 'weighed' | 'not_seen' | 'say'
-const CHOICES: { value: Choice; words: string }[] = [
+type Choice = Rough | 'ml' | 'weighed' | 'not_seen' | 'weigh' | 'say'
+const CHOICES = computed((): { value: Choice; words: string }[] => [
   { value: 'one_spoon', words: '1 spoon' },
   { value: 'some_spoons', words: '2 to 3 spoons' },
   { value: 'many_spoons', words: '4 to 6 spoons' },
@@ -27,8 +31,9 @@ const CHOICES: { value: Choice; words: string }[] = [
   { value: 'ml', words: 'mL…' },
   { value: 'weighed', words: 'Weighed…' },
   { value: 'not_seen', words: 'Nobody saw how much' },
+  ...(props.counts ? [{ value: 'weigh' as const, words: 'Weigh the meat…' }] : []),
   { value: 'say', words: 'More to say…' },
-]
+])
 const SALT = [
   { value: 'lies', words: 'Salt still lies there' },
   { value: 'went', words: 'Salt went with it' },
@@ -37,12 +42,12 @@ const BACK = [{ value: 'back', words: 'Kept, poured back' }] as const
 const more = ref(false)
 const salt = ref<(typeof SALT)[number]['value'] | null>(null)
 const back = ref<(typeof BACK)[number]['value'] | null>(null)
-/** What is typed: a weight, or mL; null: neither. */
-const typing = ref<'ml' | 'weighed' | null>(null)
+/** What is typed: a weight of the liquid or of the meat, or mL; null: nothing. */
+const typing = ref<'ml' | 'weighed' | 'meat' | null>(null)
 const typed = ref('')
 
 type Liquid = Extract<ToldStep, { kind: 'drain' }>['liquid']
-function tell(liquid: Liquid, words: string): void {
+function tell(liquid: Liquid, words: string, and: ToldStep[] = []): void {
   const step: ToldStep = {
     kind: 'drain',
     how: props.how,
@@ -51,7 +56,7 @@ function tell(liquid: Liquid, words: string): void {
     saltLies: salt.value === 'lies',
     tookSalt: salt.value === 'went',
   }
-  emit('tell', [step], `${props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
+  emit('tell', [step, ...and], `${props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
 }
 
 /** A weight with its unit, or mL. */
@@ -62,6 +67,7 @@ function tellTyped(): void {
 
 function choose(choice: Choice) {
   if (choice === 'say') more.value = !more.value
+  else if (choice === 'weigh') typing.value = 'meat'
   else if (choice === 'weighed' || choice === 'ml') typing.value = choice
   else if (choice === 'not_seen') tell(null, 'nobody saw how much')
   else tell({ told: 'rough', rough: choice }, ROUGH_WORDS[choice])
@@ -76,7 +82,15 @@ function choose(choice: Choice) {
     @choose="choose"
     @close="emit('close')"
   >
-    <form v-if="typing" class="weighed" @submit.prevent="tellTyped">
+    <InsteadWeigh
+      v-if="typing === 'meat'"
+      :code="code"
+      :pieces="pieces"
+      :how="how"
+      :saving="saving"
+      @tell="(step, words) => tell(null, words, [step])"
+    />
+    <form v-else-if="typing" class="weighed" @submit.prevent="tellTyped">
       <VTextField
         v-model="typed"
         :label="typing === 'ml' ? 'Liquid, mL' : 'Weight of the liquid'"
@@ -96,8 +110,7 @@ function choose(choice: Choice) {
         On the first day the liquid takes three times as much along. Keep it in the bag or tub, and pour off later.
       </template>
       <template v-else>Roughly is enough.</template>
-      Not even roughly known, the lot cools by the stricter rule: then weigh the meat, before its rinse and with no salt
-      left on it. What it weighs less than it and all that went on bounds what can have gone.
+      Not even roughly known, the lot cools by the stricter rule: then weigh the meat in place of it.
     </p>
   </ChipStep>
 </template>

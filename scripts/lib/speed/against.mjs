@@ -13,13 +13,14 @@ const ORDER = [0, 1, 1, 0]
 /** Slower by more than this, and by more than the old one's own rounds differ, is a fault. */
 const SLOWER = 1.05
 
+const own = (root, name) => import(join(root, 'scripts/lib', name))
+const builtOf = async root => (await (await own(root, 'build.mjs')).ensureBuild()).entry
+
 /** One state of the sources with a grown shop of its own: by its own scripts, because its tables are its own. */
-async function shopOf(root) {
-  const own = name => import(join(root, 'scripts/lib', name))
-  const [{ ensureBuild }, { openGrownShop }, { looks }, { fillColdRoom, layLongLot }] = await Promise.all(
-    ['build.mjs', 'speed/grown-shop.mjs', 'speed/looks.mjs', 'speed/busy-room.mjs'].map(own),
+async function shopOf(root, entry) {
+  const [{ openGrownShop }, { looks }, { fillColdRoom, layLongLot }] = await Promise.all(
+    ['speed/grown-shop.mjs', 'speed/looks.mjs', 'speed/busy-room.mjs'].map(name => own(root, name)),
   )
-  const { entry } = await ensureBuild()
   const shop = await openGrownShop(entry, LOTS)
   try {
     const pages = await looks(shop.owner)
@@ -75,7 +76,9 @@ export async function measureAgainst(other) {
     throw new Advice(`In ${root} is no clone of this application that can grow a shop.`)
   const both = []
   try {
-    for (const one of [root, ROOT]) both.push(await shopOf(one))
+    const states = []
+    for (const one of [root, ROOT]) states.push([one, await builtOf(one)])
+    for (const [one, entry] of states) both.push(await shopOf(one, entry))
     const shops = both.map(one => one.shop)
     console.log(`  shops of ${LOTS} lots, ${root} beside this one: ms, medians of ${ROUNDS} rounds; the old one's spread`)
     for (const [n, { name }] of both[1].asks.entries()) {

@@ -180,7 +180,7 @@ async function settlePuts(ctx: WriteContext, lot: Lot, puts: readonly Put[], atM
   const agents = await refuseAgents(ctx, lot, puts, today)
   if (agents.refusal) return agents.refusal
   const facts = await lotFacts(ctx.tables, lot.id)
-  const refused = refuseJudged(lot, puts, await judgeFacts(ctx, facts), saltNow(facts))
+  const refused = refuseJudged(lot, puts, await judgeFacts(ctx.tables, facts), saltNow(facts))
   if (refused) return refused
   for (const code of agents.wrong)
     await holdLot(ctx, lot, { reason: 'wrong_agent', again: true, figures: { used: code } })

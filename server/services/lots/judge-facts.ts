@@ -6,6 +6,7 @@ import { sumOf } from '#core/lists/sum-of'
 import type { Judgement } from '#shared/contracts/judgement'
 import { judgeLot } from '#shared/judging/judge-lot'
 import { lotQuestion } from '#shared/judging/lot-question'
+import type { Tables } from '../../db/database'
 import type { WriteContext } from '../context'
 import { shopView } from '../office/office'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
@@ -61,15 +62,15 @@ const agentFor = (facts: LotFacts): CuringAgent | null => {
  * does not count.
  */
 export async function judgeFacts(
-  ctx: WriteContext,
+  tables: Tables,
   facts: LotFacts,
   { agentKnown = true, applied = false } = {},
 ): Promise<Judgement> {
   const { lot, pieces, parts } = facts
-  const shop = await shopView(ctx.tables)
+  const shop = await shopView(tables)
   const judgement = judgeLot(
     lotQuestion({
-      rules: (await ruleSetById(ctx.tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(ctx.tables)),
+      rules: (await ruleSetById(tables, lot.judgement.ruleSetId)) ?? (await rulesInForce(tables)),
       cut: lot.cut,
       rind: lot.rind,
       method: lot.method,
@@ -103,4 +104,4 @@ function labelOf({ pieces, atoms }: LotFacts, nth: number): number | string {
 
 /** What would be judged of a lot now; nothing is kept. */
 export const judgementNow = async (ctx: WriteContext, lotId: number): Promise<Judgement> =>
-  judgeFacts(ctx, await lotFacts(ctx.tables, lotId))
+  judgeFacts(ctx.tables, await lotFacts(ctx.tables, lotId))

@@ -1,21 +1,15 @@
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import { judgeSalt, type SaltVerdict } from '#core/cure/salt-weighed'
-import { foldStanding } from '#core/life/fold-standing'
-import { lotStayed } from '#core/life/lot-stayed'
-import { stepsOfParts } from '#core/life/steps-of-parts'
 import type { Step, StepKind } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
-import { nitriteShare } from '#core/cure/agent'
-import { meaningOf } from '#core/cure/cure-method'
-import { worstCaseG } from '#core/cure/ppm-interval'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { judgeHeated } from '../smoke/judge-heated'
-import { standingSteps } from '../life/standing-steps'
 import { judgeFacts } from './judge-facts'
-import { lotFacts, type LotFacts, type Part } from './lot-facts'
+import { lotFacts, type LotFacts } from './lot-facts'
+import { stayedOf } from './stayed-of'
 import { stillToCome } from './still-to-come'
 
 /**
@@ -30,8 +24,8 @@ export async function rejudge(
 ): Promise<Judgement> {
   const facts = await lotFacts(ctx.tables, lotId)
   const { lot } = facts
-  const judged = await judgeFacts(ctx, facts, { agentKnown })
-  const judgement = { ...judged, stayed: judged.lot ? await stayedOf(ctx, facts) : null }
+  const judged = await judgeFacts(ctx.tables, facts, { agentKnown })
+  const judgement = { ...judged, stayed: judged.lot ? await stayedOf(ctx.tables, facts) : null }
   await ctx.tables.lots.update(lotId, { judgement })
   if (holdsLot(judgement.status) || forbidsRubbing(judgement.status)) {
     await holdLot(ctx, lot, {
@@ -72,62 +66,9 @@ export async function keepStayed(
 ): Promise<StayedJudged | null> {
   const facts = await lotFacts(ctx.tables, lotId)
   // What nobody can name any more counts as no nitrite.
-  const stayed = facts.lot.judgement.lot ? await stayedOf(ctx, facts, steps) : null
+  const stayed = facts.lot.judgement.lot ? await stayedOf(ctx.tables, facts, steps) : null
   await ctx.tables.lots.update(lotId, { judgement: { ...facts.lot.judgement, stayed } })
   return stayed
-}
-
-/** When a part went on: by its step, where it has one. */
-const putAtMs = ({ lot }: LotFacts, { stepId, application, appliedAtMs }: Part, steps: readonly Step[]): number =>
-  steps.find(step => step.id === stepId)?.fromMs ?? (application === 1 ? lot.rubbedAtMs : (appliedAtMs ?? lot.rubbedAtMs))
-
-/** Ids of the pieces that a part went on; null: all. */
-function putOn({ atoms }: LotFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
-  if (pieceIds !== null) return atoms.of(pieceIds)
-  return pieceNumbers === null ? null : atoms.all.filter(atom => pieceNumbers.includes(atom.number)).map(atom => atom.id)
-}
-
-/** Null without nitrite. What flavours after the cure counts for nothing here. */
-async function stayedOf(ctx: WriteContext, facts: LotFacts, known?: readonly Step[]): Promise<StayedJudged | null> {
-  const { lot, pieces, atoms, agentBy, saltShare } = facts
-  const parts = facts.parts.filter(part => part.usedFor === null)
-  if (!parts.some(part => part.role === 'agent' && agentBy(part.ingredientLotId))) return null
-  const { pieces: ingoing } = await judgeFacts(ctx, { ...facts, parts }, { applied: true })
-  const steps = known ?? (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
-  const judged = new Map(pieces.map((piece, i) => [piece.id, { ...piece, lowPpm: ingoing[i]!.lowPpm }]))
-  const stayed = lotStayed({
-    method: lot.method,
-    cut: lot.cut,
-    sides: lot.sides,
-    rubbedAtMs: lot.rubbedAtMs,
-    waterG: lot.waterG ?? 0,
-    thicknessMm: lot.thicknessMm,
-    // What lay on one face alone came in from there.
-    oneFace: lot.sides !== null && (lot.sides.flesh === 0 || lot.sides.fat === 0),
-    upperBound: meaningOf(lot.method, lot.afterG !== null) === 'upper_bound',
-    mixReadabilityG: lot.mixReadabilityG,
-    steps: stepsOfParts(foldStanding(steps).sound, atoms.of),
-    pieces: atoms.all.map(({ id, greenG }) => {
-      // Until something went on it alone, a part has what it was cut from; that is as far off as all of it.
-      const { readings, lowPpm } = (judged.get(id) ?? judged.get(atoms.rootOf(id)))!
-      return { pieceId: id, greenG, greenOffG: worstCaseG({ readabilityG: lot.meatReadabilityG, readings }), lowPpm }
-    }),
-    puts: parts
-      .filter(part => part.weighedG > 0 || part.unweighed)
-      .map((part) => {
-        const agent = part.role === 'agent' ? agentBy(part.ingredientLotId) : null
-        return {
-          atMs: putAtMs(facts, part, steps),
-          massG: part.weighedG,
-          saltShare: saltShare(part.ingredientLotId),
-          nitriteShare: agent ? nitriteShare(agent) : 0,
-          pieces: putOn(facts, part),
-          unweighed: part.unweighed ?? false,
-          ...(part.readabilityG === null ? {} : { readabilityG: part.readabilityG }),
-        }
-      }),
-  })
-  return { ...stayed, pieces: stayed.pieces.filter(piece => atoms.isPiece(piece.pieceId)) }
 }
 
 /**

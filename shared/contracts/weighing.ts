@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import type { LotNotShownWhy } from '#core/life/lot-stayed'
+import type { Grams, Ppm } from '#core/units/quantities'
+import { MOST_PIECES } from '#core/rules/house'
+
+/** Which pieces are to be weighed, by their ids, and how the liquid left that nobody measured. */
+export const weighingQuery = z.strictObject({
+  pieces: z
+    .string()
+    .regex(/^[1-9]\d{0,9}(,[1-9]\d{0,9})*$/)
+    .transform(text => [...new Set(text.split(',').map(Number))])
+    .pipe(z.array(z.int()).max(MOST_PIECES)),
+  how: z.enum(['poured_off', 'leaked']),
+})
+export type WeighingQuery = z.output<typeof weighingQuery>
+
+/** What weighing the meat now would show. */
+export interface WeighingView {
+  /** As it came in, and all that went onto it. */
+  allG: Grams
+  /** The least weight that shows enough; null: none does. */
+  fromG: Grams | null
+  why: LotNotShownWhy | null
+  neededPpm: Ppm
+}
