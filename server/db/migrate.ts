@@ -29,6 +29,7 @@ import * as contradictions from './migrations/2026-12-11-contradictions'
 import * as placesFrom from './migrations/2026-12-12-places-from'
 import * as packReturns from './migrations/2026-12-13-pack-returns'
 import * as judgedBy from './migrations/2026-12-14-judged-by'
+import * as readyWeights from './migrations/2026-12-15-ready-weights'
 import type { Migration } from './migrations/migration'
 
 const LOCK = 'veldmoor_migrations'
@@ -66,6 +67,7 @@ const MIGRATIONS: readonly Migration[] = [
   placesFrom,
   packReturns,
   judgedBy,
+  readyWeights,
 ]
 
 /**
