@@ -23,19 +23,20 @@ async function shopOf(root, entry) {
   )
   const shop = await openGrownShop(entry, LOTS)
   try {
-    const pages = await looks(shop.owner)
-    const codes = await fillColdRoom(shop.owner)
-    const long = await layLongLot(shop.owner)
-    let turn = 0
     return {
       shop,
-      pages,
-      asks: [
-        ...pages,
-        { name: 'floor, 40 more lots', ask: who => who.get('/api/floor') },
-        { name: 'a lot of 60 steps', ask: who => who.get(`/api/lots/${long}`) },
-        { name: 'a turn', ask: who => who.post('/api/steps', turned(codes[turn++ % codes.length])) },
-      ],
+      pages: await looks(shop.owner),
+      /** Forty lots more in the cold room, and one of many steps and readings: what a press costs there. */
+      fill: async () => {
+        const codes = await fillColdRoom(shop.owner)
+        const long = await layLongLot(shop.owner)
+        let turn = 0
+        return [
+          { name: 'floor, 40 more lots', ask: who => who.get('/api/floor') },
+          { name: 'a lot of 60 steps', ask: who => who.get(`/api/lots/${long}`) },
+          { name: 'a turn', ask: who => who.post('/api/steps', turned(codes[turn++ % codes.length])) },
+        ]
+      },
     }
   }
   catch (error) {
@@ -66,6 +67,20 @@ async function rounds(shops, asks) {
   return medians.map(sorted)
 }
 
+/** What both are asked, each in turns, with how much longer the new one takes. */
+async function compare(shops, asked) {
+  const [olds, news] = [asked[0], asked[1]]
+  for (const [n, { name, ask }] of news.entries()) {
+    const [before, now] = await rounds(shops, [olds[n].ask, ask])
+    const ratio = median(now) / median(before)
+    const isFault = ratio > SLOWER && median(now) > before.at(-1)
+    console.log(
+      `    ${name.padEnd(22)} ${median(before).toFixed(1).padStart(7)} (${before[0].toFixed(1)} to ${before.at(-1).toFixed(1)}) `
+      + `${median(now).toFixed(1).padStart(7)}   ${ratio.toFixed(2)} times${isFault ? '   SLOWER' : ''}`,
+    )
+  }
+}
+
 /**
  * Pages and presses of this state of the sources beside those of another, in ten-year shops: in turns, and with twenty
  * people clicking in each. `other` is a clone of the repository with its packages.
@@ -81,16 +96,7 @@ export async function measureAgainst(other) {
     for (const [one, entry] of states) both.push(await shopOf(one, entry))
     const shops = both.map(one => one.shop)
     console.log(`  shops of ${LOTS} lots, ${root} beside this one: ms, medians of ${ROUNDS} rounds; the old one's spread`)
-    for (const [n, { name }] of both[1].asks.entries()) {
-      const old = both[0].asks[n]
-      const [before, now] = await rounds(shops, [old.ask, both[1].asks[n].ask])
-      const ratio = median(now) / median(before)
-      const isFault = ratio > SLOWER && median(now) > before.at(-1)
-      console.log(
-        `    ${name.padEnd(22)} ${median(before).toFixed(1).padStart(7)} (${before[0].toFixed(1)} to ${before.at(-1).toFixed(1)}) `
-        + `${median(now).toFixed(1).padStart(7)}   ${ratio.toFixed(2)} times${isFault ? '   SLOWER' : ''}`,
-      )
-    }
+    await compare(shops, both.map(one => one.pages))
     for (const [i, words] of ['old', 'new', 'new', 'old'].entries()) {
       const { shop, pages } = both[ORDER[i]]
       const clicked = await clicking(shop.app.address, pages)
@@ -102,6 +108,9 @@ export async function measureAgainst(other) {
         + `the slowest page, ${worst}, p99 ${worstMs.toFixed(0)} ms; ${all.length} answers`,
       )
     }
+    const filled = []
+    for (const one of both) filled.push(await one.fill())
+    await compare(shops, filled)
   }
   finally {
     for (const { shop } of both) await shop.close()
