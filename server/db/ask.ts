@@ -27,6 +27,29 @@ interface Inside {
 export const poolOf = (sequelize: Sequelize): Inside['connectionManager'] =>
   (sequelize as unknown as Inside).connectionManager
 
+/** Questions outside any transaction that go together on one line of the pool, and leave in one packet. */
+interface Together {
+  line: Promise<Connection>
+  sent: number
+  open: number
+}
+/** So many on one line: a page asks more, and has the other lines answer beside each other. */
+const MOST_TOGETHER = 4
+/** Those that wait for their line still: whoever asks at the same moment goes along. */
+const gathering = new WeakMap<Sequelize, Together>()
+
+function goAlong(sequelize: Sequelize): Together {
+  const waiting = gathering.get(sequelize)
+  if (waiting && waiting.sent < MOST_TOGETHER) return Object.assign(waiting, { sent: waiting.sent + 1, open: waiting.open + 1 })
+  const together: Together = { line: poolOf(sequelize).getConnection({ type: 'SELECT' }), sent: 1, open: 1 }
+  gathering.set(sequelize, together)
+  const sent = () => {
+    if (gathering.get(sequelize) === together) gathering.delete(sequelize)
+  }
+  together.line.then(sent, sent)
+  return together
+}
+
 /**
  * Sends one statement as it stands, and brings its rows as the driver reads them. Goes by Sequelize's lines and gives
  * Sequelize's errors; what `Sequelize.query` does besides (hooks, replacements, copies of rows, a stack for each
@@ -35,15 +58,24 @@ export const poolOf = (sequelize: Sequelize): Inside['connectionManager'] =>
 export async function ask<R>(sequelize: Sequelize, sql: string, within?: Within): Promise<R[]> {
   const held = within as Held | undefined
   if (held?.finished) throw new Error('a statement came after its transaction had ended')
-  const line = held?.connection ?? (await poolOf(sequelize).getConnection({ type: 'SELECT' }))
+  if (held) return await send<R>(sequelize, held.connection, sql)
+  const together = goAlong(sequelize)
+  const line = await together.line
+  try {
+    return await send<R>(sequelize, line, sql)
+  }
+  finally {
+    together.open -= 1
+    if (together.open === 0) poolOf(sequelize).releaseConnection(line)
+  }
+}
+
+async function send<R>(sequelize: Sequelize, line: Connection, sql: string): Promise<R[]> {
   try {
     return await line.query<R[]>(sql)
   }
   catch (error) {
     Object.assign(error as object, { sql })
     throw new (sequelize as unknown as Inside).dialect.Query(line, sequelize, {}).formatError(error, new Error('asked').stack)
-  }
-  finally {
-    if (!held) poolOf(sequelize).releaseConnection(line)
   }
 }
