@@ -105,7 +105,7 @@ function choose(choice: Choice) {
       <PickOne v-model="salt" label="Salt" :choices="SALT" />
       <PickOne v-if="how === 'poured_off'" v-model="back" label="Poured back" :choices="BACK" />
     </div>
-    <p v-if="counts" class="rest small" :class="{ caution: early }">
+    <p v-if="counts && typing !== 'meat'" class="rest small" :class="{ caution: early }">
       <template v-if="early">
         On the first day the liquid takes three times as much along. Keep it in the bag or tub, and pour off later.
       </template>

@@ -31,7 +31,7 @@ function tell(): void {
     <p class="small wide">Before its rinse, without bag and tray, and with no salt left on it.</p>
     <p class="shows wide" aria-live="polite">{{ shows }}</p>
     <LoadProblem v-if="problem" class="wide" :problem="problem" @again="load" />
-    <WeightField v-model="typed" :label="pieces.length > 1 ? 'Weight, all together' : 'Weight'" :range="MEAT_RANGE" />
+    <WeightField v-model="typed" :label="pieces.length > 1 ? 'All together' : 'Weight'" :range="MEAT_RANGE" autofocus />
     <InstrumentSelect v-model="scaleId" kind="scale" purpose="meat" prefer="meat" label="Weighed on" />
     <VBtn class="wide" type="submit" color="primary" :loading="saving" :disabled="typed.trim() === ''">Save</VBtn>
   </form>
