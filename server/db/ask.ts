@@ -6,6 +6,8 @@ export interface Held {
   connection: Connection
   /** How it ended; after that its line is another's. */
   finished?: string | undefined
+  /** By which error the server took all of it back, if it did: nothing more may be sent, and nothing kept. */
+  takenBack?: Error | undefined
 }
 
 export type Within = Held | Transaction
@@ -26,6 +28,9 @@ interface Inside {
 
 export const poolOf = (sequelize: Sequelize): Inside['connectionManager'] =>
   (sequelize as unknown as Inside).connectionManager
+
+/** After these nothing of a transaction is left, whoever caught the error. Source: MariaDB, InnoDB error handling. */
+const TAKES_ALL_BACK = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD'])
 
 /** Questions outside any transaction that go together on one line of the pool, and leave in one packet. */
 interface Together {
@@ -58,11 +63,17 @@ function goAlong(sequelize: Sequelize): Together {
 export async function ask<R>(sequelize: Sequelize, sql: string, within?: Within): Promise<R[]> {
   const held = within as Held | undefined
   if (held?.finished) throw new Error('a statement came after its transaction had ended')
-  if (held) return await send<R>(sequelize, held.connection, sql)
+  if (held?.takenBack) throw held.takenBack
+  if (held) {
+    return await sendOn<R>(sequelize, held.connection, sql).catch((error: Error & { parent?: { code?: string } }) => {
+      if (TAKES_ALL_BACK.has(error.parent?.code ?? '')) held.takenBack = error
+      throw error
+    })
+  }
   const together = goAlong(sequelize)
   const line = await together.line
   try {
-    return await send<R>(sequelize, line, sql)
+    return await sendOn<R>(sequelize, line, sql)
   }
   finally {
     together.open -= 1
@@ -70,7 +81,8 @@ export async function ask<R>(sequelize: Sequelize, sql: string, within?: Within)
   }
 }
 
-async function send<R>(sequelize: Sequelize, line: Connection, sql: string): Promise<R[]> {
+/** Sends a statement on a line, whatever is open there. */
+export async function sendOn<R>(sequelize: Sequelize, line: Connection, sql: string): Promise<R[]> {
   try {
     return await line.query<R[]>(sql)
   }

@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize'
-import { ask, poolOf, type Held } from './ask'
+import { poolOf, sendOn, type Held } from './ask'
 
 /**
  * Runs a write on a line of its own. Lines of `writes` keep autocommit off: a transaction begins with its first
@@ -12,9 +12,8 @@ export async function onWriteLine<T>(writes: Sequelize, work: (held: Held) => Pr
   const pool = poolOf(writes)
   const held: Held = { connection: await pool.getConnection({}) }
   const end = async (how: 'COMMIT' | 'ROLLBACK') => {
-    const over = ask(writes, how, held)
     held.finished = how
-    await over.then(
+    await sendOn(writes, held.connection, how).then(
       () => pool.releaseConnection(held.connection),
       async (error: unknown) => {
         await pool.destroyConnection(held.connection)
@@ -25,6 +24,8 @@ export async function onWriteLine<T>(writes: Sequelize, work: (held: Held) => Pr
   let value: T
   try {
     value = await work(held)
+    // Whoever caught that error went on with nothing.
+    if (held.takenBack) throw held.takenBack
   }
   catch (error) {
     // A line that is gone has nothing left to take back; what happened first is told.

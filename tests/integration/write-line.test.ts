@@ -74,6 +74,27 @@ describe('a write on its own line', () => {
     expect(await ids()).toEqual([1, 2, 10 + won!, 20 + won!])
   })
 
+  it('and keeps nothing that was done after it, even where somebody caught the error', async () => {
+    let both = () => {}
+    const bothHold = new Promise<void>(done => (both = done))
+    let holding = 0
+    const write = (mine: number, theirs: number) =>
+      onWriteLine(writes, async (line) => {
+        await ask(writes, `UPDATE hooks SET holds = 1 WHERE id = ${mine}`, line)
+        if ((holding += 1) === 2) both()
+        await bothHold
+        const fell = await ask(writes, `UPDATE hooks SET holds = 1 WHERE id = ${theirs}`, line).then(() => false, () => true)
+        const more = ask(writes, `INSERT INTO hooks (id) VALUES (${10 + mine})`, line)
+        await (fell ? more.catch(() => {}) : more)
+        return mine
+      })
+    const ended = await Promise.allSettled([write(1, 2), write(2, 1)])
+    expect(ended.map(one => one.status).toSorted()).toEqual(['fulfilled', 'rejected'])
+    const lost = ended.find(one => one.status === 'rejected')
+    expect(isThrownBack((lost as PromiseRejectedResult).reason)).toBe(true)
+    expect(await ids()).toEqual([1, 2, ended[0]!.status === 'fulfilled' ? 11 : 12])
+  })
+
   it('takes no statement after its end, whoever sends it late', async () => {
     let late = (): Promise<unknown> => Promise.reject(new Error('never held'))
     await onWriteLine(writes, async (line) => {
