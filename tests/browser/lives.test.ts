@@ -60,19 +60,19 @@ describe.each(DEVICES)('lots after their rub, on a %s', (_device, width, height)
 
   it('where nobody measured the liquid, the meat is weighed in its place, told before what that shows', async () => {
     const { page } = visit
-    await tap(page, 'L-0006', 'Drained')
-    await tap(page, 'L-0006', 'Weigh the meat…')
-    await rowSays(page, 'L-0006', 'or more, at least 100 ppm stayed')
-    const said = await (await rowOf(page, 'L-0006')).evaluate(row => row.textContent ?? '')
+    await tap(page, 'L-0010', 'Drained')
+    await tap(page, 'L-0010', 'Weigh the meat…')
+    await rowSays(page, 'L-0010', 'or more, at least 100 ppm stayed')
+    const said = await (await rowOf(page, 'L-0010')).evaluate(row => row.textContent ?? '')
     const [, weight] = /At ([\d.,]+ kg) or more/.exec(said)!
     await type(page, 'All together', weight!)
-    await tap(page, 'L-0006', 'Save')
-    await says(page, `L-0006: drained, the meat weighs ${weight}.`)
-    const [drained] = (await steps('L-0006', 'drain')).slice(-1)
+    await tap(page, 'L-0010', 'Save')
+    await says(page, `L-0010: drained, the meat weighs ${weight}.`)
+    const [drained] = (await steps('L-0010', 'drain')).slice(-1)
     expect(JSON.stringify(drained!.figures)).toContain('drained')
-    expect(await steps('L-0006', 'weigh')).toHaveLength(1)
+    expect(await steps('L-0010', 'weigh')).toHaveLength(1)
     const [lot] = await shop.sql<{ least: number }>(
-      'SELECT CAST(JSON_VALUE(judgement, \'$.stayed.leastPpm\') AS DOUBLE) AS least FROM lots WHERE code = \'L-0006\'',
+      'SELECT CAST(JSON_VALUE(judgement, \'$.stayed.leastPpm\') AS DOUBLE) AS least FROM lots WHERE code = \'L-0010\'',
     )
     expect(lot!.least).toBeGreaterThanOrEqual(100)
     expect(lot!.least).toBeLessThan(101)
