@@ -91,7 +91,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
 const isOn = ({ pieces }: LotPut, pieceId: number): boolean => pieces === null || pieces.includes(pieceId)
 
 /** What of it went onto each piece, in their order, grams. */
-const sharesOf = (q: LotStayedQuestion, put: LotPut): Grams[] =>
+export const sharesOf = (q: Pick<LotStayedQuestion, 'pieces'>, put: LotPut): Grams[] =>
   shareByWeight(
     put.massG,
     q.pieces.map(piece => (isOn(put, piece.pieceId) ? piece.greenG : 0)),

@@ -27,11 +27,12 @@ const lot = (more: Partial<LotStayedQuestion> = {}): LotStayedQuestion => ({
   steps: [step(1, 'rub', 0, [1], { spots: {}, face: 'flesh' })],
   ...more,
 })
-const meat = (more: Partial<ToWeigh> = {}): ToWeigh => ({ pieces: [1], how: 'poured_off', atMs: 72 * MS_PER_HOUR, offG: 1, ...more })
+const POURED = { how: 'poured_off', saltLies: false, tookSalt: false } as const
+const meat = (more: Partial<ToWeigh> = {}): ToWeigh => ({ pieces: [1], drained: POURED, atMs: 72 * MS_PER_HOUR, offG: 1, ...more })
 /** The least that stayed once the meat was really weighed so. */
-const told = (q: LotStayedQuestion, { pieces, atMs, offG, how }: ToWeigh, netG: number) => {
+const told = (q: LotStayedQuestion, { pieces, atMs, offG, drained }: ToWeigh, netG: number) => {
   const hour = atMs / MS_PER_HOUR
-  const drain = step(50, 'drain', hour, [...pieces], { how, drained: null, back: false, saltLies: false })
+  const drain = step(50, 'drain', hour, [...pieces], { ...drained, drained: null, back: false })
   const weigh = step(51, 'weigh', hour, [...pieces], { what: 'meat', netG, offG, saltLies: false })
   return leastOf({ lot: null, stayed: lotStayed({ ...q, steps: [...q.steps, drain, weigh] }) }, pieces) ?? 0
 }
@@ -56,16 +57,17 @@ describe('what weighing the meat would show', () => {
           offG: fc.integer({ min: 0, max: 50 }),
           hours: fc.integer({ min: 7, max: 400 }),
           bag: fc.boolean(),
+          saltLies: fc.boolean(),
           thicknessMm: fc.integer({ min: 15, max: 90 }),
         }),
-        ({ greenG, saltShare, lowPpm, offG, hours, bag, thicknessMm }) => {
+        ({ greenG, saltShare, lowPpm, offG, hours, bag, saltLies, thicknessMm }) => {
           const q = lot({
             thicknessMm,
             pieces: [{ pieceId: 1, greenG, greenOffG: 1, lowPpm }],
             puts: [{ atMs: 0, massG: greenG * saltShare, saltShare: 0.99, nitriteShare: 0.004, pieces: null }],
             steps: [step(1, 'rub', 0, [1], { spots: bag ? { 1: 'bag 1' } : {}, face: 'flesh' })],
           })
-          const weighed = meat({ atMs: hours * MS_PER_HOUR, offG, how: bag ? 'leaked' : 'poured_off' })
+          const weighed = meat({ atMs: hours * MS_PER_HOUR, offG, drained: { ...POURED, saltLies, how: bag ? 'leaked' : 'poured_off' } })
           const { fromG, allG } = weighingShows(q, weighed, 100)
           if (fromG === null) expect(told(q, weighed, Math.ceil(allG + offG) + 1)).toBeLessThan(100)
           else {
@@ -76,6 +78,13 @@ describe('what weighing the meat would show', () => {
       ),
       { numRuns: 300, seed: 9 },
     )
+  })
+
+  it('where salt lay there still is heavier: each gram of the liquid may have taken three for one', () => {
+    const mayLeaveG = (50 + 5 * 0.9375) / 3 / (3 * 0.26395)
+    const lay = meat({ drained: { ...POURED, saltLies: true } })
+    expect(weighingShows(lot(), lay, 100).fromG).toBe(Math.ceil(2000.5 + 55 - mayLeaveG + 1))
+    expect(weighingShows(lot(), meat({ drained: { ...POURED, tookSalt: true } }), 100)).toMatchObject({ fromG: null, why: 'took_salt' })
   })
 
   it('is nothing where no weight can show it, and says why', () => {

@@ -1,13 +1,13 @@
-import { shareByWeight } from '../cure/share-by-weight'
 import { sumOf } from '../lists/sum-of'
 import type { Grams, Milliseconds, Ppm } from '../units/quantities'
-import { leastOf, lotStayed, type LotNotShownWhy, type LotStayedQuestion } from './lot-stayed'
+import { leastOf, lotStayed, sharesOf, type LotNotShownWhy, type LotStayedQuestion } from './lot-stayed'
 import type { Step, StepOf } from './step'
 
 /** Meat that lost liquid nobody measured, and is to be weighed in place of it. */
 export interface ToWeigh {
   pieces: readonly number[]
-  how: StepOf<'drain'>['figures']['how']
+  /** How the liquid left. */
+  drained: Pick<StepOf<'drain'>['figures'], 'how' | 'saltLies' | 'tookSalt'>
   atMs: Milliseconds
   /** What the scale can be off at that weight, grams. */
   offG: Grams
@@ -28,17 +28,17 @@ export interface WeighingShows {
  * is found by halving. Example: 2,000 g of belly with 55 g on it, 150 ppm, weighed on day 3 with nothing left lying: from
  * 2,002 g on it shows 100 ppm. Sources as `leastStayed`.
  */
-export function weighingShows(q: LotStayedQuestion, { pieces, how, atMs, offG }: ToWeigh, neededPpm: Ppm): WeighingShows {
+export function weighingShows(q: LotStayedQuestion, { pieces, drained, atMs, offG }: ToWeigh, neededPpm: Ppm): WeighingShows {
   /** Behind all that was told, in this order. */
   const told = (nth: number, kind: 'drain' | 'weigh', figures: Step['figures']) => {
     const id = Number.MAX_SAFE_INTEGER - 2 + nth
     return { id, kind, pieces: [...pieces], placeId: null, fromMs: atMs, toMs: atMs, figures } as Step
   }
-  const drained = told(1, 'drain', { how, drained: null, back: false, saltLies: false })
+  const unseen = told(1, 'drain', { ...drained, drained: null, back: false })
   const stayedAt = (netG: Grams) =>
     lotStayed({
       ...q,
-      steps: [...q.steps, drained, told(2, 'weigh', { what: 'meat', netG, offG, saltLies: false })],
+      steps: [...q.steps, unseen, told(2, 'weigh', { what: 'meat', netG, offG, saltLies: false })],
     })
   const shows = (netG: Grams) => (leastOf({ lot: null, stayed: stayedAt(netG) }, pieces) ?? -1) >= neededPpm
   const allG = allOn(q, pieces)
@@ -57,10 +57,6 @@ export function weighingShows(q: LotStayedQuestion, { pieces, how, atMs, offG }:
 function allOn(q: LotStayedQuestion, ids: readonly number[]): Grams {
   const meant = q.pieces.map(piece => ids.includes(piece.pieceId))
   const greenG = sumOf(q.pieces.filter((_, i) => meant[i]), piece => piece.greenG)
-  const onG = sumOf(q.puts, (put) => {
-    const isOn = (id: number) => put.pieces === null || put.pieces.includes(id)
-    const shares = shareByWeight(put.massG, q.pieces.map(piece => (isOn(piece.pieceId) ? piece.greenG : 0)))
-    return sumOf(shares.filter((_, i) => meant[i]), share => share)
-  })
+  const onG = sumOf(q.puts, put => sumOf(sharesOf(q, put).filter((_, i) => meant[i]), share => share))
   return greenG + onG
 }

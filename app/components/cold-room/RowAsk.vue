@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { isWet } from '#core/cure/cure-method'
+import { happenedMs } from '#core/life/happened'
 import { DRAIN_SETTLED_MS } from '#core/rules/house'
 import type { FlavourWay } from '#core/life/step'
 import type { PlannedAdd } from '#core/plan/plan'
@@ -70,7 +71,7 @@ const VERBS = {
   next: 'Begun: ',
 } as const
 // Refs and functions made once: destructured, the template reads the refs themselves.
-const { asking, saving, insistWords, problem, because, pending, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
+const { asking, saving, insistWords, problem, because, pending, toldAt, tell, tellThen, tellWhen, close, insist, sayLate, goOn } = props.row
 const meant = computed(() => props.pieces.filter(piece => props.chosen.length === 0 || props.chosen.includes(piece.id)))
 const hangs = computed(() => meant.value.every(piece => piece.stage === 'hang'))
 const which = computed(() => upperFirst(piecesWords(meant.value.map(piece => piece.label))))
@@ -88,6 +89,7 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
       :counts="counts"
       :code="lot.code"
       :pieces="meant.map(piece => piece.id)"
+      :at-ms="toldAt && happenedMs(toldAt, nowMs)"
       :saving="saving"
       @tell="tell"
       @close="close"

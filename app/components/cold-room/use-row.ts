@@ -139,6 +139,8 @@ export function useRow(lot: () => PressLot, planned: Planned) {
     /** From the dots on to what is asked further, at the hour that was said. */
     goOn: ask,
     pending,
+    /** The hour that was said; null: now. */
+    toldAt: computed(() => when.value?.at.when ?? null),
     tellWhen: async (at: ToldWhen, words: string) => {
       when.value = { at, words }
       asking.value = null

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { Milliseconds } from '#core/units/quantities'
 import { ROUGH_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
 import InsteadWeigh from './InsteadWeigh.vue'
@@ -16,6 +17,8 @@ const props = defineProps<{
   /** Its lot, and the pieces meant: what their weight would show. */
   code: string
   pieces: number[]
+  /** The hour that was said; null: now. */
+  atMs: Milliseconds | null
   saving: boolean
 }>()
 const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
@@ -87,6 +90,8 @@ function choose(choice: Choice) {
       :code="code"
       :pieces="pieces"
       :how="how"
+      :salt="salt"
+      :at-ms="atMs"
       :saving="saving"
       @tell="(step, words) => tell(null, words, [step])"
     />

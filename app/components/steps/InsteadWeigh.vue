@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { Milliseconds } from '#core/units/quantities'
 import { MEAT_RANGE } from '#shared/contracts/steps'
 import type { WeighingView } from '#shared/contracts/weighing'
 import { weighingWords } from '#shared/messages/weighing'
@@ -11,15 +12,29 @@ import { useNotation } from '~/composables/use-notation'
 import type { ToldStep } from './press'
 
 /** The meat on the scale in place of liquid that nobody measured, with what its weight would show. */
-const props = defineProps<{ code: string; pieces: number[]; how: 'poured_off' | 'leaked'; saving: boolean }>()
+const props = defineProps<{
+  code: string
+  pieces: number[]
+  how: 'poured_off' | 'leaked'
+  /** As it was said of the liquid. */
+  salt: 'lies' | 'went' | null
+  /** When it was; null: now. */
+  atMs: Milliseconds | null
+  saving: boolean
+}>()
 const emit = defineEmits<{ tell: [step: ToldStep, words: string] }>()
 const { as } = useNotation()
-const { view, problem, load } = useLoaded<WeighingView>(
-  () => `/api/lots/${props.code}/weighing?how=${props.how}&pieces=${props.pieces.join(',')}`,
-)
 const shows = computed(() => (view.value ? weighingWords(view.value, as.value) : ''))
 const typed = ref('')
 const scaleId = ref<number | null>(null)
+// What is said beside it, the hour and the scale all move what the weight would show.
+const { view, problem, load } = useLoaded<WeighingView>(() => {
+  const query = new URLSearchParams({ how: props.how, pieces: props.pieces.join(',') })
+  if (props.salt) query.set('salt', props.salt)
+  if (props.atMs !== null) query.set('atMs', String(props.atMs))
+  if (scaleId.value !== null) query.set('scaleId', String(scaleId.value))
+  return `/api/lots/${props.code}/weighing?${query}`
+})
 function tell(): void {
   const weight = typed.value.trim()
   emit('tell', { kind: 'weigh', scaleId: scaleId.value, saltLies: false, weight }, `the meat weighs ${weight}`)

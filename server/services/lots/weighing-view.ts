@@ -5,6 +5,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { WeighingQuery, WeighingView } from '#shared/contracts/weighing'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
+import { refuseScale, scaleOf } from '../instruments/read-with'
 import { lotFacts } from './lot-facts'
 import { stayedQuestion } from './stayed-of'
 
@@ -12,10 +13,15 @@ import { stayedQuestion } from './stayed-of'
 export async function weighingView(
   tables: Tables,
   code: string,
-  { pieces, how }: WeighingQuery,
+  { pieces, how, salt, atMs, scaleId }: WeighingQuery,
   nowMs: Milliseconds,
 ): Promise<Answer<WeighingView>> {
-  const lot = await tables.lots.one({ code })
+  const [lot, scale, refused] = await Promise.all([
+    tables.lots.one({ code }),
+    scaleOf(tables, scaleId ?? null),
+    refuseScale(tables, scaleId ?? null, ['scaleId']),
+  ])
+  if (refused) return refused
   if (!lot) return refuse('no_such_lot', { code })
   const facts = await lotFacts(tables, lot.id)
   // What came off a piece is on no scale with it.
@@ -23,10 +29,13 @@ export async function weighingView(
   const own = new Set(facts.atoms.all.map(atom => atom.id))
   if (meant.length === 0 || !meant.every(id => own.has(id))) return refuse('no_such_piece', { code })
   const question = await stayedQuestion(tables, facts)
-  if (!question) return refuse('no_such_page')
-  const offG = worstCaseG({ readabilityG: lot.meatReadabilityG, readings: 1 })
-  return {
-    ok: true,
-    value: { ...weighingShows(question, { pieces: meant, how, atMs: nowMs, offG }, CURED_COOLING_PPM), neededPpm: CURED_COOLING_PPM },
+  if (!question) return refuse('no_nitrite_stayed', { code })
+  const told = {
+    pieces: meant,
+    drained: { how, saltLies: salt === 'lies', tookSalt: salt === 'went' },
+    atMs: Math.min(atMs ?? nowMs, nowMs),
+    // A tub may be weighed off: two readings.
+    offG: worstCaseG({ readabilityG: scale?.readability ?? lot.meatReadabilityG, readings: 2 }),
   }
+  return { ok: true, value: { ...weighingShows(question, told, CURED_COOLING_PPM), neededPpm: CURED_COOLING_PPM } }
 }

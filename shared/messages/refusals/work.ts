@@ -152,6 +152,8 @@ export const WORK = {
     `${p.code} is held (${holdWords(p.reason, as)}). It goes nowhere until the owner decides on its page.`,
   lot_reworking: (p: { code: string; reason: HoldReason }, as: Notation) =>
     `${p.code} is being reworked (${holdWords(p.reason, as)}). Nothing was sent. The owner decides on its page what came of it.`,
+  no_nitrite_stayed: (p: { code: string }) =>
+    `${p.code} is cured without nitrite: its weight shows nothing of it. Nothing was recorded; tell the liquid as it was.`,
   lot_destroyed: (p: { code: string }) => `${p.code} was marked to be destroyed. It goes nowhere.`,
   not_pulled: (p: { code: string }) => `${p.code} is still in the smoke. Pull it before cooling is recorded.`,
   no_core_reading: (p: { code: string; belowC: Celsius }, as: Notation) =>

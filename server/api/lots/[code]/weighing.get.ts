@@ -9,5 +9,5 @@ export default readRoute(async ({ tables, event, nowMs }) => {
   const query = weighingQuery.safeParse(getQuery(event))
   return query.success
     ? weighingView(tables, getRouterParam(event, 'code')!, query.data, nowMs)
-    : refuse('no_such_page')
+    : refuse('no_such_piece')
 })
