@@ -30,7 +30,7 @@ export const poolOf = (sequelize: Sequelize): Inside['connectionManager'] =>
   (sequelize as unknown as Inside).connectionManager
 
 /** After these nothing of a transaction is left, whoever caught the error. Source: MariaDB, InnoDB error handling. */
-const TAKES_ALL_BACK = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD'])
+export const TAKES_ALL_BACK: ReadonlySet<string> = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD'])
 
 /** Questions outside any transaction that go together on one line of the pool, and leave in one packet. */
 interface Together {

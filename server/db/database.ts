@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize'
 import type { PackedReadings } from '#core/readings/packed-readings'
-import type { Within } from './ask'
+import { TAKES_ALL_BACK, type Within } from './ask'
 import { bookAccess, type BookAccess } from './book-access'
 import { connect } from './connect'
 import { doorReader, type DoorReader } from './door-reader'
@@ -118,7 +118,7 @@ const OF_THE_BOOK = /^INSERT INTO `event(s|_rows|_subjects)`/
 export const isThrownBack = (error: unknown): boolean => {
   const { parent, sql } = error as { parent?: { code?: string }; sql?: string }
   const code = parent?.code ?? ''
-  return code === 'ER_LOCK_DEADLOCK' || code === 'ER_CHECKREAD' || (TAKEN.has(code) && OF_THE_BOOK.test(sql ?? ''))
+  return TAKES_ALL_BACK.has(code) || (TAKEN.has(code) && OF_THE_BOOK.test(sql ?? ''))
 }
 
 const defineAll = (sequelize: Sequelize): Binders =>

@@ -19,7 +19,7 @@ import { replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { refuse } from '../services/context'
 import { atDoor, WRITERS } from './session'
 
-/** Made once: a contract costs more to put together than to ask. */
+/** The key that a press brings. Made once: a contract costs more to put together than to ask. */
 const CLIENT_KEY = clientKey()
 
 export interface WriteRoute<S extends z.ZodType, T> {
