@@ -81,6 +81,12 @@ export async function ask<R>(sequelize: Sequelize, sql: string, within?: Within)
   }
 }
 
+/** Sends a row's INSERT, and brings the number that the database gave it; 0 where the row brought its own. */
+export async function askNumber(sequelize: Sequelize, sql: string, within?: Within): Promise<number> {
+  const { insertId } = (await ask(sequelize, sql, within)) as unknown as { insertId: number }
+  return insertId
+}
+
 /** Sends a statement on a line, whatever is open there. */
 export async function sendOn<R>(sequelize: Sequelize, line: Connection, sql: string): Promise<R[]> {
   try {

@@ -4,15 +4,19 @@ const NAME = 'book_head_moves'
 
 /**
  * Moves the head with each record, as the database's owner: the application's user may not. A record goes in behind the
- * head and nowhere else; numbers in between may be missing only where a row already lies.
+ * head and nowhere else; numbers in between may be missing only where a row already lies. The next number is the rule, and
+ * one statement.
  */
 const BODY = `BEGIN
   DECLARE head INT;
-  SELECT last_id INTO head FROM book_head WHERE id = 1 FOR UPDATE;
-  IF head IS NULL OR NEW.id <= head OR (SELECT COUNT(*) FROM events WHERE id > head AND id < NEW.id) <> NEW.id - head - 1 THEN
-    SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'a record goes behind the last one of the book';
+  UPDATE book_head SET last_id = NEW.id, hash = NEW.hash, last_at = NEW.at WHERE id = 1 AND last_id = NEW.id - 1;
+  IF ROW_COUNT() = 0 THEN
+    SELECT last_id INTO head FROM book_head WHERE id = 1 FOR UPDATE;
+    IF head IS NULL OR NEW.id <= head OR (SELECT COUNT(*) FROM events WHERE id > head AND id < NEW.id) <> NEW.id - head - 1 THEN
+      SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'a record goes behind the last one of the book';
+    END IF;
+    UPDATE book_head SET last_id = NEW.id, hash = NEW.hash, last_at = NEW.at WHERE id = 1;
   END IF;
-  UPDATE book_head SET last_id = NEW.id, hash = NEW.hash, last_at = NEW.at WHERE id = 1;
 END`
 
 /** Takes the guard away, for tables that are to be moved. */

@@ -26,6 +26,8 @@ describe('what stands after WHERE', () => {
     ['a backslash', { name: '\\' }, '`name` = \'\\\\\''],
     ['nothing', { note: null }, '`note` IS NULL'],
     ['one of a list', { lot_id: [3, 5] }, '`lot_id` IN (3, 5)'],
+    ['one of a list that is no number of a row', { lot_id: [3, 1.5] }, '`lot_id` IN (3, 1.5)'],
+    ['what is no number at all', { lot_id: '3 OR 1=1' }, '`lot_id` = \'3 OR 1=1\''],
     ['one of none', { lot_id: [] }, '`lot_id` IN (NULL)'],
     ['yes and no', { open: false }, '`open` = false'],
     ['a day', { filled_on: '2026-11-26' }, '`filled_on` = \'2026-11-26\''],
@@ -49,6 +51,14 @@ it('a row to be written: each value by its column', () => {
   expect(sql).toBe(
     'INSERT INTO `tubs` (`name`,`mass_g`,`filled_at`,`open`,`lot_id`) '
     + `VALUES ('\\'; DROP TABLE tubs; --',1980.25,${NOON_TEXT},true,7)`,
+  )
+})
+
+it('rows that say not all the same: what one leaves out is nothing', () => {
+  const sql = quoting.insert('tubs', [{ lot_id: 7, note: 'a' }, { lot_id: 8, name: 'B', filled_at: NOON }])
+  expect(sql).toBe(
+    'INSERT INTO `tubs` (`lot_id`,`note`,`name`,`filled_at`) '
+    + `VALUES (7,'a',NULL,NULL),(8,NULL,'B',${NOON_TEXT})`,
   )
 })
 

@@ -6,7 +6,7 @@ export const columnsOf = (spec: { columns: Columns }) =>
 
 /** Reads a row as the driver brings it; `before` stands before each column's name where rows of several tables come as one. */
 export function rowReader<C extends Columns>(
-  spec: TableSpec<C>,
+  spec: Pick<TableSpec<C>, 'columns'>,
   before = '',
 ): (raw: Record<string, unknown>) => RowOf<TableSpec<C>> {
   const columns = columnsOf(spec).map(({ key, field, column }) => ({ key, named: before + field, column }))

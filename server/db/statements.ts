@@ -80,10 +80,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
       const select = `SELECT ${key} AS ${quoting.name('by')}, ${figures.join(', ')} FROM ${name}`
       return `${select}${whereText(filter)} GROUP BY ${key}${lock ? ' LOCK IN SHARE MODE' : ''}`
     },
-    /**
-     * Rows by their columns' names in the code; the answer is their ids. What is undefined is left to the column's
-     * default.
-     */
+    /** Rows by their columns' names in the code. What is undefined is left to the column's default. */
     insert: (rows: readonly object[]): string => {
       const stored = rows.map(row =>
         Object.fromEntries(
@@ -92,7 +89,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
             .map(([key, value]) => [known(fields, key), value]),
         ),
       )
-      return `${quoting.insert(table, stored)} RETURNING id`
+      return quoting.insert(table, stored)
     },
     /** Marks rows void, each with its own id. */
     voidAll: (ids: readonly number[]): string =>

@@ -1,5 +1,5 @@
 import type { Model, ModelAttributes, ModelStatic, Sequelize } from 'sequelize'
-import { ask, type Within } from './ask'
+import { ask, askNumber, type Within } from './ask'
 import { int } from './column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
@@ -149,10 +149,20 @@ export function tableBinder<C extends Columns>(
         touched(ids.map(id => ({ id, digest: null })))
       if (text !== null) await run(text)
     }
+    const sealed = async (rows: readonly object[]) => {
+      const stored = await run(`${sql.insert(rows)} RETURNING id${digest}`)
+      return stored.map(row => ({ id: Number(row.id), digest: (row.digest as string | undefined) ?? null }))
+    }
+    /** Where nothing is to be sealed, what is known of a row need not be brought. */
+    const plain = async (rows: readonly { id?: number }[]) => {
+      const given = rows.flatMap(row => row.id ?? [])
+      if (given.length < rows.length && rows.length > 1) return await sealed(rows)
+      const number = await askNumber(sequelize, sql.insert(rows), within)
+      return (given.length > 0 ? given : [number]).map(id => ({ id, digest: null }))
+    }
     const insert = async (rows: readonly object[]) => {
       locks?.lockParents(rows)
-      const stored = await run(`${sql.insert(rows)}${digest}`)
-      const written = stored.map(row => ({ id: Number(row.id), digest: (row.digest as string | undefined) ?? null }))
+      const written = await (spec.sealed ? sealed(rows) : plain(rows))
       touched(written)
       locks?.made(spec.name, written.map(row => row.id))
       return written.map(row => row.id)

@@ -97,6 +97,24 @@ describe('how much was drained', () => {
     await must(maker.post(`/api/events/${eventId}/void`, { reason: 'it was another lot' }))
     expect((await lot(code)).judgement.stayed.leastPpm).toBe(whole)
   })
+  it('was left in the bag, and is told after the cure: less stayed, in what came out of that bag', async () => {
+    const code = await newLot()
+    const least = async () => (await lot(code)).judgement.stayed.pieces.map((one: { leastPpm: number }) => one.leastPpm)
+    const whole = await least()
+    await tell(code, { kind: 'out', rinses: 0 }, { when: { told: 'ago', minutes: 30 } })
+    expect(await least()).toEqual(whole)
+    const { eventId } = await tell(code, drain)
+    const after = await least()
+    expect(after.every((ppm: number, i: number) => ppm < whole[i])).toBe(true)
+    await must(correct('step_drained', eventId, '20 g'))
+    expect((await least()).every((ppm: number, i: number) => ppm > after[i] && ppm < whole[i])).toBe(true)
+    await tell(code, { kind: 'soak', minutes: null, litres: null, water: null, changes: 0 })
+    const inWater = { steps: [drain], lots: [{ code, pieces: null }], when: { told: 'now' }, again: true }
+    expect(await maker.post('/api/steps', inWater)).toMatchObject({
+      status: 409,
+      body: { code: 'step_contradicts' },
+    })
+  })
   it('of more than the meat weighs, or of a turn, is refused', async () => {
     const code = await newLot()
     const drained = await tell(code, drain)

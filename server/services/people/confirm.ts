@@ -3,7 +3,8 @@ import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { beginAttempt, markRight, WINDOW_MINUTES } from './attempts'
 import { verifyPassword } from './passwords'
-import type { Session, User } from './sessions'
+import type { PersonAtDoor } from '../../db/door-reader'
+import type { Session } from './sessions'
 
 /** How long a password that was just given again stands for what needs it. */
 const CONFIRMED_MS = 5 * MS_PER_MINUTE
@@ -11,13 +12,14 @@ const CONFIRMED_MS = 5 * MS_PER_MINUTE
 /** One's own password once more, on a device that is open already; wrong guesses at it are counted as at the door. */
 export async function checkOwnPassword(
   tables: Tables,
-  user: Pick<User, 'signIn' | 'passwordHash'>,
+  user: Pick<PersonAtDoor, 'id' | 'signIn'>,
   password: string,
   nowMs: Milliseconds,
 ): Promise<Answer<null>> {
   const attempt = await beginAttempt(tables, { kind: 'own', signIn: user.signIn, address: '', device: null }, nowMs)
   if (attempt === null) return refuse('password_closed', { minutes: WINDOW_MINUTES })
-  if (!(await verifyPassword(user.passwordHash, password))) return refuse('password_wrong', {}, ['password'])
+  const [own] = await tables.users.pick(['passwordHash'], { id: user.id })
+  if (!own || !(await verifyPassword(own.passwordHash, password))) return refuse('password_wrong', {}, ['password'])
   await markRight(tables, attempt)
   return { ok: true, value: null }
 }
@@ -25,7 +27,7 @@ export async function checkOwnPassword(
 /** Opens what needs the password again for the next minutes, on this device. */
 export async function confirmSession(
   tables: Tables,
-  { session, user }: { session: Session; user: User },
+  { session, user }: { session: Session; user: PersonAtDoor },
   password: string,
   nowMs: Milliseconds,
 ): Promise<Answer<object>> {

@@ -36,7 +36,9 @@ export async function checkCurrent(
   nowMs: Milliseconds,
 ): Promise<Answer<null>> {
   const device = sha256(`second factor of session ${session.id}`)
-  const checked = await checkCode(store, user, current, { address: '', device, station: session.station, nowMs })
+  const own = await store.tables.users.one({ id: user.id })
+  if (!own) return refuse('not_signed_in')
+  const checked = await checkCode(store, own, current, { address: '', device, station: session.station, nowMs })
   return checked.ok ? checked : { ...checked, path: ['current'] }
 }
 

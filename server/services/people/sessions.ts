@@ -2,7 +2,8 @@ import { randomBytes } from 'node:crypto'
 import { type Milliseconds, MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { sha256 } from '../../digest/sha256'
 import type { RowOf } from '../../db/table-spec'
-import type { sessions, users } from '../../db/tables/people'
+import type { users } from '../../db/tables/people'
+import type { PersonAtDoor, SessionAtDoor } from '../../db/door-reader'
 import type { Store, Tables } from '../../db/database'
 
 /**
@@ -17,13 +18,14 @@ export const SHARED_MS = 30 * MS_PER_DAY
 /** A PIN signs the records of one visit; each record gives it this long again. */
 export const SIGNATURE_MS = 60 * MS_PER_SECOND
 
-export type Session = RowOf<typeof sessions>
+/** A sign-in as each page and each press has it. */
+export type Session = SessionAtDoor
 export type User = RowOf<typeof users>
 /** A browser that is signed in, and on a shared one whose PIN signs now. */
 export interface OpenSession {
   session: Session
-  user: User
-  signer: User | null
+  user: PersonAtDoor
+  signer: PersonAtDoor | null
 }
 
 /** Signs a browser in. Only the token's hash is kept: the database alone opens no door. */
@@ -61,7 +63,7 @@ export async function openSession(
   return { session, user, signer: signs ? (people.find(person => person.id === session.signerId) ?? null) : null }
 }
 
-export const endSession = (tables: Tables, session: Session, nowMs: Milliseconds): Promise<void> =>
+export const endSession = (tables: Tables, session: Pick<Session, 'id'>, nowMs: Milliseconds): Promise<void> =>
   tables.sessions.update(session.id, { endedAtMs: nowMs })
 
 /** Ends every sign-in of a person, but for the one that stays. */

@@ -7,9 +7,10 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { beginAttempt, isLastTry, markRight, markStep, WINDOW_MINUTES, type Attempt } from './attempts'
 import { isRecoveryCode, recoveryHash, stepOf } from './one-time-codes'
 import { hashPassword, isOutdated, verifyPassword } from './passwords'
+import type { PersonAtDoor } from '../../db/door-reader'
 import type { User } from './sessions'
 
-export const signedIn = (user: User): SignedIn => ({
+export const signedIn = (user: PersonAtDoor): SignedIn => ({
   id: user.id,
   name: user.name,
   initials: user.initials,
