@@ -8,7 +8,7 @@ import type { Finding } from '#core/book/findings'
 /** Which records: those before a number, newest first; without one, the newest of all. */
 export const bookPageQuery = z.strictObject({ before: z.coerce.number().int().min(1).optional() })
 /** Records a page. */
-export const BOOK_PAGE = 500
+export const BOOK_PAGE = 150
 
 /** A record as it is shown; what it holds follows from its kind. */
 export interface EventView<Kind extends EventKind = EventKind> {
