@@ -59,4 +59,24 @@ describe('liquid that left', () => {
     const losses = lossesOf([rub({ 1: 'bag 1', 2: 'bag 1' }), looked, drain(30, [1, 2])])
     expect(losses.map(loss => loss.pieces)).toEqual([[1], [2]])
   })
+  describe('what is left in the bag at the end of the cure', () => {
+    const bags = rub({ 1: 'bag 1', 2: 'bag 1', 3: 'bag 2' })
+    const out = (at: number, pieces: number[]) => step('out', at, pieces, { rinses: 0 })
+    it('is lost to all that came out of it, and was with them until then', () => {
+      const steps = [bags, out(170, [1, 2, 3]), step('dry', 171, [1, 2], { how: 'rack' }, 2), drain(172, [1])]
+      expect(lossesOf(steps)).toEqual([
+        { atMs: 170 * MS_PER_HOUR, pieces: [1, 2], highG: 375, saltLies: false, tookSalt: false, lay: true },
+      ])
+    })
+    it('counts once against those of one bag, though they came out one after the other', () =>
+      expect(lossesOf([bags, out(170, [2]), out(171, [1]), drain(172, [1, 2])]).map(loss => loss.pieces)).toEqual([[1, 2]]))
+    it('is none of a piece that had come out before', () =>
+      expect(lossesOf([bags, out(100, [2]), out(171, [1]), drain(172, [1])]).map(loss => loss.pieces)).toEqual([[1]]))
+    it('of a bag that it was shut into since is lost to those that were named', () => {
+      const steps = [bags, out(170, [1, 2]), step('rest', 180, [1, 2], { how: 'sealed' }, 2), drain(220, [1])]
+      expect(lossesOf(steps)).toMatchObject([{ atMs: 220 * MS_PER_HOUR, pieces: [1], lay: false }])
+    })
+    it('of two bags counts whole against each', () =>
+      expect(lossesOf([bags, out(170, [1, 2, 3]), drain(172, [2, 3])]).map(loss => loss.pieces)).toEqual([[1, 2], [3]]))
+  })
 })

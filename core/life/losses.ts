@@ -1,39 +1,71 @@
 import { groupBy } from '../lists/group-by'
+import type { Milliseconds } from '../units/quantities'
 import type { Lost } from './stayed'
 import { byHappening, type Step, type StepOf } from './step'
 
-/**
- * The bag, tub or shelf that each piece lay in when a step was told, with the place it stands in: what is called alike
- * elsewhere is another. Null: it lay loose, or is out of the cure.
- */
-function spotsAt(steps: readonly Step[], at: Step): Map<number, string | null> {
-  const lying = new Map<number, { placeId: number | null; spot: string | null }>()
-  const out = new Set<number>()
+/** What a piece lay in when a step was told, with the place that stands in: what is called alike elsewhere is another. */
+interface Lying {
+  /** The bag, tub or shelf; null: it lay loose, or is out of the cure. */
+  spot: string | null
+  /** The step by which it left the cure, while what it lay in may still hold its liquid. */
+  left: Step | null
+}
+
+function lyingAt(steps: readonly Step[], at: Step): Map<number, Lying> {
+  const lying = new Map<number, { placeId: number | null; spot: string | null; out: boolean; left: Step | null }>()
   for (const step of steps) {
     if (byHappening(step, at) >= 0) break
     for (const id of step.pieces) {
-      const before = lying.get(id) ?? { placeId: null, spot: null }
+      const before = lying.get(id) ?? { placeId: null, spot: null, out: false, left: null }
       const placeId = step.placeId ?? before.placeId
       // Carried elsewhere, it left what it lay in.
       let spot = placeId === before.placeId ? before.spot : null
       if (step.kind === 'rub') spot = step.figures.spots[id] ?? null
       if (step.kind === 'move') spot = step.figures.spot
-      if (step.kind === 'out') out.add(id)
-      lying.set(id, { placeId, spot: out.has(id) ? null : spot })
+      const out = before.out || step.kind === 'out'
+      const left = step.kind === 'out' ? step : isShutAway(step) ? null : before.left
+      lying.set(id, { placeId, spot: out ? null : spot, out, left })
     }
   }
-  return new Map([...lying].map(([id, { placeId, spot }]) => [id, spot === null ? null : `${placeId} ${spot}`]))
+  return new Map([...lying].map(([id, { placeId, spot, left }]) => [id, { spot: spot && `${placeId} ${spot}`, left }]))
 }
 
-/** Of a bag or tub all that lies in it; of what lies loose the pieces that were named. */
-function liquidsOf(
-  drain: StepOf<'drain'>,
-  spots: ReadonlyMap<number, string | null>,
-): { spot: string | null; pieces: number[] }[] {
-  const named = groupBy(drain.pieces, id => spots.get(id) ?? null)
-  return [...named].map(([spot, ids]) => ({
+/** What runs together after it is of another bag than the cure's. */
+const isShutAway = (step: Step): boolean =>
+  (step.kind === 'rest' && step.figures.how !== 'open') || (step.kind === 'flavour' && step.figures.how === 'marinade')
+
+interface Liquid {
+  /** Until then it was with the meat. */
+  atMs: Milliseconds
+  spot: string | null
+  pieces: number[]
+}
+
+/**
+ * Of a bag or tub all that lies in it; of what lies loose the pieces that were named. What is poured off after the cure
+ * was left in the bag: of all that lay in it when the first of those named came out.
+ */
+function liquidsOf(drain: StepOf<'drain'>, steps: readonly Step[]): Liquid[] {
+  const lying = lyingAt(steps, drain)
+  const leftBy = (id: number) => lying.get(id)?.left ?? null
+  const ofLeft = (named: readonly number[]): Liquid[] => {
+    const first = named.flatMap(id => leftBy(id) ?? []).toSorted(byHappening)[0]
+    if (!first) return []
+    const found = together(lyingAt(steps, first), named.filter(id => leftBy(id) === first), first.fromMs)
+    const seen = new Set(found.flatMap(liquid => liquid.pieces))
+    return [...found, ...ofLeft(named.filter(id => !seen.has(id)))]
+  }
+  const isLeft = (id: number) => leftBy(id) !== null
+  return [...together(lying, drain.pieces.filter(id => !isLeft(id)), drain.fromMs), ...ofLeft(drain.pieces.filter(isLeft))]
+}
+
+/** Pieces by what they lie in: with those named all that lies there, too. */
+function together(lying: ReadonlyMap<number, Lying>, named: readonly number[], atMs: Milliseconds): Liquid[] {
+  const spotOf = (id: number) => lying.get(id)?.spot ?? null
+  return [...groupBy(named, spotOf)].map(([spot, ids]) => ({
+    atMs,
     spot,
-    pieces: spot === null ? ids : [...spots].filter(([, other]) => other === spot).map(([id]) => id),
+    pieces: spot === null ? ids : [...lying.keys()].filter(id => spotOf(id) === spot),
   }))
 }
 
@@ -50,8 +82,8 @@ export function lossesOf(steps: readonly Step[]): Lost[] {
   return inOrder.flatMap((step) => {
     if (step.kind !== 'drain' || step.figures.back) return []
     const { how, drained, saltLies, tookSalt = false } = step.figures
-    return liquidsOf(step, spotsAt(inOrder, step)).map(({ spot, pieces }) => ({
-      atMs: step.fromMs,
+    return liquidsOf(step, inOrder).map(({ atMs, spot, pieces }) => ({
+      atMs,
       pieces,
       highG: drained?.highG ?? null,
       saltLies,

@@ -20,6 +20,8 @@ export type Mend = 'other_time' | 'tell_out' | 'tell_heat_end' | 'void_one' | 't
 export interface Meaning {
   /** Stages in which it can be done. */
   stages: readonly Stage[]
+  /** Told of the whole lot it means the pieces of this stage, where there are some. */
+  rather?: Stage
   /** The stage after it, where it changes it. */
   becomes?: Stage
   /** It goes on until its end is told, or the next thing begins. */
@@ -38,7 +40,8 @@ const OUT: readonly Stage[] = ['soak', ...RAW_OR_SMOKED]
 export const MEANING: Readonly<Record<StepKind, Meaning>> = {
   rub: { stages: [], becomes: 'cure' },
   turn: IN_CURE,
-  drain: IN_CURE,
+  // What is left in the bag at its end is poured off after it; a vacuum bag of a rest has some, too.
+  drain: { stages: ['cure', ...RAW_OR_SMOKED], rather: 'cure' },
   add: IN_CURE,
   weigh: ANYWHERE,
   look: ANYWHERE,

@@ -16,6 +16,12 @@ describe('all of a lot', () => {
     expect(piecesFor(life, 'heat', hour(110))).toEqual([2])
     expect(piecesFor(life, 'look', hour(110))).toEqual([1, 2, 3])
   })
+  it('poured off means those in the cure, and what was left in the bag where none is', () => {
+    expect(piecesFor(life, 'drain', hour(110))).toEqual([1, 3])
+    const out = foldStanding([rub(), step(2, 'out', 100, { pieces: [1, 2] }), step(3, 'out', 105, { pieces: [3] })]).life
+    expect(piecesFor(out, 'drain', hour(110))).toEqual([1, 2, 3])
+    expect(piecesFor(out, 'turn', hour(110))).toEqual([1, 2, 3])
+  })
   it('means every piece where it makes sense for none', () =>
     expect(piecesFor(life, 'heat', hour(50))).toEqual([1, 2, 3]))
   it('knows where a piece lay, and before its rub nowhere', () => {

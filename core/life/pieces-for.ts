@@ -1,6 +1,6 @@
 import type { Milliseconds } from '../units/quantities'
 import type { LotLife, PieceLife, Stay } from './fold'
-import { MEANING } from './meaning'
+import { MEANING, type Stage } from './meaning'
 import type { StepKind } from './step'
 
 /** Where a piece was, and in which stage, at an instant; null before its rub. */
@@ -28,9 +28,9 @@ export function piecesThen({ pieces }: LotLife, ids: readonly number[], atMs: Mi
 export function piecesFor({ pieces: all }: LotLife, kind: StepKind, atMs: Milliseconds): number[] {
   const there = all.filter(piece => isThere(piece, atMs))
   const pieces = there.length > 0 ? there : all.filter(piece => piece.parentId === null)
-  const can = pieces.filter(({ stays }) => {
-    const stay = stayAt(stays, atMs)
-    return stay !== null && MEANING[kind].stages.includes(stay.stage)
-  })
-  return (can.length > 0 ? can : pieces).map(piece => piece.pieceId)
+  const { stages, rather } = MEANING[kind]
+  const stands = (at: readonly Stage[]) =>
+    pieces.filter(({ stays }) => at.includes(stayAt(stays, atMs)?.stage as Stage))
+  const meant = [stands(rather ? [rather] : []), stands(stages)].find(some => some.length > 0)
+  return (meant ?? pieces).map(piece => piece.pieceId)
 }

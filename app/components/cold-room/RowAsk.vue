@@ -50,6 +50,7 @@ const props = defineProps<{
 const VERBS = {
   drain: 'Drained: ',
   leak: 'Leaked: ',
+  purge: 'Left in the bag: ',
   weigh: 'Weighed: ',
   cut: 'Cut up: ',
   hang: 'Hung: ',
@@ -82,10 +83,11 @@ const counts = computed(() => !isWet(props.lot.method) && !props.lot.saltOnly)
 <template>
   <div class="telling">
     <DrainStep
-      v-if="asking === 'drain' || asking === 'leak'"
+      v-if="asking === 'drain' || asking === 'leak' || asking === 'purge'"
       :key="asking"
       :how="asking === 'leak' ? 'leaked' : 'poured_off'"
       :early="early"
+      :after="asking === 'purge'"
       :counts="counts"
       :code="lot.code"
       :pieces="meant.map(piece => piece.id)"

@@ -11,6 +11,7 @@ import { useSession } from '~/stores/session'
 type Form
   = | 'drain'
     | 'leak'
+    | 'purge'
     | 'weigh'
     | 'look'
     | 'touch'

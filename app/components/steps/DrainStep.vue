@@ -10,6 +10,8 @@ import type { ToldStep } from './press'
 /** How much left: poured off, or leaked out of its bag. The tap that names the amount records it. */
 const props = defineProps<{
   how: 'poured_off' | 'leaked'
+  /** After the cure: what was left in the bag. */
+  after: boolean
   /** Of the first day. */
   early: boolean
   /** What leaves decides how the lot cools: not of a brine, and not without nitrite. */
@@ -37,6 +39,9 @@ const CHOICES = computed((): { value: Choice; words: string }[] => [
   ...(props.counts ? [{ value: 'weigh' as const, words: 'Weigh the meat…' }] : []),
   { value: 'say', words: 'More to say…' },
 ])
+const label = computed(() =>
+  props.after ? 'How much was left in the bag?' : props.how === 'leaked' ? 'How much leaked out?' : 'How much was poured off?',
+)
 const SALT = [
   { value: 'lies', words: 'Salt still lies there' },
   { value: 'went', words: 'Salt went with it' },
@@ -59,7 +64,7 @@ function tell(liquid: Liquid, words: string, and: ToldStep[] = []): void {
     saltLies: salt.value === 'lies',
     tookSalt: salt.value === 'went',
   }
-  emit('tell', [step, ...and], `${props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
+  emit('tell', [step, ...and], `${props.after ? 'left in the bag' : props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
 }
 
 /** A weight with its unit, or mL. */
@@ -79,7 +84,7 @@ function choose(choice: Choice) {
 
 <template>
   <ChipStep
-    :label="how === 'leaked' ? 'How much leaked out?' : 'How much was poured off?'"
+    :label="label"
     :choices="CHOICES"
     :saving="saving"
     @choose="choose"
@@ -108,7 +113,7 @@ function choose(choice: Choice) {
     </form>
     <div v-if="more" class="rest">
       <PickOne v-model="salt" label="Salt" :choices="SALT" />
-      <PickOne v-if="how === 'poured_off'" v-model="back" label="Poured back" :choices="BACK" />
+      <PickOne v-if="how === 'poured_off' && !after" v-model="back" label="Poured back" :choices="BACK" />
     </div>
     <p v-if="counts && typing !== 'meat'" class="rest small" :class="{ caution: early }">
       <template v-if="early">

@@ -13,6 +13,7 @@ const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what:
 const { temperature } = useNotation()
 const ASKED = [
   'leak',
+  'purge',
   'weigh',
   'add',
   'look',
@@ -58,6 +59,7 @@ const choices = computed(() => [
         { value: 'cut', words: 'Cut up…' },
       ]
     : [
+        { value: 'purge', words: 'Liquid left in the bag…' },
         { value: 'look', words: 'Looked at…' },
         { value: 'touch', words: 'Surface…' },
         { value: 'soak', words: 'Soaked…' },
