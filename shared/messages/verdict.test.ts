@@ -3,7 +3,7 @@ import { CURING_SALT_NO_1 } from '#core/cure/agent'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { judgeLot, type JudgeQuestion } from '../judging/judge-lot'
-import { doubtWords, ruleWords, standingWords, verdictWords } from './verdict'
+import { doubtWords, heldWords, ruleWords, standingWords, verdictWords } from './verdict'
 
 const set = (id: string) => SHIPPED_RULES.find(rules => rules.id === id)!
 const US_NOTATION = { mass: 'us', temperature: 'F', decimal: '.', dates: 'mdy' } as const
@@ -45,6 +45,13 @@ describe('where more went on some pieces alone', () => {
     expect(words({ ...two, method: 'excess', unweighed: [0, 1] })).toContain('How much is not known')
     expect(doubtWords(judge({ ...two, unweighed: [0] }), DEFAULT_NOTATION)).toBe('')
   })
+})
+
+it('what is held once it is rubbed says so at the Bench: 125 ppm, which may be 119', () => {
+  const planned = judge({ agentG: 3.7 })
+  expect(planned.status).toBe('floor_not_shown')
+  expect(heldWords(planned)).toMatch(/held: no heat, no slicing and no sending until the owner decides/)
+  expect([{}, { agentG: 6.4 }].map(more => heldWords(judge(more)))).toEqual(['', ''])
 })
 
 describe('the verdict in words: the number, the rule, what to do', () => {

@@ -1,4 +1,5 @@
 import { upperFirst } from '#core/lists/upper-first'
+import { holdsLot } from '#core/rules/judge-nitrite'
 import { labNeeded } from '#core/rules/lab-needed'
 import type { Fraction, Grams, Ppm } from '#core/units/quantities'
 import { COLD_SMOKE_SALT_ONLY_C } from '#core/rules/house'
@@ -120,6 +121,10 @@ export function doubtWords(j: Judgement, as: Notation): string {
   return `At worst ${j.meaning === 'upper_bound' ? 'up to ' : least}${formatPpm(j.lot.highPpm, as)}; `
     + `± ${formatPpm(j.lot.expandedPpm, as)} (k = 2)${each}.`
 }
+
+/** At the Bench: what follows from a verdict, before it stops the lot days later. Empty where nothing does. */
+export const heldWords = (j: Judgement): string =>
+  holdsLot(j.status) ? 'Rubbed like this it is held: no heat, no slicing and no sending until the owner decides.' : ''
 
 /** That a laboratory will be needed before it goes out, and with how much nitrite not; empty where the finished weight will do. */
 export function labWords(j: Judgement, yieldShare: Fraction | null, as: Notation): string {

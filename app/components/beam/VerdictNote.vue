@@ -3,7 +3,7 @@ import type { Fraction, Grams } from '#core/units/quantities'
 import { computed } from 'vue'
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import type { Judgement } from '#shared/contracts/judgement'
-import { doubtWords, labWords, MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
+import { doubtWords, heldWords, labWords, MEANING_WORDS, standingWords, STATUS_WORDS, verdictWords } from '#shared/messages/verdict'
 import { stayedWords } from '#shared/messages/stayed'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -12,12 +12,13 @@ const props = defineProps<{
   judgement: Judgement
   mixReadabilityG: Grams
   about: string
-  /** At the Bench: what lots of this cut usually come to, so that a laboratory is foreseen. */
+  /** At the Bench: what lots of this cut usually come to, so that a laboratory, and a hold, are foreseen. */
   yieldShare?: Fraction | null
 }>()
 const { as } = useNotation()
 const stayed = computed(() => stayedWords(props.judgement, as.value))
 const lab = computed(() => (props.yieldShare === undefined ? '' : labWords(props.judgement, props.yieldShare, as.value)))
+const held = computed(() => (props.yieldShare === undefined ? '' : heldWords(props.judgement)))
 const doubt = computed(() => doubtWords(props.judgement, as.value))
 const tone = computed(() =>
   forbidsRubbing(props.judgement.status)
@@ -38,6 +39,7 @@ const tone = computed(() =>
       <StateMark :tone="tone">{{ STATUS_WORDS[judgement.status] }}</StateMark>
     </div>
     <p class="words">{{ verdictWords(judgement, as, mixReadabilityG) }}</p>
+    <p v-if="held" class="stayed">{{ held }}</p>
     <p v-if="lab" class="stayed">{{ lab }}</p>
     <p v-if="stayed" class="stayed">{{ stayed }}</p>
     <p v-if="doubt" class="small">{{ doubt }}</p>
