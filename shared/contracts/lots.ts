@@ -140,6 +140,8 @@ export interface LotSummary {
   /** How many of its steps contradict others, and count for nothing. */
   contradictions: number
   openHolds: HoldReason[]
+  /** Of holds under which it is being reworked: the owner decides once more before it goes out. */
+  reworked: HoldReason[]
   /** Ids of the pieces that go nowhere: they, or what they were cut from, are held or were destroyed. */
   heldPieces: number[]
   runs: {

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { STARTERS } from '../../shared/recipes/starters'
 import type { Client } from '../support/client'
 import { ingredient, receive, rub, stock, type Stock } from '../support/goods'
+import { must } from '../support/must'
 import { INSPECTOR, MAKER, openTestShop, OWNER, type TestShop, today } from '../support/shop'
 
 let shop: TestShop
@@ -520,10 +521,13 @@ describe('rule sets', () => {
       leastYield: expect.any(Number),
     })
     await maker.post(`/api/lots/${plain}/out`, {})
+    const coarse = { kind: 'scale', name: 'Counter scale', purpose: 'meat', readabilityG: '20', everyDays: 30 }
+    const { id: scaleId } = await must(owner.post('/api/office/instruments', coarse))
     const sliced = (
       await maker.post(`/api/lots/${plain}/slicing`, {
         readyWeight: '3.57 kg',
         packedOn: today(),
+        scaleId,
         packs: [
           { kind: 'sliced', weight: '500' },
           { kind: 'sliced', weight: '500' },
@@ -533,7 +537,8 @@ describe('rule sets', () => {
     ).body.packCodes
     const { residual, judgement } = await view(plain)
     expect(residual).toMatchObject({ by: 'mass_balance', maxPpm: 200 })
-    expect(residual.boundPpm).toBeCloseTo((judgement.lot.highPpm * 3840) / (3570 - 2.5), 6)
+    // Half a division of the scale at the slicing table, not of the one at the rub.
+    expect(residual.boundPpm).toBeCloseTo((judgement.lot.highPpm * 3840) / (3570 - 10), 6)
     const sendOne = (i: number) =>
       maker.post('/api/dispatches', { customer: 'Corner', sentOn: today(), packCodes: [sliced[i]] })
     expect(await sendOne(0)).toMatchObject({ status: 200 })

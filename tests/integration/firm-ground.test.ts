@@ -173,6 +173,8 @@ describe('packs', () => {
     const decide = (disposition: string) =>
       owner.post(`/api/holds/${hold.id}/disposition`, { disposition, text: 'tied anew and dried again' })
     await must(decide('rework'))
+    const onToday = (await maker.get('/api/floor')).body.lots.find((one: { code: string }) => one.code === code)
+    expect(onToday).toMatchObject({ openHolds: [], reworked: ['by_hand'] })
     // Worked on it may be.
     await must(maker.post('/api/steps', press(code, [ids[0]!], { kind: 'look', feel: 'edges_firm', note: null })))
     expect(await send([packs[0]!])).toMatchObject({ body: { code: 'lot_reworking' } })

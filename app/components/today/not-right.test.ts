@@ -15,7 +15,7 @@ const calm: ShopAsSeen = {
 }
 const kinds = (shop: Partial<ShopAsSeen>) => notRight({ ...calm, ...shop }, DEFAULT_NOTATION, 'UTC')
 const said = (shop: Partial<ShopAsSeen>) => kinds(shop).flatMap(kind => kind.concerns)
-const curing = { code: 'L-0001', openHolds: [], cureEndedAtMs: AT, pieces: [{ placeId: 1, stage: 'cure' }] } as unknown as LotSummary
+const curing = { code: 'L-0001', openHolds: [], reworked: [], cureEndedAtMs: AT, pieces: [{ placeId: 1, stage: 'cure' }] } as unknown as LotSummary
 const fridge = (...temperatures: number[]): PlaceView => ({
   id: 1,
   code: 'F-0001',
@@ -55,12 +55,14 @@ describe('what is not right', () => {
         lot('L-0001', { contradictions: 2 }),
         lot('L-0002', { openHolds: ['by_hand'] }),
         lot('L-0003', { contradictions: 1, openHolds: ['mould'] }),
+        lot('L-0004', { reworked: ['mould'] }),
       ],
       store: { ...calm.store, heldMeat: [{ code: 'M-0009', reason: 'arrival_warm' }] },
     })
     expect(found.map(({ mark, concerns }) => [mark, concerns.map(one => one.code)])).toEqual([
       ['held', ['L-0002', 'L-0003', 'M-0009']],
       ['contradicts', ['L-0001', 'L-0003']],
+      ['rework', ['L-0004']],
     ])
   })
   it('a pack that came back waits on its lot’s page, and meat on a counter for over two hours is said', () => {

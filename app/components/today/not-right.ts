@@ -48,6 +48,18 @@ const heldLots = (lots: readonly LotSummary[], as: Notation): Concern[] =>
       words: lot.openHolds.map(reason => holdWords(reason, as)).join('; '),
     }))
 
+/** Nobody else would remember it: the packs of it stand ready and do not go out. */
+const reworked = (lots: readonly LotSummary[], as: Notation): Concern[] =>
+  lots
+    .filter(lot => lot.reworked.length)
+    .map(lot => ({
+      tone: 'watch',
+      mark: 'rework',
+      code: lot.code,
+      words: lot.reworked.map(reason => holdWords(reason, as)).join('; '),
+      to: { path: `/lots/${lot.code}`, words: 'Decide before it goes out' },
+    }))
+
 /** What was told of a lot cannot all be true: on its page stands what, and the press that mends it. */
 const contradicting = (lots: readonly LotSummary[]): Concern[] =>
   lots
@@ -165,6 +177,7 @@ export function notRight(shop: ShopAsSeen, as: Notation, zone: string): ConcernK
     ...heldLots(shop.lots, as),
     ...inStore(shop.store, as),
     ...contradicting(shop.lots),
+    ...reworked(shop.lots, as),
     ...disk(shop.freeBytes),
     ...warmPlaces(shop, as, zone),
     ...lyingOut(shop),

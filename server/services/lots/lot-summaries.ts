@@ -35,6 +35,9 @@ export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgem
   leastPpm: stayed?.leastPpm ?? null,
 })
 
+/** Held twice for one reason, of two stretches, it says so once. */
+const reasonsOf = <R>(holds: readonly { reason: R }[]): R[] => [...new Set(holds.map(hold => hold.reason))]
+
 /** Lots with everything the rooms ask of them, in the order of the rows given. */
 export async function lotSummaries(tables: Tables, rows: readonly LotShown[], nowMs: Milliseconds): Promise<LotSummary[]> {
   const lotId = rows.map(row => row.id)
@@ -78,6 +81,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
     const mine = all.filter(isLeaf)
     const tree = treeOf(lot.id)
     const done = ofParts(of.steps.get(lot.id) ?? [], tree, greensOf(all))
+    const held = of.holds.get(lot.id) ?? []
     const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
@@ -115,11 +119,9 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
       lastFeel: lastFeelOf(done.filter(step => step.kind === 'look')),
       judgement: brief(lot.judgement),
       contradictions: lot.contradictions ?? 0,
-      // Held twice for one reason, of two stretches, it says so once.
-      openHolds: [
-        ...new Set((of.holds.get(lot.id) ?? []).filter(hold => stopsLot(hold, tree)).map(hold => hold.reason)),
-      ],
-      heldPieces: heldPieces(of.holds.get(lot.id) ?? [], tree),
+      openHolds: reasonsOf(held.filter(hold => stopsLot(hold, tree))),
+      reworked: reasonsOf(held.filter(hold => hold.disposition === 'reworking')),
+      heldPieces: heldPieces(held, tree),
       runs: runs
         .filter(run => runIds.has(run.id))
         .map(run => ({

@@ -10,6 +10,7 @@ import type { lots } from '../../db/tables/lots'
 import { RUBBED } from '../../db/tables/which-pieces'
 import { theShop } from '../office/office'
 import type { Part } from './lot-facts'
+import { readyOffG } from './ready-off'
 import { agentOf } from '../store/ingredient-views'
 
 type LotRow = RowOf<typeof lots>
@@ -42,17 +43,18 @@ async function nitriteHighG(tables: Tables, lot: LotRow, parts: readonly Part[],
 export async function residualOf(tables: Tables, lot: LotRow): Promise<ResidualView | null> {
   const rows = lot.judgement.residual
   if (rows.length === 0) return null
-  const [parts, greenG, rindG, labs, shop] = await Promise.all([
+  const [parts, greenG, rindG, labs, shop, offG] = await Promise.all([
     tables.lotIngredients.find({ lotId: lot.id, role: 'agent' }),
     tables.pieces.sum('greenG', { lotId: lot.id, ...RUBBED }),
     tables.offcuts.sum('massG', { lotId: lot.id, kind: 'rind', atCut: null }),
     tables.labResults.count({ lotId: lot.id }),
     theShop(tables),
+    lot.readyG === null ? 0 : readyOffG(tables, lot),
   ])
   // More went on than anybody weighed, or after the cure: no balance says what is left of it.
   const unbalanced = parts.filter(part => part.unweighed || part.usedFor !== null)
   const highG = unbalanced.length > 0 ? null : await nitriteHighG(tables, lot, parts, greenG)
-  const finishedLowG = lot.readyG === null ? null : lot.readyG - rindG - lot.meatReadabilityG / 2
+  const finishedLowG = lot.readyG === null ? null : lot.readyG - rindG - offG
   const maxPpm = rows.some(row => row.maxPpm === null) ? null : Math.min(...rows.map(row => asNaNO2(row, row.maxPpm!)))
   const bound = highG === null ? null : residualBound({ nitriteHighG: highG, greenG, finishedLowG, maxPpm })
   const by = labs > 0 ? 'laboratory' : bound?.proved && !shop.labAlways ? 'mass_balance' : null
