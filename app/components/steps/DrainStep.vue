@@ -36,7 +36,8 @@ const CHOICES = computed((): { value: Choice; words: string }[] => [
   { value: 'ml', words: 'mL…' },
   { value: 'weighed', words: 'Weighed…' },
   { value: 'not_seen', words: 'Nobody saw how much' },
-  ...(props.counts ? [{ value: 'weigh' as const, words: 'Weigh the meat…' }] : []),
+  // Rinsed, dried or heated meat weighs what shows nothing of it.
+  ...(props.counts && !props.after ? [{ value: 'weigh' as const, words: 'Weigh the meat…' }] : []),
   { value: 'say', words: 'More to say…' },
 ])
 const label = computed(() =>
@@ -120,7 +121,7 @@ function choose(choice: Choice) {
         On the first day the liquid takes three times as much along. Keep it in the bag or tub, and pour off later.
       </template>
       <template v-else>Roughly is enough.</template>
-      Not even roughly known, the lot cools by the stricter rule: then weigh the meat in place of it.
+      Not even roughly known, the lot cools by the stricter rule{{ after ? '' : ': then weigh the meat in place of it' }}.
     </p>
   </ChipStep>
 </template>

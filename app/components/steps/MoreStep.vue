@@ -59,7 +59,6 @@ const choices = computed(() => [
         { value: 'cut', words: 'Cut up…' },
       ]
     : [
-        { value: 'purge', words: 'Liquid left in the bag…' },
         { value: 'look', words: 'Looked at…' },
         { value: 'touch', words: 'Surface…' },
         { value: 'soak', words: 'Soaked…' },
@@ -70,6 +69,7 @@ const choices = computed(() => [
         { value: 'hang', words: props.hangs ? 'On another hook…' : 'Hang to dry…' },
         ...(props.hangs ? [{ value: 'humidity', words: 'Air set to…' }] : []),
         { value: 'weigh', words: 'Weigh…' },
+        { value: 'purge', words: 'Liquid left in the bag…' },
         { value: 'cut', words: 'Cut up, rind off…' },
       ]),
   { value: 'take', words: 'Taken away…' },

@@ -15,7 +15,13 @@ const calm: ShopAsSeen = {
 }
 const kinds = (shop: Partial<ShopAsSeen>) => notRight({ ...calm, ...shop }, DEFAULT_NOTATION, 'UTC')
 const said = (shop: Partial<ShopAsSeen>) => kinds(shop).flatMap(kind => kind.concerns)
-const curing = { code: 'L-0001', openHolds: [], reworked: [], cureEndedAtMs: AT, pieces: [{ placeId: 1, stage: 'cure' }] } as unknown as LotSummary
+const curing = {
+  code: 'L-0001',
+  openHolds: [],
+  reworked: [],
+  cureEndedAtMs: AT,
+  pieces: [{ placeId: 1, stage: 'cure' }],
+} as unknown as LotSummary
 const fridge = (...temperatures: number[]): PlaceView => ({
   id: 1,
   code: 'F-0001',
