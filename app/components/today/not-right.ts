@@ -38,27 +38,27 @@ export interface ShopAsSeen {
   nowMs: Milliseconds
 }
 
-const heldLots = (lots: readonly LotSummary[], as: Notation): Concern[] =>
+/** Lots with something to decide, and why; `reasonsOf` picks the holds that are meant. */
+const toDecide = (
+  lots: readonly LotSummary[],
+  reasonsOf: (lot: LotSummary) => LotSummary['openHolds'],
+  as: Notation,
+): { code: string; words: string }[] =>
   lots
-    .filter(lot => lot.openHolds.length)
-    .map(lot => ({
-      tone: 'held',
-      mark: 'held',
-      code: lot.code,
-      words: lot.openHolds.map(reason => holdWords(reason, as)).join('; '),
-    }))
+    .filter(lot => reasonsOf(lot).length > 0)
+    .map(lot => ({ code: lot.code, words: reasonsOf(lot).map(reason => holdWords(reason, as)).join('; ') }))
+
+const heldLots = (lots: readonly LotSummary[], as: Notation): Concern[] =>
+  toDecide(lots, lot => lot.openHolds, as).map(one => ({ tone: 'held', mark: 'held', ...one }))
 
 /** Nobody else would remember it: the packs of it stand ready and do not go out. */
 const reworked = (lots: readonly LotSummary[], as: Notation): Concern[] =>
-  lots
-    .filter(lot => lot.reworked.length)
-    .map(lot => ({
-      tone: 'watch',
-      mark: 'rework',
-      code: lot.code,
-      words: lot.reworked.map(reason => holdWords(reason, as)).join('; '),
-      to: { path: `/lots/${lot.code}`, words: 'Decide before it goes out' },
-    }))
+  toDecide(lots, lot => lot.reworked, as).map(one => ({
+    tone: 'watch',
+    mark: 'rework',
+    ...one,
+    to: { path: `/lots/${one.code}`, words: 'Decide before it goes out' },
+  }))
 
 /** What was told of a lot cannot all be true: on its page stands what, and the press that mends it. */
 const contradicting = (lots: readonly LotSummary[]): Concern[] =>
