@@ -36,13 +36,13 @@ export function formerDigestOf({ name, columns }: Was, standsAs: string): Digest
 /**
  * A row's digest, worked out by the database from what it stores: SHA-256 over "name length:value;" of each column that
  * is not null, in order of name, so that a column added later and left empty changes none. The first 132 bits in
- * base64.
+ * base64. Lengths count bytes. CONCAT with a null is null, and CONCAT_WS leaves nulls out.
  */
 function sqlOf({ columns }: DigestOf): string {
   const part = ({ counts, stands }: DigestOf['columns'][number]) =>
-    `IF(\`${stands}\` IS NULL, '', CONCAT('${counts} ', LENGTH(CAST(\`${stands}\` AS BINARY)), ':', CAST(\`${stands}\` AS BINARY), ';'))`
+    `CONCAT('${counts} ', LENGTH(\`${stands}\`), ':', CAST(\`${stands}\` AS BINARY), ';')`
   const inOrder = columns.toSorted((a, b) => (a.counts < b.counts ? -1 : 1))
-  return `LEFT(TO_BASE64(UNHEX(SHA2(CONCAT(${inOrder.map(part).join(', ')}), 256))), ${DIGEST_LENGTH})`
+  return `LEFT(TO_BASE64(UNHEX(SHA2(CONCAT_WS('', ${inOrder.map(part).join(', ')}), 256))), ${DIGEST_LENGTH})`
 }
 
 /** The digest of a table's rows as the schema has them now. */
