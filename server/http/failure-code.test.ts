@@ -8,6 +8,7 @@ describe('a failure', () => {
     'ER_SOCKET_UNEXPECTED_CLOSE', 'ER_CONNECTION_KILLED', 'ECONNREFUSED', 'ER_LOCK_WAIT_TIMEOUT',
     // As a cluster's nodes say it while one of them dies.
     'ER_UNKNOWN_COM_ERROR', 'ER_QUERY_INTERRUPTED', 'ER_OPTION_PREVENTS_STATEMENT', 'ER_LOCK_DEADLOCK', 'ER_CHECKREAD',
+    'ER_ERROR_DURING_COMMIT',
   ])('%s: the database is not there, and the same may be sent again', (code) => {
     expect(failureCode('/api/steps', byDatabase(code))).toBe('database_lost')
   })

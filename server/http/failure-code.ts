@@ -8,10 +8,12 @@ const LINE_LOST
   = /^(ER_SOCKET|ER_CONNECTION|ER_CMD_CONNECTION|ER_SERVER_SHUTDOWN|ER_POOL|ER_STATEMENT_TIMEOUT|ER_LOCK_WAIT_TIMEOUT|ECONN|EPIPE)/
 /**
  * A cluster's node that is not ready, or that throws work back while another is dying: it knows no command (1047), breaks
- * off what runs (1317), takes no writes (1290), or still throws back what was tried for seconds.
+ * off what runs (1317), takes no writes (1290), cannot hand round what is being committed (1180), or still throws back
+ * what was tried for seconds.
  */
 const NODE_LOST = new Set([
-  'ER_UNKNOWN_COM_ERROR', 'ER_QUERY_INTERRUPTED', 'ER_OPTION_PREVENTS_STATEMENT', 'ER_LOCK_DEADLOCK', 'ER_CHECKREAD',
+  'ER_UNKNOWN_COM_ERROR', 'ER_QUERY_INTERRUPTED', 'ER_OPTION_PREVENTS_STATEMENT', 'ER_ERROR_DURING_COMMIT', 'ER_LOCK_DEADLOCK',
+  'ER_CHECKREAD',
 ])
 const DISK_FULL = new Set(['ER_RECORD_FILE_FULL', 'ER_DISK_FULL', 'ER_ERROR_ON_WRITE', 'ER_TEMP_FILE_WRITE_FAILURE', 'ENOSPC'])
 
