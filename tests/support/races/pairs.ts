@@ -9,7 +9,10 @@ import { today } from '../shop'
 /** Two presses that cannot both be true, made ready: of those, at most one may be believed. */
 export interface Race {
   name: string
-  /** Both are true where the second was recorded before the first. */
+  /**
+   * Both are true where the second happened before the first, by the moments that their records hold: a request that came
+   * in first may have waited behind the other.
+   */
   inOrder?: boolean
   ready: (room: Room) => Promise<readonly [Sent, Sent]>
 }
@@ -414,6 +417,13 @@ export interface Run {
   believed: number
 }
 
+/** Whether one record tells of an earlier moment than another; of the same moment, the one with the lower number does. */
+async function cameBefore({ one: client }: Room, one: number, other: number): Promise<boolean> {
+  const events = await must(client.get(`/api/events?before=${Math.max(one, other) + 1}`))
+  const atMs = (id: number) => (events as { id: number; atMs: number }[]).find(event => event.id === id)!.atMs
+  return atMs(one) < atMs(other) || (atMs(one) === atMs(other) && one < other)
+}
+
 /** Sends two presses, so long apart, and says what became of each. */
 export async function race(room: Room, { name, inOrder = false, ready }: Race, gapMs: number): Promise<Run> {
   const [first, second] = await ready(room)
@@ -424,5 +434,6 @@ export async function race(room: Room, { name, inOrder = false, ready }: Race, g
   const answers = replies.map(({ status, body }) => ({ status, code: (body as { code?: string }).code ?? null }))
   const [one, other] = replies.map(({ body }) => (body as { eventId?: number }).eventId ?? 0) as [number, number]
   const believed = answers.filter(({ status }) => status === 200).length
-  return { name, gapMs, answers, believed: believed === 2 && inOrder && other < one ? 1 : believed }
+  const inTurn = believed === 2 && inOrder && (await cameBefore(room, other, one))
+  return { name, gapMs, answers, believed: inTurn ? 1 : believed }
 }
