@@ -11,7 +11,7 @@ import {
   formatPpm,
   formatTemperature,
 } from '#core/units/format'
-import { formatDate, formatDateInYear } from '#core/units/format-date'
+import { formatDate, formatDateInYear } from '#core/calendar/format-date'
 import { useSession } from '~/stores/session'
 import { clockWords, momentWords } from '~/words/date-words'
 

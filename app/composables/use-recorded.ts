@@ -1,5 +1,5 @@
 import { problemWords } from '~/api/client'
-import { sendSigned } from '~/api/signed-send'
+import { sendSigned } from '~/composables/signed-send'
 import { useNotice } from '~/composables/use-notice'
 import { useSession } from '~/stores/session'
 

@@ -1,10 +1,10 @@
 import { computed, ref } from 'vue'
 import type { z } from 'zod'
-import { faultsOf, type FieldFault } from '#shared/contracts/issues'
+import { faultsOf, type FieldFault } from '#shared/faults/issues'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import type { Problem } from '#shared/contracts/problem'
 import { problemWords } from '~/api/client'
-import { sendSigned } from '~/api/signed-send'
+import { sendSigned } from '~/composables/signed-send'
 import { useSession } from '~/stores/session'
 
 /** Every write's answer names its record in the book, by which it can be undone; null when it made none. */

@@ -1,5 +1,5 @@
 import { cureDay } from '#core/curing/cure-day'
-import { lotKnots, type LotKnots } from '#core/life/lot-knots'
+import { lotKnots, type LotKnots } from '#core/turning/lot-knots'
 import type { PieceFace } from '#core/life/step'
 import { groupsOf } from '#core/plan/due'
 import { dueLot } from '#core/today/lot-tasks'

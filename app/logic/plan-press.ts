@@ -1,8 +1,8 @@
 import type { DueKind, DueWhy } from '#core/plan/due-thing'
-import { segmentOn, waysOf } from '#core/life/rhythm'
+import { segmentOn, waysOf } from '#core/turning/rhythm'
 import { upperFirst } from '#core/lists/upper-first'
 import type { Plan, PlanItem } from '#core/plan/plan'
-import type { ToldStep } from '~/components/steps/press'
+import type { ToldStep } from '~/logic/press'
 import { PLANNED_TURN_WORDS } from '#shared/messages/plans'
 import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 

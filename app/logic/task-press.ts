@@ -2,7 +2,7 @@ import type { Task, TaskKind } from '#core/today/task'
 import type { DueKind } from '#core/plan/due-thing'
 import type { LotSummary } from '#shared/contracts/lots'
 import type { Milliseconds } from '#core/units/quantities'
-import { turningDay } from '#core/life/turning-day'
+import { turningDay } from '#core/turning/turning-day'
 import { planOf } from './plan-of'
 import { pressOf, type PlanPress } from './plan-press'
 

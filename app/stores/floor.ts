@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import type { FloorView } from '#shared/contracts/cold-room'
 import type { LotNow } from '#shared/contracts/press-answer'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 
 /** The floor as it stands: lots, places, heats. One reading serves Today, Cold room, Smokehouse and Slicing table. */
 export const useFloor = defineStore('floor', () => {

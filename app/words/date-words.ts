@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { localDay, localSecond, localTime } from '#core/calendar/local-day'
 import type { Notation } from '#core/units/format'
-import { formatDate } from '#core/units/format-date'
+import { formatDate } from '#core/calendar/format-date'
 
 /** Date and clock on the shop's wall. */
 export const momentWords = (ms: Milliseconds, zone: string, dates: Notation['dates']): string =>

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../result'
-import { parseDecimal, plainText } from '../units/parse-decimal'
-import type { PercentCode } from '../units/parse-fraction'
+import { parseDecimal, plainText } from '../typed/parse-decimal'
+import type { PercentCode } from '../typed/parse-fraction'
 import type { Fraction } from '../units/quantities'
 
 /** A bare figure below this is the share itself: nothing is sold with less than 0.1 % of nitrite. */

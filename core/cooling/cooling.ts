@@ -1,6 +1,6 @@
 import { COOLING_MIDDLE_C, COOLING_RULES, CURED_COOLING_PPM, type CoolingRule, KILL_FROM_C } from '../rules/guideline'
-import { fallBounds } from '../smoke/crossing'
-import type { CoreReading } from '../smoke/core-reading'
+import { fallBounds } from '../readings/crossing'
+import type { CoreReading } from '../readings/core-reading'
 import type { Celsius, Milliseconds, Ppm } from '../units/quantities'
 
 /** The lot's own nitrite decides: at least 100 ppm ingoing is cured. Give the lowest figure that the weighing shows. */

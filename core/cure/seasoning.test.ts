@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { CURING_SALT_NO_1 } from './agent'
 import { formulate } from './formulate'
 import { PLAIN, type SeasoningWanted } from './seasoning'
-import { shareBySide, USUAL_SIDES } from './share-by-side'
+import { shareBySide, USUAL_SIDES } from '../retained/share-by-side'
 import { TARGETS, made, weights } from '../fixtures/methods-samples'
 
 const soy: SeasoningWanted = {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { driedSlab } from '../fixtures/drying-slabs'
 import { seeded } from '../lists/seeded'
 import { MS_PER_DAY } from '../units/quantities'
-import { backtest } from './backtest'
+import { backtest } from '../fixtures/backtest'
 import { forecastLoss, type LossPoint } from './forecast'
 
 const onCurve = (final: number, rate: number, days: number[], before = 0.03): LossPoint[] =>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { FRIDGE, GARAGE, rub, step } from '../fixtures/life-samples'
 import { foldLife } from './fold'
-import { stacksOf } from './stack'
+import { stacksOf } from '../turning/stack'
 import type { Step } from './step'
 
 const STACKED: Step = { ...step(1, 'rub', 0, { pieces: [1, 2, 3, 4] }), figures: { spots: {}, face: 'flesh', stacked: true } }

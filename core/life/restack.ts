@@ -1,5 +1,5 @@
 import type { Stage } from './meaning'
-import { nextOrder, stacksOf, type Stacked } from './stack'
+import { nextOrder, stacksOf, type Stacked } from '../turning/stack'
 import type { Step } from './step'
 
 interface Lying extends Stacked {

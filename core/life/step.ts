@@ -1,6 +1,6 @@
 import type { Celsius, Grams, Milliseconds } from '../units/quantities'
 import type { PlanAskKind } from './against'
-import type { TurnWay } from './rhythm'
+import type { TurnWay } from '../turning/rhythm'
 
 /** What is done to pieces after the rub; the rub itself is the first. */
 export const STEP_KINDS = [

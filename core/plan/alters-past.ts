@@ -1,4 +1,4 @@
-import type { RhythmSegment } from '../life/rhythm'
+import type { RhythmSegment } from '../turning/rhythm'
 
 /**
  * Whether a new rhythm is another than the old on days gone by: what was to be turned then, and was not, cannot be

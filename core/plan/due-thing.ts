@@ -1,4 +1,4 @@
-import type { RhythmSegment } from '../life/rhythm'
+import type { RhythmSegment } from '../turning/rhythm'
 import type { Feel } from '../life/step'
 import type { Fraction, Milliseconds } from '../units/quantities'
 import type { HourSpan, PlanItem, PlanItemKind, PlannedAdd } from './plan'

@@ -1,4 +1,4 @@
-import type { RhythmSegment } from '../life/rhythm'
+import type { RhythmSegment } from '../turning/rhythm'
 import type { AddFace, DryWay, FlavourWay, RestWay, PieceFace } from '../life/step'
 import type { Fraction } from '../units/quantities'
 

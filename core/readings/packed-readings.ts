@@ -1,4 +1,4 @@
-import type { CoreReading } from '../smoke/core-reading'
+import type { CoreReading } from './core-reading'
 import type { Celsius, Milliseconds } from '../units/quantities'
 
 /** A smoke's reading as it is judged and drawn. */

@@ -1,7 +1,7 @@
 import { MOST_READINGS } from '../rules/house'
 import { fail, ok, type Result } from '../result'
-import { parseTemperature, type TemperatureUnit } from '../units/parse-temperature'
-import { MS_PER_DAY, MS_PER_HOUR, type Celsius, type Milliseconds } from '../units/quantities'
+import { parseTemperature } from '../typed/parse-temperature'
+import { MS_PER_DAY, MS_PER_HOUR, type Celsius, type Milliseconds, type TemperatureUnit } from '../units/quantities'
 import { readMoment, type MomentOptions } from './read-moment'
 
 export interface TableReading {

@@ -1,8 +1,8 @@
 import { HEAT_FROM_C, THROUGH } from '../rules/house'
 import { COME_UP_MS, COME_UP_SALT_ONLY_MS, GROWTH_FROM_C, KILL_FROM_C, LONGEST_GAP_MS } from '../rules/guideline'
 import type { Celsius, Millimetres, Milliseconds } from '../units/quantities'
-import type { CoreReading } from './core-reading'
-import { firstRise } from './crossing'
+import type { CoreReading } from '../readings/core-reading'
+import { firstRise } from '../readings/crossing'
 
 /** `not_bound`: the core stayed under 30 °C. `not_shown`: nobody knows when the core left 10 °C. */
 export type ComeUpStatus = 'not_bound' | 'under_way' | 'in_time' | 'late' | 'not_shown'

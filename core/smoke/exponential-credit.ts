@@ -1,5 +1,5 @@
 import { type Celsius, type Milliseconds, MS_PER_SECOND } from '../units/quantities'
-import type { CoreReading } from './core-reading'
+import type { CoreReading } from '../readings/core-reading'
 
 /** Rate that grows tenfold every `zC` degrees: rate(T) = perSecond x 10^((T - atC)/zC). */
 export interface ExponentialRate {

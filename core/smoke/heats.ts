@@ -4,7 +4,7 @@ import { judgeCooling, type Cooling } from '../cooling/cooling'
 import type { Celsius, Milliseconds } from '../units/quantities'
 import { judgeColdSmoke, sessionsAbove, type ColdSession, type ColdSmoke } from './cold-smoke'
 import { comeUp, type ComeUp } from './come-up'
-import type { CoreReading } from './core-reading'
+import type { CoreReading } from '../readings/core-reading'
 
 /** One smoke of the pieces, its readings in order of time. */
 export interface Heat {

@@ -1,7 +1,7 @@
 import { INSTANT_KILL_C, SALMONELLA_LOG } from '../rules/guideline'
 import { HEAT_FROM_C } from '../rules/house'
 import type { Celsius } from '../units/quantities'
-import type { CoreReading } from './core-reading'
+import type { CoreReading } from '../readings/core-reading'
 import { p70Claimed, salmonellaLog } from './salmonella-credit'
 
 /** What a smoke's core readings, in order of time, come to. */

@@ -10,7 +10,7 @@ import {
   SALMONELLA_Z_F,
 } from '../rules/guideline'
 import { fahrenheitToCelsius } from '../units/quantities'
-import type { CoreReading } from './core-reading'
+import type { CoreReading } from '../readings/core-reading'
 import { creditAlong, type ExponentialRate } from './exponential-credit'
 
 const Z_C = (SALMONELLA_Z_F * 5) / 9

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../result'
-import { parseDecimal, plainText, type DecimalCode } from '../units/parse-decimal'
+import { parseDecimal, plainText, type DecimalCode } from '../typed/parse-decimal'
 import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, type Grams } from '../units/quantities'
 
 /** Whose spoons: a tablespoon is 14.8, 15 or 20 mL. */

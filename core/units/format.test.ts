@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION, decimalsFor, formatExact, formatMeat, formatNumber, formatPpm, formatTemperature } from './format'
-import { parseWeight } from './parse-weight'
+import { parseWeight } from '../typed/parse-weight'
 
 const METRIC = DEFAULT_NOTATION
 const US = { mass: 'us', temperature: 'F', decimal: '.', dates: 'mdy' } as const

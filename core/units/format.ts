@@ -1,4 +1,3 @@
-import type { TemperatureUnit } from './parse-temperature'
 import {
   celsiusToFahrenheit,
   GRAMS_PER_OUNCE,
@@ -9,6 +8,7 @@ import {
   type Grams,
   type Millimetres,
   type Ppm,
+  type TemperatureUnit,
 } from './quantities'
 
 /** How one person writes figures: chosen once, used everywhere. */

@@ -9,6 +9,7 @@ export type Millimetres = Unit<'mm'>
 export type Seconds = Unit<'s'>
 export type Milliseconds = Unit<'ms'>
 export type Celsius = Unit<'°C'>
+export type TemperatureUnit = 'C' | 'F'
 /** Mass fraction, 0 to 1. */
 export type Fraction = Unit<'1'>
 /** Milligrams per kilogram. */

@@ -14,6 +14,7 @@ export const checks = [
     name: 'fence',
     run: () => npx('depcruise', '--config', 'tests/fence/fence.cjs', 'core', 'shared', 'server', 'app', 'scripts'),
   },
+  { name: 'floors', run: () => npx('depcruise', '--config', 'tests/fence/floors.cjs', 'core', 'shared', 'server', 'app') },
   { name: 'types', run: () => npx('vue-tsc', '-b', '--noEmit') },
   { name: 'types of core', run: () => npx('tsc', '-p', 'core') },
   { name: 'types of scripts', run: () => npx('tsc', '-p', 'scripts') },

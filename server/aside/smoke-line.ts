@@ -1,7 +1,7 @@
 import { type PackedReadings, coreReadings, unpackReadings } from '#core/readings/packed-readings'
 import { thinned } from '#core/readings/thin'
 import { runFigures, type RunFigures } from '#core/smoke/run-figures'
-import { POINTS_DRAWN } from '#shared/contracts/sizes'
+import { POINTS_DRAWN } from '#shared/faults/sizes'
 import type { RunPoint } from '#shared/contracts/smoke'
 
 /** A smoke's line as it is drawn, and what all its readings come to. */

@@ -1,6 +1,6 @@
 import { defineEventHandler, type H3Event } from 'h3'
 import type { z } from 'zod'
-import { faultsOf } from '#shared/contracts/issues'
+import { faultsOf } from '#shared/faults/issues'
 import type { Answer } from '../services/context'
 import { replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { refuse } from '../services/context'

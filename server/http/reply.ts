@@ -1,7 +1,7 @@
 import { setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { Problem } from '#shared/contracts/problem'
 import type { Answer, Refusal } from '../services/context'
-import type { FieldFault } from '#shared/contracts/issues'
+import type { FieldFault } from '#shared/faults/issues'
 import { failureCode } from './failure-code'
 import { logFailure, logRefused } from './log'
 import { statusOf } from './status'

@@ -1,6 +1,6 @@
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { wordsFor, type RefusalCode } from '#shared/messages/refusals/catalogue'
-import type { FieldFault } from '#shared/contracts/issues'
+import type { FieldFault } from '#shared/faults/issues'
 import type { FieldError, Problem } from '#shared/contracts/problem'
 
 const SAYS_WHAT_IS_KEPT = /Nothing was recorded/

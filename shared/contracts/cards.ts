@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import { anyJson, code, text } from './fields'
-import { named } from './issues'
+import { named } from '../faults/issues'
 
 const LONGEST_DRAFT = 60_000
 /** The Bench as it was laid out, as typed. The page that wrote it reads it; the server keeps it whole. */

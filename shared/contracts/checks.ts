@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { CHECK_ASKED, type CheckAsked, type CheckState } from '#core/places/check-state'
 import type { Milliseconds } from '#core/units/quantities'
 import { name, note } from './fields'
-import { named } from './issues'
+import { named } from '../faults/issues'
 
 const MOST_ITEMS = 20
 /** A month: what holds longer is no check before use. */

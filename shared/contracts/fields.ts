@@ -1,12 +1,12 @@
 import type { Celsius, Grams } from '#core/units/quantities'
 import { z } from 'zod'
 import { parseAgentShare } from '#core/agents/parse-agent-share'
-import { parseTemperature } from '#core/units/parse-temperature'
-import { parsePercent } from '#core/units/parse-fraction'
-import { parseDecimal } from '#core/units/parse-decimal'
-import { parseWeight, type WeightEntry, type WeightRange } from '#core/units/parse-weight'
+import { parseTemperature } from '#core/typed/parse-temperature'
+import { parsePercent } from '#core/typed/parse-fraction'
+import { parseDecimal } from '#core/typed/parse-decimal'
+import { parseWeight, type WeightEntry, type WeightRange } from '#core/typed/parse-weight'
 import { fail, type Failure, type Result } from '#core/result'
-import { named } from './issues'
+import { named } from '../faults/issues'
 
 const LONGEST_TYPED = 60
 export const LONGEST_NAME = 120

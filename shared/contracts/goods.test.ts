@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { checkInput, instrumentInput } from './instruments'
 import { faultsIn } from '../../tests/support/faults-in'
 import { cuttingInput, deliveryInput, ingredientInput, stockMoveInput } from './store'
-import { MOST_LINES } from './sizes'
+import { MOST_LINES } from '../faults/sizes'
 
 const GOOD = { smell: 'good', colour: 'good', fat: 'good', evenness: 'good' }
 const line = (more: object = {}) => ({

@@ -1,4 +1,4 @@
-import type { LotStayed } from '#core/life/lot-stayed'
+import type { LotStayed } from '#core/retained/lot-stayed'
 import type { Ppm } from '#core/units/quantities'
 import type { Advice } from '#core/rules/advise'
 import type { NitriteStatus } from '#core/rules/judge-nitrite'

@@ -4,8 +4,8 @@ import { isZone } from '#core/calendar/local-day'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { Notation } from '#core/units/format'
 import { name, text } from './fields'
-import { named } from './issues'
-import { LEAST_PASSWORD } from './sizes'
+import { named } from '../faults/issues'
+import { LEAST_PASSWORD } from '../faults/sizes'
 
 export const ROLES = ['owner', 'maker', 'inspector'] as const
 export type Role = (typeof ROLES)[number]

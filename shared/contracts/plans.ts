@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { ADD_FACES, DRY_WAYS, FLAVOUR_WAYS, PIECE_FACES, REST_WAYS } from '#core/life/step'
-import { PLANNED_TURNS } from '#core/life/rhythm'
+import { PLANNED_TURNS } from '#core/turning/rhythm'
 import { CUT_WAYS, END_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
 import { planFault, type PlanFault } from '#core/plan/plan-fault'
 import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
 import { reason } from './fields'
-import { named } from './issues'
+import { named } from '../faults/issues'
 
 /** A plan that is longer than these is a mistake. House. */
 const MOST = { segments: 8, looks: 30, adds: 10, items: 24, days: 120, hours: 24 * 120, litresPerKg: 50, humiditySteps: 12 }

@@ -8,9 +8,9 @@ import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
 import { name, note, withinWhole } from './fields'
-import { named, type EntryCode } from './issues'
+import { named, type EntryCode } from '../faults/issues'
 import { planContract } from './plans'
-import { MOST_RECIPES } from './sizes'
+import { MOST_RECIPES } from '../faults/sizes'
 
 /** Pieces of one lot may be flavoured apart; unmarked ones are A. */
 export const FLAVOURS = ['A', 'B', 'C', 'D'] as const

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS, isWet } from '#core/cure/cure-method'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
-import { TURN_RHYTHMS } from '#core/life/rhythm'
+import { TURN_RHYTHMS } from '#core/turning/rhythm'
 import { CUTS, RINDS } from '#core/rules/cuts'
 import {
   code,
@@ -23,7 +23,7 @@ import { instrumentId } from './instruments'
 import { withDays } from '#core/plan/plan'
 import { planFault } from '#core/plan/plan-fault'
 import { planContract } from './plans'
-import { named, type EntryCode } from './issues'
+import { named, type EntryCode } from '../faults/issues'
 import { toldWhen } from './when'
 
 export const BRINE_RANGE = { minG: 50, maxG: 400_000 }

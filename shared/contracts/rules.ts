@@ -4,8 +4,8 @@ import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
 import { decimal, isoDate, name, note, reason, text } from './fields'
-import { named, type EntryCode } from './issues'
-import { MOST_ROWS } from './sizes'
+import { named, type EntryCode } from '../faults/issues'
+import { MOST_ROWS } from '../faults/sizes'
 
 const MOST_PPM = 5000
 const ppm = () => decimal(0, MOST_PPM)

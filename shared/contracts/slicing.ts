@@ -6,8 +6,8 @@ import { MOST_PIECES } from '#core/rules/house'
 import { despite } from './despite'
 import { instrumentId } from './instruments'
 import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
-import { named } from './issues'
-import { MOST_PACKS } from './sizes'
+import { named } from '../faults/issues'
+import { MOST_PACKS } from '../faults/sizes'
 import { toldWhen } from './when'
 
 export const slicingInput = z

@@ -1,7 +1,7 @@
 import type { Celsius, Milliseconds, Ppm } from '#core/units/quantities'
 import { MOST_READINGS } from '#core/rules/house'
 import { z } from 'zod'
-import type { LotNotShownWhy } from '#core/life/lot-stayed'
+import type { LotNotShownWhy } from '#core/retained/lot-stayed'
 import type { Cooling } from '#core/cooling/cooling'
 import type { ColdSmoke } from '#core/smoke/cold-smoke'
 import type { ComeUp } from '#core/smoke/come-up'
@@ -10,7 +10,7 @@ import type { SmokeOutcome } from '#core/smoke/outcome'
 import { despite } from './despite'
 import { instantMs, name, temperature } from './fields'
 import { instrumentId, type InstrumentMark } from './instruments'
-import { named } from './issues'
+import { named } from '../faults/issues'
 
 export const PHASES = ['smoke', 'cool'] as const
 

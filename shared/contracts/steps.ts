@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TURN_WAYS } from '#core/life/rhythm'
+import { TURN_WAYS } from '#core/turning/rhythm'
 import {
   ADD_FACES,
   COLOURS,
@@ -22,7 +22,7 @@ import { code, decimal, DRAINED_RANGE, INGREDIENT_RANGE, name, note, temperature
 import { instrumentId } from './instruments'
 import { tag } from './tags'
 import { despite } from './despite'
-import { named } from './issues'
+import { named } from '../faults/issues'
 import { lateReason, whenInput } from './when'
 
 /** Lots in one press, and kinds of step in it. */

@@ -28,8 +28,8 @@ import {
 import type { FileView } from './files'
 import { instrumentId, type InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
-import { named, type EntryCode } from './issues'
-import { MOST_LINES } from './sizes'
+import { named, type EntryCode } from '../faults/issues'
+import { MOST_LINES } from '../faults/sizes'
 
 /** What is received; `mix` is made here. */
 export const RECEIVED_KINDS = ['curing_salt', 'salt', 'sugar', 'spice'] as const

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { LotNotShownWhy } from '#core/life/lot-stayed'
+import type { LotNotShownWhy } from '#core/retained/lot-stayed'
 import { MOST_PIECES } from '#core/rules/house'
 import type { Grams, Ppm } from '#core/units/quantities'
 

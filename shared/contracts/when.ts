@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { instantMs, name, reason } from './fields'
-import { named } from './issues'
+import { named } from '../faults/issues'
 
 const MOST_AGO_MINUTES = 24 * 60
 

@@ -1,6 +1,6 @@
 import type { Formulation } from '#core/cure/formulate'
 import { carriedBy } from '#core/cure/seasoning'
-import type { SaltQuestion } from '#core/cure/salt-weighed'
+import type { SaltQuestion } from '#core/rules/salt-weighed'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { Fraction, Grams } from '#core/units/quantities'
 import type { MixRole } from '../contracts/store'

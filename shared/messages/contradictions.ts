@@ -2,7 +2,7 @@ import type { ContradictionCode } from '#core/life/meaning'
 import type { StepKind } from '#core/life/step'
 import type { Notation } from '#core/units/format'
 import type { Milliseconds } from '#core/units/quantities'
-import { said } from './params'
+import { said } from '../faults/params'
 import { STEP_DONE, WHY_NOT } from './steps'
 
 /** Two steps that cannot both be: what was done, and when. */

@@ -1,4 +1,4 @@
-import type { PlannedTurn } from '#core/life/rhythm'
+import type { PlannedTurn } from '#core/turning/rhythm'
 import type { Due, DueKind } from '#core/plan/due-thing'
 import type { Notation } from '#core/units/format'
 import { itemWords } from './plans'

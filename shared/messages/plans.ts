@@ -1,4 +1,4 @@
-import type { PlannedTurn, RhythmSegment } from '#core/life/rhythm'
+import type { PlannedTurn, RhythmSegment } from '#core/turning/rhythm'
 import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, HeatWay, HourSpan } from '#core/plan/plan'
 import type { FlavourWay } from '#core/life/step'
 import { upperFirst } from '#core/lists/upper-first'

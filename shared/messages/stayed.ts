@@ -1,7 +1,7 @@
 import { upperFirst } from '#core/lists/upper-first'
 import { CURED_COOLING_PPM } from '#core/rules/guideline'
 import { DRAINED_EARLY_MS } from '#core/rules/house'
-import type { LotNotShownWhy } from '#core/life/lot-stayed'
+import type { LotNotShownWhy } from '#core/retained/lot-stayed'
 import { formatNumber, formatPpm, type Notation } from '#core/units/format'
 import { formatSpan } from '#core/units/format-span'
 import type { Ppm } from '#core/units/quantities'

@@ -13,7 +13,7 @@ import {
   formatPpmBeside,
   type Notation,
 } from '#core/units/format'
-import { formatDateInYear } from '#core/units/format-date'
+import { formatDateInYear } from '#core/calendar/format-date'
 import { piecesWords } from './pieces'
 import type { Judgement } from '../contracts/judgement'
 

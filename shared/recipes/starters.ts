@@ -1,4 +1,4 @@
-import { USUAL_SIDES } from '#core/cure/share-by-side'
+import { USUAL_SIDES } from '#core/retained/share-by-side'
 import type { Recipe, RecipeSeasoning } from '../contracts/recipes'
 
 const spice = (name: string, amount: number, more: Partial<RecipeSeasoning> = {}): RecipeSeasoning => ({

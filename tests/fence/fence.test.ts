@@ -43,8 +43,36 @@ const GOOD = [
   'core/good.ts',
 ]
 
+/** Two folders in a ring, each by a type alone, though no file is in one. */
+const RING = {
+  'shared/e/up.ts': 'import type { Low } from \'../f/low\'; export type Up = Low',
+  'shared/e/ground.ts': 'export type Ground = string',
+  'shared/f/low.ts': 'export type Low = string',
+  'shared/f/back.ts': 'import type { Ground } from \'../e/ground\'; export type Back = Ground',
+}
+
 let folder: string
 let found: { rule: { name: string }; from: string }[]
+let rings: typeof found
+
+/** What a fence says of the planted folder. */
+function cruise(fence: string): typeof found {
+  const report = () =>
+    execFileSync(
+      join(ROOT, 'node_modules/.bin/depcruise'),
+      ['--config', join(ROOT, 'tests/fence', fence), '--output-type', 'json', 'core', 'shared', 'server', 'app', 'scripts'],
+      { cwd: folder, encoding: 'utf8', maxBuffer: 1e8 },
+    )
+  let output: string
+  try {
+    output = report()
+  }
+  catch (error) {
+    // Violations end it with a number; the report is on its output all the same.
+    output = String((error as { stdout: string }).stdout)
+  }
+  return (JSON.parse(output) as { summary: { violations: typeof found } }).summary.violations
+}
 
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'veldmoor-fence-'))
@@ -54,6 +82,7 @@ beforeAll(() => {
   }
   for (const path of GOOD) write(path, 'export const good = 1')
   for (const [path, code] of Object.values(BREACHES)) write(path, code)
+  for (const [path, code] of Object.entries(RING)) write(path, code)
   write('core/d.ts', 'import { c } from \'./c\'; export const d = () => c')
   write(
     'tsconfig.fence.json',
@@ -63,29 +92,8 @@ beforeAll(() => {
     }),
   )
   symlinkSync(join(ROOT, 'node_modules'), join(folder, 'node_modules'))
-  let output: string
-  try {
-    output = execFileSync(
-      join(ROOT, 'node_modules/.bin/depcruise'),
-      [
-        '--config',
-        join(ROOT, 'tests/fence/fence.cjs'),
-        '--output-type',
-        'json',
-        'core',
-        'shared',
-        'server',
-        'app',
-        'scripts',
-      ],
-      { cwd: folder, encoding: 'utf8', maxBuffer: 1e8 },
-    )
-  }
-  catch (error) {
-    // Violations end it with a number; the report is on its output all the same.
-    output = String((error as { stdout: string }).stdout)
-  }
-  found = (JSON.parse(output) as { summary: { violations: typeof found } }).summary.violations
+  found = cruise('fence.cjs')
+  rings = cruise('floors.cjs')
 })
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
@@ -95,3 +103,9 @@ it('plants a breach for every rule', () =>
 it.each(Object.entries(BREACHES))('%s reports %j', (rule, [file]) =>
   expect(found.filter(violation => violation.rule.name === rule).map(violation => violation.from)).toContain(file),
 )
+
+it('no-folder-circles reports both folders of a ring, and none else', () =>
+  expect(rings.map(ring => [ring.rule.name, ring.from]).sort()).toEqual([
+    ['no-folder-circles', 'shared/e'],
+    ['no-folder-circles', 'shared/f'],
+  ]))

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { soakLoss } from '#core/life/soak-loss'
+import { soakLoss } from '#core/retained/soak-loss'
 import { assumedPlan } from '#core/plan/assumed-plan'
 import { steadyRhythm, type Plan } from '#core/plan/plan'
 import { STARTER_PLANS } from '#core/plan/starters'

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { stacksOf, type Stacked } from '#core/life/stack'
+import { stacksOf, type Stacked } from '#core/turning/stack'
 import { STARTER_PLANS } from '#core/plan/starters'
 import type { Client } from '../support/client'
 import { rub, stock } from '../support/goods'

@@ -1,5 +1,5 @@
 import { bench, describe } from 'vitest'
-import { backtest } from '#core/drying/backtest'
+import { backtest } from '#core/fixtures/backtest'
 import { forecastLoss } from '#core/drying/forecast'
 import { driedSlab } from '#core/fixtures/drying-slabs'
 import { seeded } from '#core/lists/seeded'

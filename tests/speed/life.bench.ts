@@ -1,6 +1,6 @@
 import { bench, describe } from 'vitest'
 import { foldLife } from '#core/life/fold'
-import { lotStayed } from '#core/life/lot-stayed'
+import { lotStayed } from '#core/retained/lot-stayed'
 import { rub, step, RUBBED_AT_MS } from '#core/fixtures/life-samples'
 
 /** Ninety-nine days of two steps each: turned, and drained or looked at. */

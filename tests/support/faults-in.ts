@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { faultsOf } from '#shared/contracts/issues'
+import { faultsOf } from '#shared/faults/issues'
 
 /** What a contract refuses in a message, as "path:code"; empty when it takes it. */
 export const faultsIn = (contract: z.ZodType, message: unknown): string[] => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { parseLength } from '#core/units/parse-length'
+import { parseLength } from '#core/typed/parse-length'
 import { THICKNESS_RANGE_MM } from '#shared/contracts/fields'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { daysByRule, type DayRule } from '#core/curing/day-rules'

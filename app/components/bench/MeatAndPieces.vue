@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
-import { parseWeight } from '#core/units/parse-weight'
+import { parseWeight } from '#core/typed/parse-weight'
 import { PIECE_RANGE } from '#shared/contracts/fields'
 import type { MeatView } from '#shared/contracts/store'
 import { wordsFor } from '#shared/messages/refusals/catalogue'

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue'
 import { isWet } from '#core/cure/cure-method'
-import { judgeSalt } from '#core/cure/salt-weighed'
+import { judgeSalt } from '#core/rules/salt-weighed'
 import { INGREDIENT_RANGE } from '#shared/contracts/fields'
 import { BRINE_RANGE } from '#shared/contracts/rub'
 import { judgeLot } from '#shared/judging/judge-lot'

@@ -1,6 +1,6 @@
 import { SAID_SUGAR_SHARE } from '#core/rules/house'
 import { formatIngredient, formatMeat, formatPercent, type Notation } from '#core/units/format'
-import { formatDateInYear } from '#core/units/format-date'
+import { formatDateInYear } from '#core/calendar/format-date'
 import type { BenchView } from '#shared/contracts/lots'
 import type { Bench } from './use-bench'
 

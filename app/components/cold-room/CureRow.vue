@@ -2,7 +2,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { computed } from 'vue'
 import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
-import { turningDay } from '#core/life/turning-day'
+import { turningDay } from '#core/turning/turning-day'
 import { dueOf } from '#core/plan/due'
 import { dueLot } from '#core/today/lot-tasks'
 import { holdWords } from '#shared/messages/holds'

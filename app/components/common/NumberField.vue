@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { parseDecimal } from '#core/units/parse-decimal'
+import { parseDecimal } from '#core/typed/parse-decimal'
 import { formatNumber } from '#core/units/format'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'

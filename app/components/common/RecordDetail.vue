@@ -4,7 +4,7 @@ import type { EventView } from '#shared/contracts/events'
 import { problemWords } from '~/api/client'
 import { exactWords } from '~/words/date-words'
 import { figuresOf } from '~/logic/record-figures'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** One record whole, as the book keeps it: what its sentence leaves out, for someone who asks. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { parseTemperature } from '#core/units/parse-temperature'
+import { parseTemperature } from '#core/typed/parse-temperature'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { parseWeight, type WeightRange } from '#core/units/parse-weight'
+import { parseWeight, type WeightRange } from '#core/typed/parse-weight'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'
 

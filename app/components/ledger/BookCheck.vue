@@ -4,7 +4,7 @@ import type { BookCheckView } from '#shared/contracts/events'
 import LotCode from '~/components/common/LotCode.vue'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import { findingWords } from '#shared/messages/findings'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** The whole chain and every row of the shop, walked while you wait: unbroken, or all that is not what it was. */

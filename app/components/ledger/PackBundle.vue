@@ -2,7 +2,7 @@
 import type { PackLine, ThreadNodeView } from '#shared/contracts/thread'
 import { problemWords } from '~/api/client'
 import LotCode from '~/components/common/LotCode.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** A bundle of packs of one lot, opened to its packs when somebody asks. */

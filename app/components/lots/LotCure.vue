@@ -2,7 +2,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
-import type { LifeKnot } from '#core/life/knots'
+import type { LifeKnot } from '#core/turning/knots'
 import type { LotView } from '#shared/contracts/lots'
 import LotCode from '~/components/common/LotCode.vue'
 import LotTwines from '~/components/twine/LotTwines.vue'

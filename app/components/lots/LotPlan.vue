@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Milliseconds } from '#core/units/quantities'
 import { computed, ref } from 'vue'
-import { turningDay } from '#core/life/turning-day'
+import { turningDay } from '#core/turning/turning-day'
 import type { Plan } from '#core/plan/plan'
 import { planDoubt } from '#core/plan/plan-fault'
 import type { LotView } from '#shared/contracts/lots'

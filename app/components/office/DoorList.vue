@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import type { DoorView } from '#shared/contracts/people'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** Who knocked: for the owner's eyes, the newest first. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { formatMeat, formatTemperature, type Notation } from '#core/units/format'
-import { formatDate } from '#core/units/format-date'
+import { formatDate } from '#core/calendar/format-date'
 import { useNotice } from '~/composables/use-notice'
 import { useSession } from '~/stores/session'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PLANNED_TURNS, TURN_RHYTHMS, type PlannedTurn, type RhythmSegment } from '#core/life/rhythm'
+import { PLANNED_TURNS, TURN_RHYTHMS, type PlannedTurn, type RhythmSegment } from '#core/turning/rhythm'
 import { rhythmFrom } from '#core/plan/alters-past'
 import { steadyRhythm } from '#core/plan/plan'
 import { everyWords, PLANNED_TURN_WORDS } from '#shared/messages/plans'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { parseWeight } from '#core/units/parse-weight'
+import { parseWeight } from '#core/typed/parse-weight'
 import { DELIVERY_RANGE } from '#shared/contracts/fields'
 import type { Recipe } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'

@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { faultsOf } from '#shared/contracts/issues'
+import { faultsOf } from '#shared/faults/issues'
 import { recipeFile, RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from '#shared/contracts/recipes'
 import { wordsFor, wordsOf } from '#shared/messages/refusals/catalogue'
 import { useNotation } from '~/composables/use-notation'

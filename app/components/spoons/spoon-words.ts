@@ -2,7 +2,7 @@ import { LEAST_SALT_ONLY_SHARE, USUAL_SALT } from '#core/rules/house'
 import type { SpoonFindings, SpoonVerdict } from '#core/spoons/check-spoons'
 import type { Interval } from '#core/spoons/interval'
 import type { SpoonSystem } from '#core/spoons/parse-spoons'
-import { said } from '#shared/messages/params'
+import { said } from '#shared/faults/params'
 
 export const SYSTEM_WORDS: Record<SpoonSystem, string> = {
   us: 'US: 4.9 mL and 14.8 mL',

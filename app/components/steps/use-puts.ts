@@ -3,7 +3,7 @@ import type { Grams } from '#core/units/quantities'
 import type { MixRole } from '#shared/contracts/store'
 import type { PutChoice, PutChoices } from '#shared/contracts/puts'
 import { useDraft } from '~/composables/use-draft'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 
 /** Something that goes on, as it is typed. */
 export interface PutLine {

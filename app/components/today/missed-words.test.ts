@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { addDays, instantOf } from '#core/calendar/local-day'
-import { lotKnots } from '#core/life/lot-knots'
+import { lotKnots } from '#core/turning/lot-knots'
 import { missedWords } from './missed-words'
 
 const ZONE = 'Europe/Amsterdam'

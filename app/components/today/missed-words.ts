@@ -1,4 +1,4 @@
-import type { LifeKnot } from '#core/life/knots'
+import type { LifeKnot } from '#core/turning/knots'
 import { wordList } from '#core/lists/word-list'
 import type { LotSummary } from '#shared/contracts/lots'
 import { piecesWords } from '#shared/messages/pieces'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { LifeKnot } from '#core/life/knots'
-import { waysOf } from '#core/life/rhythm'
+import type { LifeKnot } from '#core/turning/knots'
+import { waysOf } from '#core/turning/rhythm'
 import type { PieceFace } from '#core/life/step'
 import { twineWords } from './twine-words'
 

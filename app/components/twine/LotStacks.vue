@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { stacksOf } from '#core/life/stack'
+import { stacksOf } from '#core/turning/stack'
 import type { Milliseconds } from '#core/units/quantities'
 import type { LotPiece } from '#shared/contracts/lots'
 import type { LotTwine } from '~/logic/lot-twine'

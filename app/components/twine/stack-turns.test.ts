@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { addDays, instantOf } from '#core/calendar/local-day'
-import { lotKnots } from '#core/life/lot-knots'
-import { stacksOf } from '#core/life/stack'
+import { lotKnots } from '#core/turning/lot-knots'
+import { stacksOf } from '#core/turning/stack'
 import type { LotPiece } from '#shared/contracts/lots'
 import { stackTurns, stackWords } from './stack-turns'
 

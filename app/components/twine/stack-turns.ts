@@ -1,5 +1,5 @@
-import type { LifeKnot } from '#core/life/knots'
-import { ordersAhead, type Stack } from '#core/life/stack'
+import type { LifeKnot } from '#core/turning/knots'
+import { ordersAhead, type Stack } from '#core/turning/stack'
 import { wordList } from '#core/lists/word-list'
 import type { PieceFace } from '#core/life/step'
 import type { LotPiece } from '#shared/contracts/lots'

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { instantOf } from '#core/calendar/local-day'
-import { lotKnots } from '#core/life/lot-knots'
+import { lotKnots } from '#core/turning/lot-knots'
 import { steadyRhythm } from '#core/plan/plan'
 import { twineWords } from './twine-words'
 

@@ -1,4 +1,4 @@
-import type { LifeKnot } from '#core/life/knots'
+import type { LifeKnot } from '#core/turning/knots'
 import type { PieceFace } from '#core/life/step'
 
 interface Twine {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { parseDecimal } from '#core/units/parse-decimal'
+import { parseDecimal } from '#core/typed/parse-decimal'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { CHOICE_WORDS, PRACTICE_WORDS } from '#shared/messages/practice'
 import { isRight, practiceProblems } from '#shared/practice/problems'

@@ -16,7 +16,7 @@ import SpoonVerdict from '~/components/spoons/SpoonVerdict.vue'
 import { SYSTEM_WORDS } from '~/components/spoons/spoon-words'
 import { firstSpoons, useSpoons } from '~/components/spoons/use-spoons'
 import { useDraft } from '~/composables/use-draft'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 import { percentText } from '~/words/percent-text'
 

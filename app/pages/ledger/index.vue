@@ -8,7 +8,7 @@ import { problemWords } from '~/api/client'
 import PageHead from '~/components/common/PageHead.vue'
 import LedgerViews from '~/components/ledger/LedgerViews.vue'
 import ThreadDrawing from '~/components/ledger/ThreadDrawing.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useSession } from '~/stores/session'
 
 const route = useRoute()

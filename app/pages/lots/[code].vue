@@ -22,7 +22,7 @@ import LotWeights from '~/components/lots/LotWeights.vue'
 import BalanceTable from '~/components/slicing/BalanceTable.vue'
 import { balanceOf } from '~/logic/lot-balance'
 import { useClock } from '~/composables/use-clock'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 
 const route = useRoute()
 const nowMs = useClock()

@@ -16,7 +16,7 @@ import TakeAlong from '~/components/office/TakeAlong.vue'
 import CheckLists from '~/components/office/CheckLists.vue'
 import PlaceList from '~/components/office/PlaceList.vue'
 import InstrumentList from '~/components/office/InstrumentList.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useSession } from '~/stores/session'
 
 const session = useSession()

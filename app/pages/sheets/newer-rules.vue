@@ -6,7 +6,7 @@ import { holdWords } from '#shared/messages/holds'
 import LoadProblem from '~/components/common/LoadProblem.vue'
 import LotCode from '~/components/common/LotCode.vue'
 import SheetHead from '~/components/sheets/SheetHead.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 /** Lots that an upgrade's rules held, with their packs that are with customers and how to reach those. */

@@ -9,7 +9,7 @@ import IngredientTable from '~/components/store/IngredientTable.vue'
 import DeliveryForm from '~/components/store/DeliveryForm.vue'
 import PartyList from '~/components/store/PartyList.vue'
 import MeatTable from '~/components/store/MeatTable.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { usePages } from '~/composables/use-pages'
 import { useSession } from '~/stores/session'
 

@@ -7,7 +7,7 @@ import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import { SALT_ANOMALY_WORDS } from '~/components/store/salt-words'
 import SaltAccount from '~/components/store/SaltAccount.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
 
 const { moment } = useNotation()

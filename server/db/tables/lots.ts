@@ -1,7 +1,7 @@
 import type { Purpose } from '#core/agents/agent-fault'
 import type { CureMethod } from '#core/cure/cure-method'
 import type { AmountKind } from '#core/cure/seasoning'
-import type { SideShares } from '#core/cure/share-by-side'
+import type { SideShares } from '#core/retained/share-by-side'
 import type { MixRole } from '#shared/contracts/store'
 import type { Cut, Rind } from '#core/rules/cuts'
 import type { GoneWhy } from '#core/life/gone'

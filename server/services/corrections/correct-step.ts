@@ -1,5 +1,5 @@
 import { localSecond } from '#core/calendar/local-day'
-import { drainedG } from '#core/life/drained'
+import { drainedG } from '#core/retained/drained'
 import { happenedMs } from '#core/life/happened'
 import { sumOf } from '#core/lists/sum-of'
 import type { FiguresOfStep, Step, StepKind } from '#core/life/step'

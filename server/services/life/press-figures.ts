@@ -1,6 +1,6 @@
 import { worstCaseG } from '#core/cure/ppm-interval'
 import type { FiguresOfStep } from '#core/life/step'
-import { drainedG, type LiquidTold } from '#core/life/drained'
+import { drainedG, type LiquidTold } from '#core/retained/drained'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
 import type { StepInput } from '#shared/contracts/steps'
 import type { NewStep } from './lay-steps'

@@ -1,5 +1,5 @@
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
-import { judgeSalt, type SaltVerdict } from '#core/cure/salt-weighed'
+import { judgeSalt, type SaltVerdict } from '#core/rules/salt-weighed'
 import type { Step, StepKind } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import type { HoldReason } from '#shared/contracts/holds'

@@ -1,5 +1,5 @@
 import { worstCaseG } from '#core/cure/ppm-interval'
-import { weighingShows } from '#core/life/weighing-shows'
+import { weighingShows } from '#core/retained/weighing-shows'
 import { CURED_COOLING_PPM } from '#core/rules/guideline'
 import type { Milliseconds } from '#core/units/quantities'
 import type { WeighingQuery, WeighingView } from '#shared/contracts/weighing'

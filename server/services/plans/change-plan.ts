@@ -1,5 +1,5 @@
 import { pieceName } from '#core/life/parts'
-import { turningDay } from '#core/life/turning-day'
+import { turningDay } from '#core/turning/turning-day'
 import { altersPast } from '#core/plan/alters-past'
 import { planDoubt } from '#core/plan/plan-fault'
 import type { planChangeInput } from '#shared/contracts/plans'

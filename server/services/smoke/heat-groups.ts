@@ -1,6 +1,6 @@
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { coolingRuleFor } from '#core/cooling/cooling'
-import { leastOf } from '#core/life/lot-stayed'
+import { leastOf } from '#core/retained/lot-stayed'
 import { pieceTree, type PieceTree } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
 import type { PackedReadings } from '#core/readings/packed-readings'

@@ -1,5 +1,5 @@
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
-import { leastOf } from '#core/life/lot-stayed'
+import { leastOf } from '#core/retained/lot-stayed'
 import type { Judgement } from '#shared/contracts/judgement'
 import { isLate, isNotShown } from '#core/cooling/cooling'
 import type { RunReadingView, RunView } from '#shared/contracts/smoke'

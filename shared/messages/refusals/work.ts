@@ -6,7 +6,7 @@ import type { Notation } from '#core/units/format'
 import type { HoldReason } from '../../contracts/holds'
 import { holdWords } from '../holds'
 import type { MeatState } from '../../contracts/store'
-import { said } from '../params'
+import { said } from '../../faults/params'
 
 /** Ways back under a limit: `takeOffG` of curing salt, `addMeatG` of meat; 0 where there is none. */
 type Fix = { takeOffG: Grams; addMeatG: Grams }

@@ -7,7 +7,7 @@ import type { BenchView } from '#shared/contracts/lots'
 import BenchCard from '~/components/bench/BenchCard.vue'
 import { emptyBench, type BenchDraft } from '~/components/bench/bench-draft'
 import LoadProblem from '~/components/common/LoadProblem.vue'
-import { useLoaded } from '~/composables/use-loaded'
+import { useLoaded } from '~/api/use-loaded'
 
 const route = useRoute()
 const { view: card, problem: cardLost, load: loadCard } = useLoaded<CardView>(

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../result'
 import { hasForeignDigits, parseDecimal, plainText, type DecimalCode } from './parse-decimal'
-import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, OUNCES_PER_POUND, type Grams } from './quantities'
+import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, OUNCES_PER_POUND, type Grams } from '../units/quantities'
 
 export type WeightCode
   = | DecimalCode

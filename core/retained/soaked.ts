@@ -1,9 +1,9 @@
 import { SOAK_STAYS, THINNEST_SHARE } from '../rules/house'
 import type { Celsius, Fraction, Millimetres, Milliseconds } from '../units/quantities'
-import { MEANING } from './meaning'
+import { MEANING } from '../life/meaning'
 import { soakLoss } from './soak-loss'
 import type { Stayed } from './stayed'
-import type { Step } from './step'
+import type { Step } from '../life/step'
 
 /** Of a lot, what says how much water takes: its thickness as it was measured, and whether one face took the mix. */
 export interface SoakedLot {

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../result'
 import { parseDecimal, plainText, type DecimalCode } from './parse-decimal'
-import { MILLIMETRES_PER_INCH, type Millimetres } from './quantities'
+import { MILLIMETRES_PER_INCH, type Millimetres } from '../units/quantities'
 
 export type LengthCode = DecimalCode | 'not_a_length' | 'length_range'
 export interface LengthRange {

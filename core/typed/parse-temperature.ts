@@ -1,8 +1,7 @@
 import { fail, ok, type Result } from '../result'
 import { parseDecimal, plainText, type DecimalCode } from './parse-decimal'
-import { fahrenheitToCelsius, type Celsius } from './quantities'
+import { fahrenheitToCelsius, type Celsius, type TemperatureUnit } from '../units/quantities'
 
-export type TemperatureUnit = 'C' | 'F'
 export type TemperatureCode = DecimalCode | 'temperature_range'
 
 /** Anything outside is a slip of the key, not a fridge, a smoker or a piece of pork. */

@@ -1,5 +1,5 @@
-import type { IsoDate } from '../calendar/local-day'
-import type { Notation } from './format'
+import type { IsoDate } from './local-day'
+import type { Notation } from '../units/format'
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 

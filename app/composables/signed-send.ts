@@ -1,5 +1,5 @@
 import { CLOCK_SEEN } from '#shared/contracts/clock'
-import { send, type Reply } from './client'
+import { send, type Reply } from '../api/client'
 import { useClockQuestion } from '~/stores/clock-question'
 import { usePasswordQuestion } from '~/stores/password-question'
 import { useSession } from '~/stores/session'

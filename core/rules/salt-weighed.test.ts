@@ -1,4 +1,4 @@
-import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE } from '../rules/house'
+import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE } from './house'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { judgeSalt } from './salt-weighed'

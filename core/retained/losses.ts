@@ -1,7 +1,7 @@
 import { groupBy } from '../lists/group-by'
 import type { Milliseconds } from '../units/quantities'
 import type { Lost } from './stayed'
-import { byHappening, type Step, type StepOf } from './step'
+import { byHappening, type Step, type StepOf } from '../life/step'
 
 /** What a piece lay in when a step was told, with the place that stands in: what is called alike elsewhere is another. */
 interface Lying {

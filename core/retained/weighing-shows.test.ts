@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { MS_PER_HOUR } from '../units/quantities'
 import { leastOf, lotStayed, type LotStayedQuestion } from './lot-stayed'
-import type { Step } from './step'
+import type { Step } from '../life/step'
 import { weighingShows, type ToWeigh } from './weighing-shows'
 
 const step = (id: number, kind: Step['kind'], atH: number, pieces: number[], figures: object) =>

@@ -1,6 +1,6 @@
 import { isWet, type CureMethod } from '../cure/cure-method'
-import { leastInBrine } from '../cure/least-in-brine'
-import { isMostlyOnFat, type SideShares } from '../cure/share-by-side'
+import { leastInBrine } from './least-in-brine'
+import { isMostlyOnFat, type SideShares } from './share-by-side'
 import { shareByWeight } from '../cure/share-by-weight'
 import type { Cut } from '../rules/cuts'
 import { sumOf } from '../lists/sum-of'
@@ -9,7 +9,7 @@ import { boundedLosses, type MeatWeighed, type PieceLoad } from './bounded-losse
 import { lossesOf } from './losses'
 import { afterSoaks, type SoakedLot } from './soaked'
 import { leastStayed, type NotShownWhy, type PieceCured, type Stayed } from './stayed'
-import { byHappening, type Step } from './step'
+import { byHappening, type Step } from '../life/step'
 
 /** One thing that went onto a lot: the curing salt, or another part of its mix. */
 export interface LotPut {

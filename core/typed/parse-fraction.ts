@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../result'
 import { parseDecimal, plainText, type DecimalCode } from './parse-decimal'
-import type { Fraction } from './quantities'
+import type { Fraction } from '../units/quantities'
 
 export type PercentCode = DecimalCode | 'percent_range'
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { parseTemperature } from './parse-temperature'
 import { parsePercent } from './parse-fraction'
-import { celsiusToFahrenheit, fahrenheitToCelsius } from './quantities'
+import { celsiusToFahrenheit, fahrenheitToCelsius } from '../units/quantities'
 
 describe('temperatures and shares as typed', () => {
   it.each([

@@ -1,6 +1,6 @@
-import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE, SALT_OFF_SHARE } from '../rules/house'
+import { LEAST_MEASURED_SALT_SHARE, MOST_MEASURED_SALT_SHARE, SALT_OFF_SHARE } from './house'
 import type { Fraction, Grams } from '../units/quantities'
-import type { CureMethod } from './cure-method'
+import type { CureMethod } from '../cure/cure-method'
 
 /** Cures whose salt is measured to stay: what goes on is what the meat has. */
 const MEASURED: readonly CureMethod[] = ['dry', 'two_applications', 'wet_equilibrium']

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { GRAMS_PER_OUNCE, GRAMS_PER_POUND } from './quantities'
+import { GRAMS_PER_OUNCE, GRAMS_PER_POUND } from '../units/quantities'
 import { parseWeight } from './parse-weight'
 
 const ANY = { minG: 1e-6, maxG: 1e6 }

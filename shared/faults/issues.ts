@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { ENTRIES } from '../messages/refusals/entries'
+import type { ENTRIES } from './entries'
 
 /** A field's fault as it goes over the line: its code, and the figures for the code's words. */
 export interface FieldFault {

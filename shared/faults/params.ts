@@ -1,6 +1,6 @@
 import type { Celsius, Fraction, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import { localDay, localTime } from '#core/calendar/local-day'
-import { formatDateInYear } from '#core/units/format-date'
+import { formatDateInYear } from '#core/calendar/format-date'
 import {
   formatMeat,
   formatNumber,

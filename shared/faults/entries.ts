@@ -9,9 +9,9 @@ import {
   MOST_READINGS,
   MOST_SEASONINGS,
 } from '#core/rules/house'
-import { LEAST_PASSWORD, MOST_LINES, MOST_PACKS, MOST_RECIPES, MOST_ROWS } from '../../contracts/sizes'
+import { LEAST_PASSWORD, MOST_LINES, MOST_PACKS, MOST_RECIPES, MOST_ROWS } from './sizes'
 import { formatNumber, formatPercent, formatTemperature, type Notation } from '#core/units/format'
-import { said } from '../params'
+import { said } from './params'
 
 /** Words for what was typed: what is wrong, and how to write it. */
 export const ENTRIES = {

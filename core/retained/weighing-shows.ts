@@ -1,7 +1,7 @@
 import { sumOf } from '../lists/sum-of'
 import type { Grams, Milliseconds, Ppm } from '../units/quantities'
 import { leastOf, lotStayed, sharesOf, type LotNotShownWhy, type LotStayedQuestion } from './lot-stayed'
-import type { Step, StepOf } from './step'
+import type { Step, StepOf } from '../life/step'
 
 /** Meat that lost liquid nobody measured, and is to be weighed in place of it. */
 export interface ToWeigh {
