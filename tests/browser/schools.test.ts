@@ -1,11 +1,13 @@
 import { afterAll, afterEach, beforeAll, expect, it } from 'vitest'
+import { localDay } from '#core/calendar/local-day'
 import type { PlanStarter } from '#core/plan/starters'
+import { turningDate } from '#core/turning/turning-day'
 import { axeByDayAndNight } from '../support/axe'
 import { choose, click, press, says, type, until, type Visit } from '../support/browser'
 import { rowSays, tap } from '../support/rows'
 import * as schools from '../support/schools'
 import { DAY, type Heated, type Rubbed, type Schools } from '../support/schools'
-import type { TestShop } from '../support/shop'
+import { ZONE, type TestShop } from '../support/shop'
 
 let here: Schools
 let shop: TestShop
@@ -20,6 +22,8 @@ afterAll(async () => {
   await visit.close()
   await shop.close()
 })
+/** Turned now, it is turned again tomorrow; before four the turn was yesterday's, and the next is today's. */
+const nextTurn = () => (localDay(Date.now(), ZONE) > turningDate(Date.now(), ZONE) ? 'today' : 'tomorrow')
 const go = (path: string) => schools.go(here, path)
 const pass = (hours: number) => schools.pass(here, hours)
 const rub = (starter: PlanStarter, more: Rubbed = {}) => schools.rub(here, starter, more)
@@ -160,7 +164,7 @@ it('stacked three high: the order is drawn, goes on after a missed day, and may 
   expect(await axeByDayAndNight(page)).toEqual([])
   await tap(page, code, 'Turned, as drawn')
   await says(page, `${code}: turned.`)
-  await rowSays(page, code, 'tomorrow 2 to the bottom')
+  await rowSays(page, code, `${nextTurn()} 2 to the bottom`)
   // A day is missed, and it goes on from what is there.
   await pass(2 * DAY)
   await rowSays(page, code, 'today 2 to the bottom')
@@ -172,7 +176,7 @@ it('stacked three high: the order is drawn, goes on after a missed day, and may 
   await go(`/lots/${code}`)
   await says(page, 'from the bottom now 3, 1, 2')
   await go('/sheets/cold-room')
-  await says(page, 'tomorrow')
+  await says(page, nextTurn())
   expect(await axeByDayAndNight(page)).toEqual([])
   const layers = await shop.sql<{ number: number }>(
     `SELECT p.number FROM pieces p JOIN lots l ON l.id = p.lot_id WHERE l.code = '${code}' ORDER BY p.layer`,
