@@ -1,4 +1,5 @@
-// Which folders may not need each other in a ring, types and all. Apart from fence.cjs: tests and their samples reach up and count there.
+// Which folders may not need each other in a ring, types and all. Apart from fence.cjs: tests and their samples reach up and
+// count there. A folder and those inside it are one to it: such a ring it does not see.
 module.exports = {
   forbidden: [
     {

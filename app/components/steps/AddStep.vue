@@ -5,7 +5,7 @@ import { ON_FACE } from '#shared/messages/steps'
 import PickOne from './PickOne.vue'
 import PutForm from './PutForm.vue'
 import type { PlanPress } from '~/logic/plan-press'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 import { usePuts } from './use-puts'
 
 /** More of the cure on what lies here: by itself, or on the face that a turn brings up. */

@@ -8,7 +8,7 @@ import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import StepForm from './StepForm.vue'
 import PickPiece from './PickPiece.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** A piece is cut up: what each part weighs, and what came off it. One part alone is a piece without its rind. */
 const props = defineProps<{ pieces: LotPiece[]; saving: boolean }>()

@@ -5,7 +5,7 @@ import { ROUGH_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
 import InsteadWeigh from './InsteadWeigh.vue'
 import PickOne from './PickOne.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** How much left: poured off, or leaked out of its bag. The tap that names the amount records it. */
 const props = defineProps<{

@@ -8,7 +8,7 @@ import { FLAVOURED } from '#shared/messages/steps'
 import NumberField from '~/components/common/NumberField.vue'
 import PickOne from './PickOne.vue'
 import PutForm from './PutForm.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 import { usePuts } from './use-puts'
 
 /** Flavour after the cure: a marinade that goes on, or lasted; dry spice on the pellicle; a glaze. */

@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import type { FryVerdict, SaltTaste } from '#core/life/step'
 import { SALT_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** A slice from the middle, fried and tasted: how salty, and whether it goes back into the water. */
 defineProps<{ saving: boolean }>()

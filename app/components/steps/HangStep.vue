@@ -5,7 +5,7 @@ import type { PlaceView } from '#shared/contracts/places'
 import { useNotation } from '~/composables/use-notation'
 import StepForm from './StepForm.vue'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** Hung to dry by weight: in which place, and on which hooks, where the shop numbers them. */
 const props = defineProps<{ pieces: LotPiece[]; places: PlaceView[]; saving: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** The air was set anew, for what hangs here. */
 defineProps<{ saving: boolean }>()

@@ -9,7 +9,7 @@ import LoadProblem from '~/components/common/LoadProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** The meat on the scale in place of liquid that nobody measured, with what its weight would show. */
 const props = defineProps<{

@@ -7,7 +7,7 @@ import { useFloor } from '~/stores/floor'
 import { FEEL_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
 import PickOne from './PickOne.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 const props = defineProps<{ hangs?: boolean; saving: boolean }>()
 const floor = useFloor()

@@ -5,7 +5,7 @@ import { isColdPlace, takesMeat } from '#core/places/place-kind'
 import type { PlaceView } from '#shared/contracts/places'
 import { useNotation } from '~/composables/use-notation'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** Where to? Every place that takes meat, with how warm it was last; and what else can be done. */
 const props = defineProps<{ places: PlaceView[]; from: number | null; curing: boolean; hangs: boolean; saving: boolean }>()

@@ -8,7 +8,7 @@ import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
 import { useDraft } from '~/composables/use-draft'
 import ChipStep from './ChipStep.vue'
 import PickOne from './PickOne.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /**
  * Drying or resting from now on, until the next thing begins. The place is the tap that records; how it lies is as it was

@@ -6,7 +6,7 @@ import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'
 import AskHead from './AskHead.vue'
 import PickOne from './PickOne.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** Into the water now, or for how long it lay there; how much water, how warm, how often changed, where somebody knows. */
 defineProps<{ saving: boolean }>()

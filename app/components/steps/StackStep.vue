@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { mdiUndo } from '@mdi/js'
 import type { LotPiece } from '#shared/contracts/lots'
 import AskHead from './AskHead.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** How a stack lies, tapped from the bottom up; with a turn, or as it was found. */
 const props = defineProps<{ pieces: LotPiece[]; placeId: number; saving: boolean }>()

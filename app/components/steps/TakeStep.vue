@@ -3,7 +3,7 @@ import { TAKE_WHYS, type TakeWhy } from '#core/life/step'
 import { upperFirst } from '#core/lists/upper-first'
 import { TAKE_WORDS } from '#shared/messages/steps'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** Pieces that are gone and were never packed: why? */
 defineProps<{ which: string; saving: boolean }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Milliseconds } from '#core/units/quantities'
-import type { ToldWhen } from '../../logic/press'
+import type { ToldWhen } from '~/logic/press'
 import WhenStep from './WhenStep.vue'
 
 /** Not now, but earlier: for what is mostly told as it happens. Nothing chosen, it is now. */

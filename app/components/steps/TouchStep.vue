@@ -3,7 +3,7 @@ import { upperFirst } from '#core/lists/upper-first'
 import { SURFACES, type Surface } from '#core/life/step'
 import { SURFACE_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /** How does the surface feel to a clean finger? The answer is the record. */
 defineProps<{ saving: boolean }>()

@@ -6,7 +6,7 @@ import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import StepForm from './StepForm.vue'
 import PickOne from './PickOne.vue'
-import type { ToldStep } from '../../logic/press'
+import type { ToldStep } from '~/logic/press'
 
 /**
  * The meat on the scale: all the pieces meant together on one tare, or each by itself. In the cure what it lost bounds

@@ -7,7 +7,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import DateField from '~/components/common/DateField.vue'
 import { useSession } from '~/stores/session'
 import ChipStep from './ChipStep.vue'
-import type { ToldWhen } from '../../logic/press'
+import type { ToldWhen } from '~/logic/press'
 
 /** When was it done? For what is told late. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { othersOf } from './others-of'
-import type { Press, PressLot } from '../../logic/press'
+import type { Press, PressLot } from '~/logic/press'
 
 const lot = (code: string, pieces: number[] | null = null): PressLot => ({ code, pieces, all: [1, 2, 3] })
 const body = (...lots: PressLot[]): Press => ({

@@ -1,5 +1,5 @@
 import type { Problem } from '#shared/contracts/problem'
-import type { Press, PressLot } from '../../logic/press'
+import type { Press, PressLot } from '~/logic/press'
 
 const FIT_NOT = new Set(['step_contradicts', 'told_already', 'no_such_lot'])
 

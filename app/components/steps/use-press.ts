@@ -5,7 +5,7 @@ import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'
 import { othersOf } from './others-of'
-import type { Press, PressLot, ToldStep, ToldWhen } from '../../logic/press'
+import type { Press, PressLot, ToldStep, ToldWhen } from '~/logic/press'
 
 interface Sent {
   body: Press
