@@ -121,7 +121,8 @@ describe('the demo shop', () => {
     await open('/office')
     for (const choice of ['lb and oz', '°F', '2,5', 'Nov 23']) await press(visit.page, choice)
     await press(visit.page, 'Write them so')
-    await says(visit.page, '4 lb 0,9 oz, 145,4 °F, Nov 23')
+    // The sample stands there before it is chosen; the notice only once it was kept.
+    await says(visit.page, 'From now on: 4 lb 0,9 oz, 145,4 °F, Nov 23')
     await open('/runs/S-0001')
     await says(visit.page, 'target core 145,4 °F')
     for (const choice of ['g and kg', '°C', '2.5', '23 Nov']) {
@@ -129,7 +130,7 @@ describe('the demo shop', () => {
       await press(visit.page, choice)
     }
     await press(visit.page, 'Write them so')
-    await says(visit.page, '1.840 kg, 63.0 °C, 23 Nov')
+    await says(visit.page, 'From now on: 1.840 kg, 63.0 °C, 23 Nov')
   })
   it('an inspector reads everything and finds no button that writes', async () => {
     const other = await openBrowser()
