@@ -1,6 +1,6 @@
 import { cureDay } from '#core/curing/cure-day'
 import { lotKnots, type LotKnots } from '#core/turning/lot-knots'
-import type { PieceFace } from '#core/life/step'
+import type { PieceFace } from '#core/life/kinds/turn'
 import { groupsOf } from '#core/plan/due'
 import { dueLot } from '#core/today/lot-tasks'
 import type { Plan } from '#core/plan/plan'

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { pressInput } from '#shared/contracts/steps'
+import type { pressInput } from '#shared/contracts/steps/press'
 
 /** A press as a page tells it. */
 export type Press = z.input<typeof pressInput>

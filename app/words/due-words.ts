@@ -1,5 +1,6 @@
-import type { Stage } from '#core/life/meaning'
-import type { DryWay, RestWay } from '#core/life/step'
+import type { Stage } from '#core/life/stage'
+import type { DryWay } from '#core/life/kinds/dry'
+import type { RestWay } from '#core/life/kinds/rest'
 import type { Due, DueWhy } from '#core/plan/due-thing'
 import { formatNumber, formatPercent, type Notation } from '#core/units/format'
 import type { Milliseconds } from '#core/units/quantities'

@@ -1,9 +1,12 @@
 import type { Milliseconds } from '../units/quantities'
 import { divide, leave } from './divide'
 import type { GoneWhy } from './gone'
-import { CONTRADICTION_OF, GONE_CONTRADICTS, MEANING, type ContradictionCode, type Mend, type Stage } from './meaning'
+import { KINDS } from './kinds/all-kinds'
+import { CONTRADICTION_OF, GONE_CONTRADICTS, type ContradictionCode, type Mend } from './meaning'
+import type { Stage } from './stage'
 import { restack } from './restack'
-import { byHappening, type PieceFace, type Step } from './step'
+import { byHappening, type Step } from './step'
+import type { PieceFace } from './kinds/turn'
 
 /** A stretch of a piece's life in one place and one stage. */
 export interface Stay {
@@ -78,7 +81,7 @@ interface Moment {
 
 /** Beginnings and ends in order of time. A clock that was set back ends nothing before it began. */
 function momentsOf(steps: readonly Step[]): Moment[] {
-  const lasting = steps.filter(step => MEANING[step.kind].lasts && step.toMs !== null)
+  const lasting = steps.filter(step => KINDS[step.kind].lasts && step.toMs !== null)
   return [
     ...steps.map(step => ({ atMs: step.fromMs, isEnd: false, rank: 1, step })),
     ...lasting.map((step) => {
@@ -140,7 +143,7 @@ function contradictionOf(
   lives: ReadonlyMap<number, Walking>,
   rubbedIds: ReadonlySet<number>,
 ): Contradiction | null {
-  const { stages } = MEANING[step.kind]
+  const { stages } = KINDS[step.kind]
   const not = (pieces: number[], code: ContradictionCode, first: Step | null, mend: Mend): Contradiction => ({
     code,
     first,
@@ -191,7 +194,7 @@ const rubbed = (pieceId: number, step: Step & { kind: 'rub' }): Walking => ({
 })
 
 function begin(life: Walking, step: Step): void {
-  const { becomes } = MEANING[step.kind]
+  const { becomes } = KINDS[step.kind]
   if (step.kind === 'heat') life.before = { placeId: life.placeId, spot: life.spot }
   if (step.kind === 'out') life.outAtMs = step.fromMs
   if (step.kind === 'turn') life.face = faceAfter(life.face, step)
@@ -215,7 +218,7 @@ function begin(life: Walking, step: Step): void {
  * ended it before.
  */
 function end(life: Walking, step: Step, atMs: Milliseconds): void {
-  const { leaves } = MEANING[step.kind]
+  const { leaves } = KINDS[step.kind]
   if (life.by !== step) return
   if (leaves) Object.assign(life, { stage: leaves, sinceMs: atMs })
   if (step.kind === 'heat' && step.figures.back && life.before) Object.assign(life, life.before)

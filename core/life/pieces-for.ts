@@ -1,7 +1,8 @@
 import type { Milliseconds } from '../units/quantities'
 import type { LotLife, PieceLife, Stay } from './fold'
-import { MEANING, type Stage } from './meaning'
-import type { StepKind } from './step'
+import { KINDS } from './kinds/all-kinds'
+import type { Stage } from './stage'
+import type { StepKind } from './kinds/all-kinds'
 
 /** Where a piece was, and in which stage, at an instant; null before its rub. */
 export const stayAt = (stays: readonly Stay[], atMs: Milliseconds): Stay | null =>
@@ -28,7 +29,7 @@ export function piecesThen({ pieces }: LotLife, ids: readonly number[], atMs: Mi
 export function piecesFor({ pieces: all }: LotLife, kind: StepKind, atMs: Milliseconds): number[] {
   const there = all.filter(piece => isThere(piece, atMs))
   const pieces = there.length > 0 ? there : all.filter(piece => piece.parentId === null)
-  const { stages, rather } = MEANING[kind]
+  const { stages, rather } = KINDS[kind]
   const stands = (at: readonly Stage[]) =>
     pieces.filter(({ stays }) => at.includes(stayAt(stays, atMs)?.stage as Stage))
   const meant = [stands(rather ? [rather] : []), stands(stages)].find(some => some.length > 0)

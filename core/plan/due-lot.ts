@@ -1,5 +1,5 @@
 import type { IsoDate } from '../calendar/local-day'
-import type { Feel } from '../life/step'
+import type { Feel } from '../life/kinds/look'
 import type { Grams, Milliseconds } from '../units/quantities'
 import type { Plan } from './plan'
 import type { DoneStep } from './progress'

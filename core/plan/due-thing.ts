@@ -1,5 +1,5 @@
 import type { RhythmSegment } from '../turning/rhythm'
-import type { Feel } from '../life/step'
+import type { Feel } from '../life/kinds/look'
 import type { Fraction, Milliseconds } from '../units/quantities'
 import type { HourSpan, PlanItem, PlanItemKind, PlannedAdd } from './plan'
 

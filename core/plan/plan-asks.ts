@@ -1,5 +1,5 @@
 import { cureDay } from '../curing/cure-day'
-import { MEANING } from '../life/meaning'
+import { KINDS } from '../life/kinds/all-kinds'
 import { sumOf } from '../lists/sum-of'
 import { MS_PER_HOUR, type Milliseconds } from '../units/quantities'
 import { PLAN_ASKS } from '../life/against'
@@ -100,9 +100,9 @@ function restOf(then: Plan['then'], { outAtMs, did, atMs }: Way): Asked[] {
   const since = did.filter(step => step.fromMs >= heatedMs)
   const untilMs = since.find(step => step.kind === 'slice')?.fromMs ?? atMs
   const endOf = (step: DoneStep): Milliseconds =>
-    step.toMs ?? since.find(other => other.fromMs > step.fromMs && MEANING[other.kind].becomes)?.fromMs ?? untilMs
+    step.toMs ?? since.find(other => other.fromMs > step.fromMs && KINDS[other.kind].becomes)?.fromMs ?? untilMs
   const told = since.filter(step => step.kind === 'rest')
-  const last = since.findLast(step => step.fromMs < untilMs && MEANING[step.kind].becomes)
+  const last = since.findLast(step => step.fromMs < untilMs && KINDS[step.kind].becomes)
   const lyingMs = untilMs - (last ? endOf(last) : heatedMs)
   const restedMs = told.length > 0 ? sumOf(told, step => endOf(step) - step.fromMs) : lyingMs
   return restedMs < leastMs ? [{ ask: 'rest_short', restedMs, leastMs }] : []

@@ -1,5 +1,9 @@
 import type { RhythmSegment } from '../turning/rhythm'
-import type { AddFace, DryWay, FlavourWay, RestWay, PieceFace } from '../life/step'
+import type { AddFace } from '../life/kinds/add'
+import type { DryWay } from '../life/kinds/dry'
+import type { FlavourWay } from '../life/kinds/flavour'
+import type { RestWay } from '../life/kinds/rest'
+import type { PieceFace } from '../life/kinds/turn'
 import type { Fraction } from '../units/quantities'
 
 /** From so many hours to so many. */

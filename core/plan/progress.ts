@@ -1,6 +1,8 @@
 import type { PlanAskKind } from '../life/against'
-import { MEANING } from '../life/meaning'
-import type { FryVerdict, StepKind, Surface } from '../life/step'
+import { KINDS } from '../life/kinds/all-kinds'
+import type { FryVerdict } from '../life/kinds/fry-test'
+import type { StepKind } from '../life/kinds/all-kinds'
+import type { Surface } from '../life/kinds/look'
 import type { Grams, Milliseconds } from '../units/quantities'
 import type { PlanItem, PlanItemKind } from './plan'
 
@@ -83,9 +85,9 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
       tasted(p, then, step)
       continue
     }
-    const next = steps.slice(n + 1).find(other => MEANING[other.kind].becomes)
+    const next = steps.slice(n + 1).find(other => KINDS[other.kind].becomes)
     const endMs = step.toMs ?? next?.fromMs ?? null
-    if (MEANING[step.kind].becomes) p.fryTestFromMs = step.kind === 'soak' ? endMs : null
+    if (KINDS[step.kind].becomes) p.fryTestFromMs = step.kind === 'soak' ? endMs : null
     // A rinse is told with the end of the cure, or was none.
     if (step.kind === 'out' && !counts(step) && then[p.at]?.kind === 'rinse') {
       p.passedOver.push(p.at)

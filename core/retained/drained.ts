@@ -1,6 +1,6 @@
 import { BRINE_DENSITY, ROUGH_ML } from '../rules/house'
 import type { Grams } from '../units/quantities'
-import type { DrainedG } from '../life/step'
+import type { DrainedG } from '../life/kinds/drain'
 
 /** Amounts that are told by a tap: a few spoonfuls, a cup, more. */
 export type RoughAmount = keyof typeof ROUGH_ML

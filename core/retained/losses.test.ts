@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { MS_PER_HOUR } from '../units/quantities'
 import { lossesOf } from './losses'
-import type { FiguresOfStep, Step } from '../life/step'
+import type { FiguresOfStep } from '../life/kinds/all-kinds'
+import type { Step } from '../life/step'
 
 let id = 0
 const step = <K extends Step['kind']>(kind: K, at: number, pieces: number[], figures: FiguresOfStep[K], placeId: number | null = null) =>

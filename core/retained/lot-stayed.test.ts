@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { MS_PER_HOUR } from '../units/quantities'
 import { lyingLoss } from './lying-loss'
 import { leastOf, lotStayed, type LotStayedQuestion } from './lot-stayed'
-import type { FiguresOfStep, Step } from '../life/step'
+import type { FiguresOfStep } from '../life/kinds/all-kinds'
+import type { Step } from '../life/step'
 
 let id = 0
 const step = <K extends Step['kind']>(kind: K, at: number, pieces: number[], figures: FiguresOfStep[K]) =>

@@ -1,6 +1,6 @@
 import { SOAK_STAYS, THINNEST_SHARE } from '../rules/house'
 import type { Celsius, Fraction, Millimetres, Milliseconds } from '../units/quantities'
-import { MEANING } from '../life/meaning'
+import { KINDS } from '../life/kinds/all-kinds'
 import { soakLoss } from './soak-loss'
 import type { Stayed } from './stayed'
 import type { Step } from '../life/step'
@@ -23,7 +23,7 @@ export function waterStays(steps: readonly Step[], pieceId: number): WaterStay[]
   const mine = steps.filter(step => step.pieces.includes(pieceId))
   const told = mine.flatMap((step): WaterStay[] => {
     if (step.kind !== 'soak') return []
-    const next = mine.filter(other => MEANING[other.kind].becomes && other.fromMs > step.fromMs)
+    const next = mine.filter(other => KINDS[other.kind].becomes && other.fromMs > step.fromMs)
     const untilMs = Math.min(step.toMs ?? Infinity, ...next.map(other => other.fromMs))
     return [{ fromMs: step.fromMs, untilMs, waterC: step.figures.waterC }]
   })

@@ -1,4 +1,4 @@
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { writeRoute } from '../http/write-route'
 import { recordPress } from '../services/life/record-press'
 

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { recordPress } from '../services/life/record-press'
 import type { ROUGH_ML } from '#core/rules/house'
 import type { Scene } from './scene'

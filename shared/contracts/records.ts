@@ -11,9 +11,9 @@ import type { HoldReason } from './holds'
 import type { Judgement } from './judgement'
 import type { Plan } from '#core/plan/plan'
 import type { LotNotShownWhy } from '#core/retained/lot-stayed'
-import type { StepKind } from '#core/life/step'
+import type { StepKind } from '#core/life/kinds/all-kinds'
 import type { ReturnDecision } from './returns'
-import type { StepInput, ToldKind } from './steps'
+import type { StepInput, ToldKind } from './steps/all-told'
 import type { MeatState } from './store'
 
 /** What was typed, beside what it means. */

@@ -1,5 +1,5 @@
 import type { ContradictionCode } from '#core/life/meaning'
-import type { StepKind } from '#core/life/step'
+import type { StepKind } from '#core/life/kinds/all-kinds'
 import type { Notation } from '#core/units/format'
 import type { Milliseconds } from '#core/units/quantities'
 import { said } from '../faults/params'

@@ -1,6 +1,6 @@
 import type { PlannedTurn, RhythmSegment } from '#core/turning/rhythm'
 import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, HeatWay, HourSpan } from '#core/plan/plan'
-import type { FlavourWay } from '#core/life/step'
+import type { FlavourWay } from '#core/life/kinds/flavour'
 import { upperFirst } from '#core/lists/upper-first'
 import { formatNumber, type Notation } from '#core/units/format'
 import { DRY_WORDS, ON_FACE, REST_WORDS } from './steps'

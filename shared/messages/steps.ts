@@ -1,5 +1,10 @@
 import type { ContradictionCode, Mend } from '#core/life/meaning'
-import type { AddFace, DryWay, FlavourWay, RestWay, StepKind, TakeWhy } from '#core/life/step'
+import type { AddFace } from '#core/life/kinds/add'
+import type { DryWay } from '#core/life/kinds/dry'
+import type { FlavourWay } from '#core/life/kinds/flavour'
+import type { RestWay } from '#core/life/kinds/rest'
+import type { StepKind } from '#core/life/kinds/all-kinds'
+import type { TakeWhy } from '#core/life/kinds/take'
 
 /** What was done to the pieces: "was turned". */
 export const STEP_DONE: Readonly<Record<StepKind, string>> = {

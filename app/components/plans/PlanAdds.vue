@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
-import { ADD_FACES } from '#core/life/step'
+import { ADD_FACES } from '#core/life/kinds/add'
 import type { AddWhen, PlannedAdd } from '#core/plan/plan'
 import { ON_FACE } from '#shared/messages/steps'
 import NumberField from '~/components/common/NumberField.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { ADD_FACES, type AddFace } from '#core/life/step'
+import { ADD_FACES, type AddFace } from '#core/life/kinds/add'
 import { ON_FACE } from '#shared/messages/steps'
 import PickOne from './PickOne.vue'
 import PutForm from './PutForm.vue'

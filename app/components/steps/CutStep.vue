@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { mdiPlus } from '@mdi/js'
-import { CUT_OFFS, type CutOff } from '#core/life/step'
-import { MEAT_RANGE, MOST_PARTS, PART_RANGE } from '#shared/contracts/steps'
+import { CUT_OFFS, type CutOff } from '#core/life/kinds/cut'
+import { MEAT_RANGE } from '#shared/contracts/steps/entries'
+import { MOST_PARTS, PART_RANGE } from '#shared/contracts/steps/cut'
 import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'

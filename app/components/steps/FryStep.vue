@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { FryVerdict, SaltTaste } from '#core/life/step'
+import type { FryVerdict, SaltTaste } from '#core/life/kinds/fry-test'
 import { SALT_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
 import type { ToldStep } from '~/logic/press'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Feel } from '#core/life/step'
+import type { Feel } from '#core/life/kinds/look'
 import type { FileView } from '#shared/contracts/files'
 import FileField from '~/components/common/FileField.vue'
 import { useFloor } from '~/stores/floor'

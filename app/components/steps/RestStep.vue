@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
-import { DRY_WAYS, REST_WAYS, type DryWay, type RestWay } from '#core/life/step'
+import { DRY_WAYS, type DryWay } from '#core/life/kinds/dry'
+import { REST_WAYS, type RestWay } from '#core/life/kinds/rest'
 import type { PlaceUse } from '#core/places/place-kind'
 import type { PlaceView } from '#shared/contracts/places'
 import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TAKE_WHYS, type TakeWhy } from '#core/life/step'
+import { TAKE_WHYS, type TakeWhy } from '#core/life/kinds/take'
 import { upperFirst } from '#core/lists/upper-first'
 import { TAKE_WORDS } from '#shared/messages/steps'
 import ChipStep from './ChipStep.vue'

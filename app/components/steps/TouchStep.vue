@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { upperFirst } from '#core/lists/upper-first'
-import { SURFACES, type Surface } from '#core/life/step'
+import { SURFACES, type Surface } from '#core/life/kinds/look'
 import { SURFACE_WORDS } from '~/words/step-words'
 import ChipStep from './ChipStep.vue'
 import type { ToldStep } from '~/logic/press'

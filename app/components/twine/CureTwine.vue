@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { LifeKnot } from '#core/turning/knots'
 import { waysOf } from '#core/turning/rhythm'
-import type { PieceFace } from '#core/life/step'
+import type { PieceFace } from '#core/life/kinds/turn'
 import { twineWords } from './twine-words'
 
 /**

@@ -1,7 +1,7 @@
 import type { LifeKnot } from '#core/turning/knots'
 import { ordersAhead, type Stack } from '#core/turning/stack'
 import { wordList } from '#core/lists/word-list'
-import type { PieceFace } from '#core/life/step'
+import type { PieceFace } from '#core/life/kinds/turn'
 import type { LotPiece } from '#shared/contracts/lots'
 import type { LotTwine } from '~/logic/lot-twine'
 

@@ -1,5 +1,5 @@
 import type { LifeKnot } from '#core/turning/knots'
-import type { PieceFace } from '#core/life/step'
+import type { PieceFace } from '#core/life/kinds/turn'
 
 interface Twine {
   knots: readonly LifeKnot[]

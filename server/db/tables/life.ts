@@ -1,4 +1,4 @@
-import type { FiguresOfStep, StepKind } from '#core/life/step'
+import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Plan } from '#core/plan/plan'
 import { bool, instant, int, json, nullable, text } from '../column'
 import { voidableSpec } from '../table-spec'

@@ -1,5 +1,5 @@
 import type { Tables } from '../../db/database'
-import { pressInput, type PressInput } from '#shared/contracts/steps'
+import { pressInput, type PressInput } from '#shared/contracts/steps/press'
 import type { z } from 'zod'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { recordPress } from '../life/record-press'

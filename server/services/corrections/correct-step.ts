@@ -2,7 +2,8 @@ import { localSecond } from '#core/calendar/local-day'
 import { drainedG } from '#core/retained/drained'
 import { happenedMs } from '#core/life/happened'
 import { sumOf } from '#core/lists/sum-of'
-import type { FiguresOfStep, Step, StepKind } from '#core/life/step'
+import { isThat, type FiguresOfStep, type StepKind } from '#core/life/kinds/all-kinds'
+import type { Step } from '#core/life/step'
 import type { Milliseconds } from '#core/units/quantities'
 import type { TypedWeight } from '#shared/contracts/fields'
 import { refuse, type Answer, type WriteContext } from '../context'
@@ -10,9 +11,6 @@ import { stepsOfRecord } from '../life/steps-of-record'
 import { lockLots, refuseChange, settleChange } from '../life/change-steps'
 import type { Changed } from './changed'
 
-const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'turn', 'drain', 'look', 'move', 'out', 'soak', 'fry_test', 'dry', 'rest', 'hang', 'humidity', 'flavour', 'take',
-])
 /**
  * What a press tells. The hours of a rub, a heat, a slicing, a second application told on its own stand with other rows
  * too: those are voided and told again.
@@ -20,7 +18,7 @@ const PRESSED: ReadonlySet<StepKind> = new Set<StepKind>([
 const isPressed = ({ kind, figures }: { kind: StepKind; figures: unknown }): boolean =>
   kind === 'weigh'
     ? (figures as FiguresOfStep['weigh']).what === 'meat'
-    : PRESSED.has(kind) || (kind === 'add' && (figures as FiguresOfStep['add']).face !== undefined)
+    : isThat(kind, 'pressed') || (kind === 'add' && (figures as FiguresOfStep['add']).face !== undefined)
 
 /** The steps of a press that stand, and their lots, locked. */
 async function pressOf(ctx: WriteContext, eventId: number) {

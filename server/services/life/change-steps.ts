@@ -1,17 +1,17 @@
 import { changesStand } from '#core/life/meaning'
 import { newContradiction } from '#core/life/fold-standing'
-import type { Step, StepKind } from '#core/life/step'
+import type { Step } from '#core/life/step'
+import { isThat, type StepKind } from '#core/life/kinds/all-kinds'
 import type { RowOf } from '../../db/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import type { Answer, WriteContext } from '../context'
-import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
+import { keepStayed, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { judgeHeated } from '../smoke/judge-heated'
 import { keepState } from './keep-state'
 import { contradicted } from './lay-steps'
 import { standingSteps, type Standing } from './standing-steps'
 
-const PUTS_ON: ReadonlySet<StepKind> = new Set<StepKind>(['add', 'flavour'])
 
 type Lot = RowOf<typeof lotsTable>
 
@@ -46,11 +46,11 @@ export async function settleChange(ctx: WriteContext, lots: readonly Lot[], kind
   if (kinds.some(changesStand)) await judgePlaces(ctx, lots)
   for (const lot of lots) {
     // What went on, or is still to, is judged as at the rub, with all that follows from it.
-    if (kinds.some(kind => PUTS_ON.has(kind) || (kind === 'out' && lot.firstShare !== null))) {
+    if (kinds.some(kind => isThat(kind, 'putsOn') || (kind === 'out' && lot.firstShare !== null))) {
       await rejudge(ctx, lot.id)
       continue
     }
-    if (!kinds.some(kind => MOVES_STAYED.has(kind))) continue
+    if (!kinds.some(kind => isThat(kind, 'movesRetained'))) continue
     await keepStayed(ctx, lot.id)
     await judgeHeated(ctx, lot.id)
   }

@@ -1,7 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { sumOf } from '#core/lists/sum-of'
 import { MS_PER_HOUR } from '#core/units/quantities'
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { MemoryShop } from '../../../tests/support/memory/shop'
 import { correct } from '../corrections/correct'
 import { lotView } from '../lots/lot-view'

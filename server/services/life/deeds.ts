@@ -1,4 +1,5 @@
-import type { PressInput, StepInput } from '#shared/contracts/steps'
+import type { PressInput } from '#shared/contracts/steps/press'
+import type { StepInput } from '#shared/contracts/steps/all-told'
 
 /** A step of a press as it is laid down, which of the press it is, and the pieces it was done to. */
 export interface Deed {

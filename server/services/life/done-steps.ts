@@ -1,14 +1,10 @@
-import type { FiguresOfStep, StepKind } from '#core/life/step'
+import { isThat, kindsThat, type FiguresOfStep, type StepKind } from '#core/life/kinds/all-kinds'
 import { HEAT_FROM_C } from '#core/rules/house'
 import type { DoneStep } from '#core/plan/progress'
 import type { Milliseconds } from '#core/units/quantities'
 
-/** What a plan asks of beside turns. */
-const ASKED: ReadonlySet<StepKind> = new Set<StepKind>([
-  'drain', 'look', 'add', 'out', 'soak', 'fry_test', 'dry', 'rest', 'hang', 'humidity', 'weigh', 'cut', 'flavour', 'heat', 'slice',
-])
-/** Kinds of step that the rooms are told of. */
-export const SHOWN_KINDS: StepKind[] = ['turn', ...ASKED]
+/** Kinds of step that the rooms are told of: what a plan asks for, and turns. */
+export const SHOWN_KINDS: StepKind[] = ['turn', ...kindsThat('asked')]
 
 interface StepRow {
   kind: StepKind
@@ -21,7 +17,7 @@ interface StepRow {
 /** Steps of a lot as its plan asks of them, in order of happening. `count`: of the lot's pieces. */
 export const doneSteps = (rows: readonly StepRow[], count: number): DoneStep[] =>
   rows
-    .filter(row => ASKED.has(row.kind))
+    .filter(row => isThat(row.kind, 'asked'))
     .map(({ kind, fromAtMs: fromMs, toAtMs: toMs, pieces, figures }) => ({
       kind,
       fromMs,

@@ -1,7 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { MS_PER_DAY, MS_PER_HOUR } from '#core/units/quantities'
 import { placeInput, placeReadingInput } from '#shared/contracts/places'
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { MemoryShop } from '../../../tests/support/memory/shop'
 import { lotView } from '../lots/lot-view'
 import { readPlace } from '../places/read-place'

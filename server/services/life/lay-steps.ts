@@ -1,4 +1,5 @@
-import { byHappening, type FiguresOfStep, type Step, type StepKind } from '#core/life/step'
+import { byHappening, type Step } from '#core/life/step'
+import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Contradiction, LotLife } from '#core/life/fold'
 import { foldStanding, newContradiction, type Standings } from '#core/life/fold-standing'
 import { piecesFor } from '#core/life/pieces-for'

@@ -1,4 +1,4 @@
-import type { FiguresOfStep, StepKind } from '#core/life/step'
+import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Grams, Milliseconds } from '#core/units/quantities'
 import type { LotLife, PieceLife } from '#core/life/fold'
 import type { LotSummary } from '#shared/contracts/lots'

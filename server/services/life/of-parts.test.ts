@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { pieceLosses } from '#core/drying/loss'
 import { pieceTree } from '#core/life/parts'
-import type { StepKind } from '#core/life/step'
+import type { StepKind } from '#core/life/kinds/all-kinds'
 import { doneSteps } from './done-steps'
 import { ofParts } from './of-parts'
 

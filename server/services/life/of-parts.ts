@@ -1,5 +1,5 @@
 import type { PieceTree } from '#core/life/parts'
-import type { FiguresOfStep, StepKind } from '#core/life/step'
+import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Fraction, Grams } from '#core/units/quantities'
 
 interface Told {

@@ -1,14 +1,13 @@
 import { isWet, type CureMethod } from '#core/cure/cure-method'
 import { DRAINED_ASKED_SHARE, HEAVIER_SHARE, SAME_TURN_MS } from '#core/rules/house'
-import type { FiguresOfStep, Step } from '#core/life/step'
+import { isThat, type FiguresOfStep } from '#core/life/kinds/all-kinds'
+import type { Step } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import { MS_PER_MINUTE, type Grams, type Milliseconds } from '#core/units/quantities'
-import type { StepInput } from '#shared/contracts/steps'
+import type { StepInput } from '#shared/contracts/steps/all-told'
 import { refuse, type Refusal, type WriteContext } from '../context'
 import type { NewStep } from './lay-steps'
 
-/** What is seen or tasted is another thing where another answer is given. */
-const OBSERVED: ReadonlySet<Step['kind']> = new Set<Step['kind']>(['look', 'fry_test'])
 const sameFigures = (a: unknown, b: unknown): boolean => {
   const told = (figures: unknown) =>
     JSON.stringify(Object.entries(figures as object).filter(([, value]) => value !== null && value !== undefined).toSorted())
@@ -41,7 +40,7 @@ export async function toldAlready(
   const same = standing.findLast(
     step =>
       step.kind === wanted.kind
-      && (!OBSERVED.has(step.kind) || sameFigures(step.figures, wanted.figures))
+      && (!isThat(step.kind, 'observed') || sameFigures(step.figures, wanted.figures))
       && isSameWay(step.kind, step.figures, wanted.figures)
       && Math.abs(step.fromMs - wanted.atMs) < SAME_TURN_MS
       && step.pieces.some(id => pieces.has(id)),

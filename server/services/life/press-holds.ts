@@ -1,5 +1,5 @@
 import type { LotLife } from '#core/life/fold'
-import type { PressInput } from '#shared/contracts/steps'
+import type { PressInput } from '#shared/contracts/steps/press'
 import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 

@@ -9,10 +9,11 @@ import { piecesFor, piecesThen } from '#core/life/pieces-for'
 import { groupBy } from '#core/lists/group-by'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
-import type { StepKind } from '#core/life/step'
+import { isThat, type StepKind } from '#core/life/kinds/all-kinds'
 import type { Fraction, Grams, Milliseconds } from '#core/units/quantities'
 import type { ComputedOf } from '#shared/contracts/records'
-import type { PressInput } from '#shared/contracts/steps'
+import { laidOf } from '#shared/contracts/steps/all-told'
+import type { PressInput } from '#shared/contracts/steps/press'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { reasonsOf } from '../book/reasons-of'
 import { recordEvent } from '../book/record-event'
@@ -20,7 +21,7 @@ import { refuse, type Answer, type Refusal, type WriteContext } from '../context
 import { lockRows } from '../lock-rows'
 import { scaleOf } from '../instruments/read-with'
 import { brief } from '../lots/lot-summaries'
-import { keepStayed, MOVES_STAYED, rejudge } from '../lots/rejudge'
+import { keepStayed, rejudge } from '../lots/rejudge'
 import { judgePlaces } from '../places/judge-places'
 import { againstPlan, type Against, despiteOf, keptAgainst } from '../plans/against-plan'
 import { judgeHeated } from '../smoke/judge-heated'
@@ -31,7 +32,7 @@ import { hangAll, holdForHang, holdForLook } from './press-holds'
 import { laySteps, type Laid, type NewStep } from './lay-steps'
 import { lotNow } from './lot-now'
 import { refuseDrained, refuseFry, refuseHeavier, refuseOrder, refuseWeighed, toldAlready } from './press-checks'
-import { newStep, spanOf } from './press-figures'
+import { spanOf } from './span-of'
 import { beginPuts, codesOf, findPuts, hasPuts, layPuts, namesOf } from './put-on'
 import { greensOf } from './of-parts'
 import { refuseHang } from './refuse-hang'
@@ -44,7 +45,7 @@ const LOT_PRESSED = [
   'contradictions',
 ] as const
 /** Pieces may be held after it. */
-const mayHold = (kind: StepKind): boolean => kind === 'look' || kind === 'flavour' || MOVES_STAYED.has(kind) || changesStand(kind)
+const mayHold = (kind: StepKind): boolean => isThat(kind, 'mayHold') || isThat(kind, 'movesRetained') || changesStand(kind)
 
 /** Lots named in a press, locked, always in the same order: two presses wait for each other. */
 async function lotsOf(ctx: WriteContext, { lots: named }: PressInput) {
@@ -150,7 +151,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
   if (!found.ok) return found
   const lotId = found.value.map(lot => lot.id)
   // Only these ask what went on.
-  const moves = input.steps.some(step => MOVES_STAYED.has(step.kind))
+  const moves = input.steps.some(step => isThat(step.kind, 'movesRetained'))
   const scales = await scalesOf(ctx, input)
   if (!scales.ok) return scales
   const puts = hasPuts(input) ? await findPuts(ctx, input, scales.value, localDay(when.value, found.value[0]!.zone)) : null
@@ -191,7 +192,7 @@ export async function recordPress(ctx: WriteContext, input: PressInput): Promise
       const cut = step.kind === 'cut' ? await cutUp(ctx, lot, pieces[0]!, mine, step) : null
       if (cut && !cut.ok) return cut
       if (cut) into = cut.value.labels
-      const laid = newStep(step, {
+      const laid = laidOf(step, {
         cut: cut?.value.figures,
         syrup: mix.some(part => part.role === 'sugar'),
         readabilityG: scales.value[n]?.readability ?? (putting?.lot.mixReadabilityG ?? lot.meatReadabilityG),

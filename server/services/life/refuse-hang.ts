@@ -2,12 +2,13 @@ import { isWet } from '#core/cure/cure-method'
 import { dryEnough } from '#core/drying/dry-enough'
 import { pieceLosses, type Weighed } from '#core/drying/loss'
 import { pieceLabel } from '#core/life/parts'
+import { hookName } from '#core/places/hook-name'
 import { isBench, usesOf } from '#core/places/place-kind'
 import { sumOf } from '#core/lists/sum-of'
 import { HANG_CHECKS, HANG_WARM_C, MOST_WATER } from '#core/rules/house'
-import type { FiguresOfStep } from '#core/life/step'
+import type { FiguresOfStep } from '#core/life/kinds/all-kinds'
 import type { Celsius, Fraction } from '#core/units/quantities'
-import type { StepInput } from '#shared/contracts/steps'
+import type { StepInput } from '#shared/contracts/steps/all-told'
 import type { RowOf } from '../../db/table-spec'
 import type { places as placesTable } from '../../db/tables/places'
 import { present } from '../../db/where'
@@ -23,8 +24,6 @@ interface Hung {
 }
 
 type Place = RowOf<typeof placesTable>
-
-export const hookName = (hook: number): string => `hook ${hook}`
 
 /** A hook holds one piece. */
 async function refuseHooks({ tables }: WriteContext, { placeId, hooks }: HangInput, ids: readonly number[]): Promise<Refusal | null> {

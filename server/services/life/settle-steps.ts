@@ -1,5 +1,5 @@
 import { foldStanding } from '#core/life/fold-standing'
-import type { FiguresOfStep, StepKind } from '#core/life/step'
+import { isThat, type FiguresOfStep } from '#core/life/kinds/all-kinds'
 import type { SettledStep } from '#shared/contracts/records'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { recordEvent } from '../book/record-event'
@@ -7,9 +7,6 @@ import type { WriteContext } from '../context'
 import { lockRows } from '../lock-rows'
 import { keepState } from './keep-state'
 import { standingSteps } from './standing-steps'
-
-/** Behind these stand rows of their own: a smoke, packs, a whole lot. A person voids their record, and sees what goes. */
-const STANDS_WITH_OTHERS: ReadonlySet<StepKind> = new Set<StepKind>(['rub', 'heat', 'slice'])
 
 /** Pieces and offcuts that a cut made, where it counts for nothing. */
 async function voidParts({ tables }: WriteContext, stepIds: readonly number[]): Promise<void> {
@@ -36,8 +33,8 @@ export async function settleSteps(
   const { leftOut } = foldStanding(before)
   const records = new Map((await tables.steps.pick(['eventId'], { lotId })).map(step => [step.id, step.eventId]))
   const told = leftOut.map(({ id, kind, fromMs }): SettledStep => ({ id, kind, fromMs, eventId: records.get(id) ?? null }))
-  const settled = told.filter(step => !STANDS_WITH_OTHERS.has(step.kind))
-  const left = told.filter(step => STANDS_WITH_OTHERS.has(step.kind))
+  const settled = told.filter(step => !isThat(step.kind, 'withOthers'))
+  const left = told.filter(step => isThat(step.kind, 'withOthers'))
   const ids = settled.map(step => step.id)
   await tables.steps.setVoid(ids)
   await voidParts(ctx, ids)

@@ -1,4 +1,5 @@
-import type { FiguresOfStep, Step } from '#core/life/step'
+import type { FiguresOfStep } from '#core/life/kinds/all-kinds'
+import type { Step } from '#core/life/step'
 import type { Refusal, WriteContext } from '../context'
 import { stepsOfRecord } from './steps-of-record'
 import { lockLots, refuseChange, settleChange } from './change-steps'

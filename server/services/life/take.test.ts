@@ -1,6 +1,6 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { MS_PER_HOUR } from '#core/units/quantities'
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { MemoryShop } from '../../../tests/support/memory/shop'
 import { dispose, holdLot } from '../holds/holds'
 import { lotView } from '../lots/lot-view'

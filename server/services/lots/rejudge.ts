@@ -1,6 +1,6 @@
 import { forbidsRubbing, holdsLot } from '#core/rules/judge-nitrite'
 import { judgeSalt, type SaltVerdict } from '#core/rules/salt-weighed'
-import type { Step, StepKind } from '#core/life/step'
+import type { Step } from '#core/life/step'
 import { sumOf } from '#core/lists/sum-of'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Judgement, StayedJudged } from '#shared/contracts/judgement'
@@ -51,9 +51,6 @@ async function markFollowing(ctx: WriteContext, lotId: number, follows: readonly
   if (back.length) await ctx.tables.holds.update(back, { changedEventId: null })
   if (gone.length) ctx.changedHolds = [...(ctx.changedHolds ?? []), ...gone]
 }
-
-/** Kinds of step by which less of the cure may have stayed, or more is shown to have; what begins ends a soak. */
-export const MOVES_STAYED: ReadonlySet<StepKind> = new Set<StepKind>(['drain', 'add', 'weigh', 'soak', 'dry', 'rest'])
 
 /**
  * Works out the least that stayed after something was told of the lot's liquid, or its meat was weighed, and keeps it

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { MS_PER_DAY, MS_PER_HOUR } from '#core/units/quantities'
 import { weighingQuery } from '#shared/contracts/weighing'
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { weighingWords } from '#shared/messages/weighing'
 import { MemoryShop } from '../../../tests/support/memory/shop'
 import { recordPress } from '../life/record-press'

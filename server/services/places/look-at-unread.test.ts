@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '#core/units/quantities'
 import { placeInput, placeReadingInput } from '#shared/contracts/places'
-import { pressInput } from '#shared/contracts/steps'
+import { pressInput } from '#shared/contracts/steps/press'
 import { MemoryShop } from '../../../tests/support/memory/shop'
 import { dispose } from '../holds/holds'
 import { recordPress } from '../life/record-press'

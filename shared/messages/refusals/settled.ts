@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { Notation } from '#core/units/format'
 import type { Mend } from '#core/life/meaning'
-import type { StepKind } from '#core/life/step'
+import type { StepKind } from '#core/life/kinds/all-kinds'
 import { said } from '../../faults/params'
 import { contradictionWords, type Contradicting } from '../contradictions'
 import { MEND_WORDS, STEP_DONE } from '../steps'

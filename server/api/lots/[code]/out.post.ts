@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { outInput } from '#shared/contracts/steps'
+import { outInput } from '#shared/contracts/steps/press'
 import { writeRoute } from '../../../http/write-route'
 import { endCure } from '../../../services/cold-room/cure-steps'
 

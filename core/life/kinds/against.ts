@@ -1,0 +1,6 @@
+import type { PlanAskKind } from '../against'
+
+/** What of its plan a step went against, when somebody said why. */
+export interface Against {
+  against?: readonly PlanAskKind[]
+}

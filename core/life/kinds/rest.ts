@@ -1,0 +1,15 @@
+import { OUT_OF_CURE } from '../stage'
+import { stepKind } from './kind'
+
+/** How meat rests: `part_frozen` to be sliced. */
+export const REST_WAYS = ['open', 'wrapped', 'sealed', 'part_frozen'] as const
+export type RestWay = (typeof REST_WAYS)[number]
+
+/** At rest, before a heat or after. */
+export const rest = stepKind({
+  figures: {} as { how: RestWay },
+  stages: OUT_OF_CURE,
+  becomes: 'rest',
+  lasts: true,
+  traits: ['pressed', 'asked', 'movesRetained'],
+})

@@ -1,0 +1,11 @@
+import { RAW_OR_SMOKED } from '../stage'
+import type { Against } from './against'
+import { stepKind } from './kind'
+
+/** On the slicing table. */
+export const slice = stepKind({
+  /** `all`: that was all of these pieces. */
+  figures: {} as { all?: boolean } & Against,
+  stages: RAW_OR_SMOKED,
+  traits: ['asked', 'withOthers'],
+})

@@ -1,0 +1,16 @@
+import type { Grams } from '../../units/quantities'
+import { STAGES } from '../stage'
+import { stepKind } from './kind'
+
+/** Weighed: the mix that was left over, or the meat. */
+export const weigh = stepKind({
+  /**
+   * The mix that was shaken off an excess cure, or the meat out of its brine; or the meat as it lies, which bounds what
+   * ran off unseen unless salt lies on it still. `offG`: how far the scale may be off.
+   */
+  figures: {} as
+    | { what: 'weighed_back' | 'after_brine'; netG: Grams }
+    | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean },
+  stages: STAGES,
+  traits: ['asked', 'movesRetained'],
+})

@@ -1,0 +1,9 @@
+import { z } from 'zod'
+import { MOST_CHANGES } from './entries'
+import { toldKind } from './told-kind'
+
+/** Taken out of the cure. */
+export const out = toldKind(
+  z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(MOST_CHANGES).nullable() }),
+  ({ rinses }) => ({ figures: { rinses } }),
+)
