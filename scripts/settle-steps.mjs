@@ -13,7 +13,7 @@ const words = (done, steps) => steps.map(one => `${done[one.kind]}${one.eventId 
 await main(() =>
   withDatabase(process.argv.slice(2), async ({ url, adminUrl }) => {
     const [{ settleShop }, { STEP_DONE }] = await Promise.all([
-      importSource('server/services/life/settle-shop.ts'),
+      importSource('server/services/press/settle-shop.ts'),
       importSource('shared/messages/steps.ts'),
     ])
     const { lots } = await step('the lots', async () => {

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { pressInput } from '#shared/contracts/steps/press'
+import type { pressInput } from '#shared/steps/press'
 
 /** A press as a page tells it. */
 export type Press = z.input<typeof pressInput>

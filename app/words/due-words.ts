@@ -1,4 +1,4 @@
-import type { Stage } from '#core/life/stage'
+import type { Stage } from '#core/life/kinds/stage'
 import type { DryWay } from '#core/life/kinds/dry'
 import type { RestWay } from '#core/life/kinds/rest'
 import type { Due, DueWhy } from '#core/plan/due-thing'

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Notation } from '../../core/units/format'
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../../core/units/quantities'
 import type { ComputedOf } from '../../shared/contracts/records'
-import type { StepInput } from '../../shared/contracts/steps/all-told'
+import type { StepInput } from '../../shared/steps/all-told'
 import { pressWords } from './step-words'
 
 const AS = { mass: 'metric', temperature: 'C', decimal: '.', dates: 'dmy' } as Notation

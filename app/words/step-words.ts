@@ -11,7 +11,7 @@ import { DRY_WORDS, FLAVOURED, ON_FACE, REST_WORDS, TAKE_WORDS } from '#shared/m
 import { STATUS_WORDS } from '#shared/messages/verdict'
 import { leastWords } from '#shared/messages/stayed'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
-import type { StepInput } from '#shared/contracts/steps/all-told'
+import type { StepInput } from '#shared/steps/all-told'
 import { piecesWords } from '#shared/messages/pieces'
 
 const TURN: Record<TurnWay, string> = { turned: 'Turned', massaged: 'Massaged', stirred: 'Stirred' }

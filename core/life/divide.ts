@@ -1,6 +1,6 @@
 import type { Grams, Milliseconds } from '../units/quantities'
 import type { GoneWhy } from './gone'
-import type { Stage } from './stage'
+import type { Stage } from './kinds/stage'
 import type { Step, StepOf } from './step'
 
 interface Divisible {

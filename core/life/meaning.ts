@@ -1,6 +1,6 @@
 import type { GoneWhy } from './gone'
 import { isThat, KINDS, type StepKind } from './kinds/all-kinds'
-import type { Stage } from './stage'
+import type { Stage } from './kinds/stage'
 
 /** Why a step cannot stand where it is told. */
 export type ContradictionCode

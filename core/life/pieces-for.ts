@@ -1,7 +1,7 @@
 import type { Milliseconds } from '../units/quantities'
 import type { LotLife, PieceLife, Stay } from './fold'
 import { KINDS } from './kinds/all-kinds'
-import type { Stage } from './stage'
+import type { Stage } from './kinds/stage'
 import type { StepKind } from './kinds/all-kinds'
 
 /** Where a piece was, and in which stage, at an instant; null before its rub. */

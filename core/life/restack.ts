@@ -1,4 +1,4 @@
-import type { Stage } from './stage'
+import type { Stage } from './kinds/stage'
 import { nextOrder, stacksOf, type Stacked } from '../turning/stack'
 import type { Step } from './step'
 

@@ -1,4 +1,4 @@
-import type { Stage } from '../life/stage'
+import type { Stage } from '../life/kinds/stage'
 import { isBench, isColdPlace, takesMeat, type PlaceKind, type PlaceUse } from './place-kind'
 
 /** A piece as a place asks for it. */

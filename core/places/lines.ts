@@ -1,5 +1,5 @@
 import type { Stay } from '../life/fold'
-import type { Stage } from '../life/stage'
+import type { Stage } from '../life/kinds/stage'
 import type { Celsius, Milliseconds } from '../units/quantities'
 
 export interface PlaceReading {

@@ -1,4 +1,4 @@
-import type { PlanAskKind } from '../life/against'
+import type { PlanAskKind } from '../life/kinds/plan-ask'
 import { KINDS } from '../life/kinds/all-kinds'
 import type { FryVerdict } from '../life/kinds/fry-test'
 import type { StepKind } from '../life/kinds/all-kinds'

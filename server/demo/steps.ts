@@ -1,6 +1,6 @@
 import type { z } from 'zod'
-import { pressInput } from '#shared/contracts/steps/press'
-import { recordPress } from '../services/life/record-press'
+import { pressInput } from '#shared/steps/press'
+import { recordPress } from '../services/press/record-press'
 import type { ROUGH_ML } from '#core/rules/house'
 import type { Scene } from './scene'
 

@@ -1,7 +1,7 @@
 import type { Celsius } from '#core/units/quantities'
 import { placeReadingInput } from '#shared/contracts/places'
 import { correctionInput } from '#shared/contracts/corrections'
-import { turnLot } from '../services/cold-room/cure-steps'
+import { turnLot } from '../services/press/cure-steps'
 import { readPlace } from '../services/places/read-place'
 import type { DemoPlaces } from './places'
 import { correct } from '../services/corrections/correct'

@@ -1,5 +1,5 @@
 import { openStore, type Store } from '../db/database'
-import { theShop } from '../services/office/office'
+import { theShop } from '../services/shop/shop-facts'
 import { readSettings, type Settings } from './settings'
 
 interface AppState {

@@ -2,7 +2,7 @@ import { happenedMs } from '#core/life/happened'
 import { LATE_REASON_MS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
 import type { Happened } from '#shared/contracts/records'
-import type { ToldWhen } from '#shared/contracts/when'
+import type { ToldWhen } from '#shared/entry/when'
 import { refuse, type Answer, type WriteContext } from './context'
 
 /** When a thing happened, as it is told. What lies ahead is refused; told more than a day late, it says why. */

@@ -1,6 +1,6 @@
 import type { Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
-import { anyJson, code, text } from './fields'
+import { anyJson, code, text } from '../entry/fields'
 import { named } from '../faults/issues'
 
 const LONGEST_DRAFT = 60_000

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { CHECK_ASKED, type CheckAsked, type CheckState } from '#core/places/check-state'
 import type { Milliseconds } from '#core/units/quantities'
-import { name, note } from './fields'
+import { name, note } from '../entry/fields'
 import { named } from '../faults/issues'
 
 const MOST_ITEMS = 20

@@ -1,6 +1,6 @@
 import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
-import { temperature } from './fields'
+import { temperature } from '../entry/fields'
 import type { HoldReason } from './holds'
 import type { InstrumentKind, InstrumentMark } from './instruments'
 import type { LotSummary, ShopView } from './lots'

@@ -12,7 +12,7 @@ import {
   temperature,
   text,
   weight,
-} from './fields'
+} from '../entry/fields'
 
 const id = () => z.number().int().positive()
 const why = { reason: reason() }

@@ -1,7 +1,7 @@
 import type { Celsius, Milliseconds } from '#core/units/quantities'
 import { z } from 'zod'
 import type { HoldState } from '#core/lots/stops-lot'
-import { reason } from './fields'
+import { reason } from '../entry/fields'
 
 export const HOLD_REASONS = [
   'below_floor',

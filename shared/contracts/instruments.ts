@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { InstrumentState } from '#core/instruments/instrument-state'
 import { type Celsius, fahrenheitToCelsius, type Milliseconds } from '#core/units/quantities'
-import { decimal, humidity, INGREDIENT_RANGE, name, note, temperature, weight } from './fields'
+import { decimal, humidity, INGREDIENT_RANGE, name, note, temperature, weight } from '../entry/fields'
 
 export const INSTRUMENT_KINDS = ['scale', 'thermometer', 'hygrometer'] as const
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number]
@@ -43,9 +43,6 @@ export const checkInput = z.discriminatedUnion('method', [
 export type CheckInput = z.output<typeof checkInput>
 
 export const fridgeInput = z.strictObject({ name: name(), thermometerId: z.number().int().positive().nullable() })
-/** Which instrument took a reading; null when nobody said. */
-export const instrumentId = () => z.number().int().positive().nullable().default(null)
-
 export interface CheckView {
   id: number
   method: CheckMethod

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { isZone } from '#core/calendar/local-day'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { Notation } from '#core/units/format'
-import { name, text } from './fields'
+import { name, text } from '../entry/fields'
 import { named } from '../faults/issues'
 import { LEAST_PASSWORD } from '../faults/sizes'
 

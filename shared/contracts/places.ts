@@ -2,9 +2,9 @@ import { type Celsius, type Milliseconds, MS_PER_DAY } from '#core/units/quantit
 import { z } from 'zod'
 import { PLACE_KINDS, PLACE_USES, type PlaceKind, type PlaceUse } from '#core/places/place-kind'
 import { MOST_HOOKS, MOST_SHELVES } from '#core/rules/house'
-import { humidity, name, temperature } from './fields'
+import { humidity, name, temperature } from '../entry/fields'
 import type { InstrumentMark } from './instruments'
-import { toldWhen } from './when'
+import { toldWhen } from '../entry/when'
 
 const named = () => z.int().positive().nullable().default(null)
 

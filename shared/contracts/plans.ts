@@ -9,7 +9,7 @@ import { CUT_WAYS, END_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
 import { planFault, type PlanFault } from '#core/plan/plan-fault'
 import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
-import { reason } from './fields'
+import { reason } from '../entry/fields'
 import { named } from '../faults/issues'
 
 /** A plan that is longer than these is a mistake. House. */

@@ -1,6 +1,6 @@
 import type { Ppm } from '#core/units/quantities'
 import type { JudgementBrief, LotPiece, LotSummary } from './lots'
-import type { ToldKind } from './steps/all-told'
+import type { ToldKind } from '../steps/all-told'
 
 /** A lot as a press left it: what the rooms show of its life. */
 export type LotNow = Pick<

@@ -13,7 +13,7 @@ import type { Plan } from '#core/plan/plan'
 import type { LotNotShownWhy } from '#core/retained/lot-stayed'
 import type { StepKind } from '#core/life/kinds/all-kinds'
 import type { ReturnDecision } from './returns'
-import type { StepInput, ToldKind } from './steps/all-told'
+import type { StepInput, ToldKind } from '../steps/all-told'
 import type { MeatState } from './store'
 
 /** What was typed, beside what it means. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Milliseconds } from '#core/units/quantities'
-import { reason } from './fields'
-import { toldWhen } from './when'
+import { reason } from '../entry/fields'
+import { toldWhen } from '../entry/when'
 
 /** A pack came back: why, and where it lies now. */
 export const packReturnInput = z.strictObject({

@@ -18,13 +18,13 @@ import {
   text,
   THICKNESS_RANGE_MM,
   weight,
-} from './fields'
-import { instrumentId } from './instruments'
+} from '../entry/fields'
+import { instrumentId } from '../entry/instrument-id'
 import { withDays } from '#core/plan/plan'
 import { planFault } from '#core/plan/plan-fault'
 import { planContract } from './plans'
 import { named, type EntryCode } from '../faults/issues'
-import { toldWhen } from './when'
+import { toldWhen } from '../entry/when'
 
 export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
 

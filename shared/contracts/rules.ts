@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
-import { decimal, isoDate, name, note, reason, text } from './fields'
+import { decimal, isoDate, name, note, reason, text } from '../entry/fields'
 import { named, type EntryCode } from '../faults/issues'
 import { MOST_ROWS } from '../faults/sizes'
 

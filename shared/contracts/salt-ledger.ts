@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { SaltAnomaly } from '#core/ledger/salt-ledger'
 import type { Grams, Milliseconds } from '#core/units/quantities'
-import { code } from './fields'
+import { code } from '../entry/fields'
 import type { InstrumentMark } from './instruments'
 import type { StockMoveKind } from './store'
 

@@ -3,12 +3,12 @@ import type { Cut } from '#core/rules/cuts'
 import type { Grams } from '#core/units/quantities'
 import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { MOST_PIECES } from '#core/rules/house'
-import { despite } from './despite'
-import { instrumentId } from './instruments'
-import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from './fields'
+import { despite } from '../entry/despite'
+import { instrumentId } from '../entry/instrument-id'
+import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from '../entry/fields'
 import { named } from '../faults/issues'
 import { MOST_PACKS } from '../faults/sizes'
-import { toldWhen } from './when'
+import { toldWhen } from '../entry/when'
 
 export const slicingInput = z
   .strictObject({

@@ -7,9 +7,10 @@ import type { ColdSmoke } from '#core/smoke/cold-smoke'
 import type { ComeUp } from '#core/smoke/come-up'
 import type { RunFigures } from '#core/smoke/run-figures'
 import type { SmokeOutcome } from '#core/smoke/outcome'
-import { despite } from './despite'
-import { instantMs, name, temperature } from './fields'
-import { instrumentId, type InstrumentMark } from './instruments'
+import { despite } from '../entry/despite'
+import { instantMs, name, temperature } from '../entry/fields'
+import { instrumentId } from '../entry/instrument-id'
+import type { InstrumentMark } from './instruments'
 import { named } from '../faults/issues'
 
 export const PHASES = ['smoke', 'cool'] as const

@@ -24,9 +24,10 @@ import {
   temperature,
   weight,
   withinWhole,
-} from './fields'
+} from '../entry/fields'
 import type { FileView } from './files'
-import { instrumentId, type InstrumentMark } from './instruments'
+import { instrumentId } from '../entry/instrument-id'
+import type { InstrumentMark } from './instruments'
 import type { HoldView } from './holds'
 import { named, type EntryCode } from '../faults/issues'
 import { MOST_LINES } from '../faults/sizes'

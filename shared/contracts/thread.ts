@@ -1,7 +1,7 @@
 import type { Grams } from '#core/units/quantities'
 import { z } from 'zod'
 import type { NodeKind } from '#core/trace/thread'
-import { code } from './fields'
+import { code } from '../entry/fields'
 
 /**
  * One thing a thread goes through. Packs of one lot with one customer are one node: `packs` of them, from `firstCode`

@@ -1,4 +1,4 @@
 import { z } from 'zod'
-import { reason } from './fields'
+import { reason } from '../entry/fields'
 
 export const voidInput = z.strictObject({ reason: reason() })

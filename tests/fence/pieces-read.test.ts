@@ -8,14 +8,14 @@ const BY_ID = /[{,] id[:, ]|meatPieceId: (ids|pieceId)/
 const SAYS = /RUBBED|parentId|goneWhy|PIECE_STATE|PIECE_SHOWN/
 /** Reads that want all rows, and why nothing of them is added up. */
 const ALL_ROWS: Record<string, string> = {
-  'server/services/lots/lot-facts.ts': 'told apart by atoms.ts',
+  'server/services/judging/lot-facts.ts': 'told apart by atoms.ts',
   'server/services/voids/take-back.ts': 'all are voided with their lot',
   'server/services/ledger/lots-through.ts': 'only says which lots',
   'server/services/places/set-up-place.ts': 'only says whether something lies there',
   'server/services/places/look-at-unread.ts': 'only says where something lies',
-  'server/services/life/settle-steps.ts': 'only says which deliveries',
-  'server/services/smoke/judge-heated.ts': 'only says which runs',
-  'server/services/store/meat-views.ts': 'by the meat piece, which no part has',
+  'server/services/steps/settle-steps.ts': 'only says which deliveries',
+  'server/services/judging/judge-heated.ts': 'only says which runs',
+  'server/services/views/meat-views.ts': 'by the meat piece, which no part has',
   'server/services/store/cut-meat.ts': 'by the meat piece, which no part has',
 }
 

@@ -4,7 +4,7 @@ import { migrate } from '../../server/db/migrate'
 import { openStore } from '../../server/db/database'
 import { loadDemo } from '../../server/demo/load-demo'
 import { DEMO_SHOP } from '../../server/demo/people'
-import { lotSummaries } from '../../server/services/lots/lot-summaries'
+import { lotSummaries } from '../../server/services/views/lot-summaries'
 import { freshDatabase } from '../support/database'
 
 const at = (date: string, time: string) => instantOf(date, time, DEMO_SHOP.zone)

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { isTied } from '#core/agents/tie-line'
 import { isWet } from '#core/cure/cure-method'
-import { INGREDIENT_RANGE } from '#shared/contracts/fields'
+import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import { BRINE_RANGE } from '#shared/contracts/rub'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'

@@ -1,7 +1,7 @@
 import { computed, type Ref } from 'vue'
 import { isWet } from '#core/cure/cure-method'
 import { judgeSalt } from '#core/rules/salt-weighed'
-import { INGREDIENT_RANGE } from '#shared/contracts/fields'
+import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import { BRINE_RANGE } from '#shared/contracts/rub'
 import { judgeLot } from '#shared/judging/judge-lot'
 import { lotQuestion, saltQuestion, toComeAfter, type Applied } from '#shared/judging/lot-question'

@@ -1,5 +1,5 @@
 import type { Layout } from '#core/places/layout'
-import type { Stage } from '#core/life/stage'
+import type { Stage } from '#core/life/kinds/stage'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import type { Lying } from './lying'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { localDay } from '#core/calendar/local-day'
-import type { Stage } from '#core/life/stage'
+import type { Stage } from '#core/life/kinds/stage'
 import { comingOf } from '#core/plan/coming'
 import { dueLot } from '#core/today/lot-tasks'
 import { MS_PER_DAY, type Milliseconds } from '#core/units/quantities'

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { mdiTagOutline } from '@mdi/js'
 import type { LotPiece } from '#shared/contracts/lots'
-import { LONGEST_TAG, tagInput } from '#shared/contracts/tags'
+import { LONGEST_TAG, tagInput } from '#shared/entry/tags'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'

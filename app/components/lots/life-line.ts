@@ -1,5 +1,5 @@
 import { groupBy } from '#core/lists/group-by'
-import type { Stage } from '#core/life/stage'
+import type { Stage } from '#core/life/kinds/stage'
 import type { Milliseconds } from '#core/units/quantities'
 import type { PieceLine } from '#shared/contracts/lots'
 

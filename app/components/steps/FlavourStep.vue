@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
 import { FLAVOUR_WAYS, type FlavourWay } from '#core/life/kinds/flavour'
-import { MOST_LASTED_MINUTES } from '#shared/contracts/steps/entries'
+import { MOST_LASTED_MINUTES } from '#shared/steps/entries'
 import { FLAVOUR_WORDS } from '#shared/messages/plans'
 import { FLAVOURED } from '#shared/messages/steps'
 import NumberField from '~/components/common/NumberField.vue'

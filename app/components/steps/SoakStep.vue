@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { LITRES } from '#shared/contracts/steps/soak'
-import { MOST_LASTED_MINUTES } from '#shared/contracts/steps/entries'
+import { LITRES } from '#shared/steps/soak'
+import { MOST_LASTED_MINUTES } from '#shared/steps/entries'
 import NumberField from '~/components/common/NumberField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'

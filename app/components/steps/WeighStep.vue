@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { MEAT_RANGE } from '#shared/contracts/steps/entries'
+import { MEAT_RANGE } from '#shared/steps/entries'
 import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import type { LotNow, PressAnswer } from '#shared/contracts/press-answer'
-import { pressInput } from '#shared/contracts/steps/press'
+import { pressInput } from '#shared/steps/press'
 import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'

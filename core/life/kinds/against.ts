@@ -1,4 +1,4 @@
-import type { PlanAskKind } from '../against'
+import type { PlanAskKind } from './plan-ask'
 
 /** What of its plan a step went against, when somebody said why. */
 export interface Against {

@@ -1,5 +1,5 @@
 import type { Grams } from '../../units/quantities'
-import { OUT_OF_CURE } from '../stage'
+import { OUT_OF_CURE } from './stage'
 import { stepKind } from './kind'
 
 /** What comes off when a piece is cut up after the rub. */

@@ -1,5 +1,5 @@
 import type { Grams } from '../../units/quantities'
-import { RAW_OR_SMOKED } from '../stage'
+import { RAW_OR_SMOKED } from './stage'
 import { stepKind } from './kind'
 
 /** What left the meat: grams at its least and at its most. */

@@ -1,5 +1,5 @@
 import type { Grams } from '../../units/quantities'
-import { RAW_OR_SMOKED } from '../stage'
+import { RAW_OR_SMOKED } from './stage'
 import { stepKind } from './kind'
 
 /** How flavour goes on after the cure: in a bag for hours, dry on the pellicle, or as a glaze, also during a heat. */

@@ -1,4 +1,4 @@
-import { OUT_OF_CURE } from '../stage'
+import { OUT_OF_CURE } from './stage'
 import { stepKind } from './kind'
 
 /** What a fried slice tasted of, 1 far too little to 5 far too much, and what follows: it is done, or soaked again. */

@@ -1,4 +1,4 @@
-import { OUT_OF_CURE } from '../stage'
+import { OUT_OF_CURE } from './stage'
 import { stepKind } from './kind'
 
 /** Hung to dry by weight. */

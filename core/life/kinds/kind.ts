@@ -1,4 +1,4 @@
-import type { Stage } from '../stage'
+import type { Stage } from './stage'
 
 /**
  * What the house asks of a kind of step beside its figures.

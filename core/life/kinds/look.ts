@@ -1,4 +1,4 @@
-import { STAGES } from '../stage'
+import { STAGES } from './stage'
 import { stepKind } from './kind'
 
 /** How the thickest piece feels, from the first day to the last. */

@@ -1,4 +1,4 @@
-import { RAW_OR_SMOKED } from '../stage'
+import { RAW_OR_SMOKED } from './stage'
 import type { Against } from './against'
 import { stepKind } from './kind'
 

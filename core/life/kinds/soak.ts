@@ -1,5 +1,5 @@
 import type { Celsius } from '../../units/quantities'
-import { OUT_OF_CURE } from '../stage'
+import { OUT_OF_CURE } from './stage'
 import { stepKind } from './kind'
 
 /** In water, to take salt off. */

@@ -1,4 +1,4 @@
-import { STAGES } from '../stage'
+import { STAGES } from './stage'
 import { stepKind } from './kind'
 
 /** Why pieces are taken away before they were packed: thrown away, or gone for something that is no pack. */

@@ -1,5 +1,5 @@
 import type { Grams } from '../../units/quantities'
-import { STAGES } from '../stage'
+import { STAGES } from './stage'
 import { stepKind } from './kind'
 
 /** Weighed: the mix that was left over, or the meat. */

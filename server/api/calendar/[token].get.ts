@@ -2,7 +2,7 @@ import { defineEventHandler, getRouterParam, setResponseHeader, setResponseHeade
 import { appState } from '../../http/app-state'
 import { limiter } from '../../http/often'
 import { replyFailure, replyRefusal } from '../../http/reply'
-import { calendarFeed } from '../../services/calendar/feed'
+import { calendarFeed } from '../../services/views/feed'
 import { keptFeed } from '../../services/calendar/kept-feed'
 import { readerOfLink } from '../../services/calendar/links'
 import { refuse } from '../../services/context'

@@ -2,7 +2,7 @@ import { getQuery } from 'h3'
 import { lotListQuery } from '#shared/contracts/lots'
 import { readRoute } from '../../http/read-route'
 import { refuse } from '../../services/context'
-import { lotList } from '../../services/lots/lot-list'
+import { lotList } from '../../services/views/lot-list'
 
 export default readRoute(async ({ event, tables, nowMs }) => {
   const query = lotListQuery.safeParse(getQuery(event))

@@ -1,4 +1,4 @@
 import { readRoute } from '../../http/read-route'
-import { unsentPacks } from '../../services/slicing/unsent-packs'
+import { unsentPacks } from '../../services/store-rows/unsent-packs'
 
 export default readRoute(({ tables }) => unsentPacks(tables))

@@ -1,4 +1,4 @@
 import { readRoute } from '../../http/read-route'
-import { storeView } from '../../services/store/store-view'
+import { storeView } from '../../services/views/store-view'
 
 export default readRoute(({ tables }) => storeView(tables))

@@ -4,7 +4,7 @@ import { holdLot } from '../holds/holds'
 import { lockRows } from '../lock-rows'
 import { agentFits } from '../rub/agent-fits'
 import type { Changed } from './changed'
-import { rejudge } from '../lots/rejudge'
+import { rejudge } from '../judging/rejudge'
 
 /** Stands in the book for a curing salt that nobody can name. */
 const UNKNOWN = 'unknown'

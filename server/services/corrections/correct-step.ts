@@ -5,10 +5,10 @@ import { sumOf } from '#core/lists/sum-of'
 import { isThat, type FiguresOfStep, type StepKind } from '#core/life/kinds/all-kinds'
 import type { Step } from '#core/life/step'
 import type { Milliseconds } from '#core/units/quantities'
-import type { TypedWeight } from '#shared/contracts/fields'
+import type { TypedWeight } from '#shared/entry/fields'
 import { refuse, type Answer, type WriteContext } from '../context'
-import { stepsOfRecord } from '../life/steps-of-record'
-import { lockLots, refuseChange, settleChange } from '../life/change-steps'
+import { stepsOfRecord } from '../steps/steps-of-record'
+import { lockLots, refuseChange, settleChange } from '../press/change-steps'
 import type { Changed } from './changed'
 
 /**

@@ -4,9 +4,9 @@ import { destroysLot, isUndecided } from '#core/lots/stops-lot'
 import { isFinishedIngredient, isFinishedLot, isFinishedMeat } from '#core/lots/finished'
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
-import { lostPacks } from '../slicing/lost-packs'
-import { ingredientSums } from '../store/ingredient-sums'
-import { meatSums } from '../store/meat-sums'
+import { lostPacks } from '../store-rows/lost-packs'
+import { ingredientSums } from '../store-rows/ingredient-sums'
+import { meatSums } from '../store-rows/meat-sums'
 
 /** Tables whose rows say what they belong to, by the column that says it. */
 const OF_LOT = ['packs', 'packReturns', 'offcuts', 'holds'] as const

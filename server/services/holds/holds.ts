@@ -5,7 +5,7 @@ import { isUndecided, stopsLot, stopsPieces, stopsSending } from '#core/lots/sto
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
-import { laySteps } from '../life/lay-steps'
+import { laySteps } from '../steps/lay-steps'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { lockRows } from '../lock-rows'
 

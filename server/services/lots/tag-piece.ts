@@ -1,5 +1,5 @@
 import { pieceLabel } from '#core/life/parts'
-import type { TagInput } from '#shared/contracts/tags'
+import type { TagInput } from '#shared/entry/tags'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'

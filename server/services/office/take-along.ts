@@ -6,7 +6,7 @@ import type { SignedIn } from '#shared/contracts/people'
 import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer } from '../context'
-import { theShop } from './office'
+import { theShop } from '../shop/shop-facts'
 
 export { CSV_TABLES }
 

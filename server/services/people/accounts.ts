@@ -3,7 +3,7 @@ import type { ownPasswordInput, passwordResetInput, personChangeInput } from '#s
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { endCalendarsOf } from '../calendar/links'
-import { theShop } from '../office/office'
+import { theShop } from '../shop/shop-facts'
 import { hashPassword } from './passwords'
 import { refuseWeakPassword } from './weak-password'
 import { endSession, endSessionsOf } from './sessions'

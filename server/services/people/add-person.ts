@@ -4,7 +4,7 @@ import type { personInput } from '#shared/contracts/people'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { lockShop } from '../lock-rows'
-import { theShop } from '../office/office'
+import { theShop } from '../shop/shop-facts'
 import { hashPassword } from './passwords'
 import { refuseWeakPassword } from './weak-password'
 

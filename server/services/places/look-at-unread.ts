@@ -6,7 +6,7 @@ import type { Store, Tables } from '../../db/database'
 import { present } from '../../db/where'
 import { inBook } from '../book/in-book'
 import { ownWriter } from '../own-writer'
-import { judgePlaces } from './judge-places'
+import { judgePlaces } from '../judging/judge-places'
 
 /** Lots in one transaction: a press waits no longer than for these. */
 const AT_ONCE = 10

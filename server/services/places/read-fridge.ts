@@ -1,5 +1,5 @@
 import type { PlaceVerdict } from '#core/places/place-verdict'
-import type { TypedTemperature } from '#shared/contracts/fields'
+import type { TypedTemperature } from '#shared/entry/fields'
 import type { Answer, WriteContext } from '../context'
 import { readPlace } from './read-place'
 

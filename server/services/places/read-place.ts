@@ -5,8 +5,8 @@ import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { humidityWith, readWith } from '../instruments/read-with'
 import { happenedOf, whenOf } from '../when-told'
-import { judgePlaces } from './judge-places'
-import { lotsThatLay } from './lots-that-lay'
+import { judgePlaces } from '../judging/judge-places'
+import { lotsThatLay } from '../steps/lots-that-lay'
 
 /**
  * What a place's own instruments show, or showed at an hour that is told late. What lies in it is judged by all that is

@@ -1,12 +1,12 @@
 import { pieceTree } from '#core/life/parts'
-import type { PlanAskKind } from '#core/life/against'
+import type { PlanAskKind } from '#core/life/kinds/plan-ask'
 import { planAsks, type PlanDeed } from '#core/plan/plan-asks'
 import { groupBy } from '#core/lists/group-by'
 import type { Milliseconds } from '#core/units/quantities'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { refuse, type FieldPath, type Refusal, type WriteContext } from '../context'
-import { doneSteps, SHOWN_KINDS } from '../life/done-steps'
-import { greensOf, ofParts } from '../life/of-parts'
+import { doneSteps, SHOWN_KINDS } from '../steps/done-steps'
+import { greensOf, ofParts } from '../steps/of-parts'
 import { lotPlans } from './lot-plans'
 
 interface Deed {

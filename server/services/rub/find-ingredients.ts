@@ -7,7 +7,7 @@ import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer, type FieldPath, type Refusal } from '../context'
-import { ingredientLeftG } from '../store/stock'
+import { ingredientLeftG } from '../store-rows/stock'
 
 export interface IngredientPart {
   role: MixRole

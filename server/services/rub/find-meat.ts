@@ -4,7 +4,7 @@ import type { RowOf } from '../../db/table-spec'
 import type { meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
-import { meatLeftG } from '../store/stock'
+import { meatLeftG } from '../store-rows/stock'
 
 export type MeatByCode = Map<string, RowOf<typeof meatLots>>
 

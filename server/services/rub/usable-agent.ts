@@ -6,7 +6,7 @@ import type { Tables } from '../../db/database'
 import { refuseAt, type Answer } from '../context'
 import type { RowOf } from '../../db/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
-import { agentOf } from '../store/ingredient-views'
+import { agentOf } from '../store-rows/ingredient-views'
 
 type IngredientLot = RowOf<typeof ingredientLots>
 

@@ -2,7 +2,7 @@ import type { RuleSet } from '#core/rules/rule-set'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { RulesView } from '#shared/contracts/rules'
 import type { Tables } from '../../db/database'
-import { theShop } from '../office/office'
+import { theShop } from '../shop/shop-facts'
 
 /** A rule set by its id, shipped or the shop's own; null when there is none of that name. */
 export async function ruleSetById(tables: Tables, ruleSetId: string): Promise<RuleSet | null> {

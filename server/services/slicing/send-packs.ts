@@ -13,7 +13,7 @@ import { lockRows } from '../lock-rows'
 import { refuseHeld } from '../holds/holds'
 import { refuseResidual } from '../lots/after-rub'
 import { refuseDay } from '../refuse-day'
-import { shopView } from '../office/office'
+import { shopView } from '../shop/shop-facts'
 import { againstPlan, despiteOf } from '../plans/against-plan'
 import { partyNamed } from '../store/parties'
 

@@ -13,12 +13,12 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseHeld } from '../holds/holds'
 import { lockRows } from '../lock-rows'
 import { refuseUnchecked } from '../checks/check-lists'
-import { endHeats, laySteps } from '../life/lay-steps'
-import { keepStayed } from '../lots/rejudge'
+import { endHeats, laySteps } from '../steps/lay-steps'
+import { keepStayed } from '../judging/rejudge'
 import { offsetOf } from '../instruments/read-with'
 import { againstPlan, despiteOf, keptAgainst } from '../plans/against-plan'
-import { checkRun, lotsOfRun } from './check-run'
-import { runLine } from './run-readings'
+import { checkRun, lotsOfRun } from '../judging/check-run'
+import { runLine } from '../judging/run-readings'
 
 /** A place that heats, by its name, locked; a name that none has is answered with those there are. */
 async function smokerNamed({ tables }: WriteContext, name: string) {

@@ -7,7 +7,7 @@ import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { refuseScale } from '../instruments/read-with'
-import { meatLeftG } from './stock'
+import { meatLeftG } from '../store-rows/stock'
 
 type Input = z.output<typeof cuttingInput>
 

@@ -13,10 +13,10 @@ import { nextCode } from '../book/next-code'
 import { recordEvent } from '../book/record-event'
 import { refuse, refuseAt, type Answer, type WriteContext } from '../context'
 import { scaleOf } from '../instruments/read-with'
-import { theShop } from '../office/office'
+import { theShop } from '../shop/shop-facts'
 import { partyNamed } from './parties'
-import { ingredientLeftG } from './stock'
-import { agentOf } from './ingredient-views'
+import { ingredientLeftG } from '../store-rows/stock'
+import { agentOf } from '../store-rows/ingredient-views'
 
 /**
  * A mix for many kilograms, weighed from lots in the Store: it becomes an ingredient lot of its own, dispensed by

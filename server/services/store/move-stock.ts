@@ -5,8 +5,8 @@ import { saltLedger } from '#core/ledger/salt-ledger'
 import type { stockMoveInput } from '#shared/contracts/store'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
-import { saltEntries } from './salt-entries'
-import { ingredientLeftG } from './stock'
+import { saltEntries } from '../store-rows/salt-entries'
+import { ingredientLeftG } from '../store-rows/stock'
 
 type Input = z.output<typeof stockMoveInput>
 

@@ -7,7 +7,7 @@ import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
 import type { WriteContext } from '../context'
 import { lockRows } from '../lock-rows'
-import { rejudge } from '../lots/rejudge'
+import { rejudge } from '../judging/rejudge'
 import { ownWriter } from '../own-writer'
 
 /** Lots in one transaction: a press waits no longer than for these. */

@@ -1,5 +1,5 @@
 import type { Store } from '../../db/database'
-import { keepState } from '../life/keep-state'
+import { keepState } from '../steps/keep-state'
 import { lockRows } from '../lock-rows'
 
 /** Lots in one transaction: a press waits no longer than for these. */

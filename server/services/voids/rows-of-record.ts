@@ -1,9 +1,9 @@
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/database'
-import { stepsOfRecord } from '../life/steps-of-record'
+import { stepsOfRecord } from '../steps/steps-of-record'
 import { rowsOfCodes, withRows, type ToLock } from '../lock-rows'
-import { lotsThatLay } from '../places/lots-that-lay'
+import { lotsThatLay } from '../steps/lots-that-lay'
 
 /** Of a place's reading: the place, and every lot that is judged by it. */
 async function rowsOfReading(tables: Tables, kind: EventKind, computed: string): Promise<ToLock> {

@@ -3,10 +3,10 @@ import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import { refuse, type Refusal, type WriteContext } from '../context'
 import { between } from '../../db/where'
-import { judgePlaces } from '../places/judge-places'
-import { lotsThatLay } from '../places/lots-that-lay'
-import { rejudge } from '../lots/rejudge'
-import { checkRun } from '../smoke/check-run'
+import { judgePlaces } from '../judging/judge-places'
+import { lotsThatLay } from '../steps/lots-that-lay'
+import { rejudge } from '../judging/rejudge'
+import { checkRun } from '../judging/check-run'
 
 /** A record as the book tells it. */
 export interface Told<K extends EventKind = EventKind> {

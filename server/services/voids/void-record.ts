@@ -6,7 +6,7 @@ import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { lockRows } from '../lock-rows'
-import { takeBackSteps } from '../life/take-back-steps'
+import { takeBackSteps } from '../press/take-back-steps'
 import { rowsOfRecord } from './rows-of-record'
 import { takeBack, type TakeBack } from './take-back'
 

@@ -1,6 +1,6 @@
 import { routeId } from '../../../http/route-id'
 import { readRoute } from '../../../http/read-route'
-import { typedOf } from '../../../services/book/event-views'
+import { typedOf } from '../../../services/views/event-views'
 
 /** What one record holds as typed. */
 export default readRoute(({ event, tables }) => typedOf(tables, routeId(event)))

@@ -1,7 +1,7 @@
 import { getRouterParam } from 'h3'
-import { outInput } from '#shared/contracts/steps/press'
+import { outInput } from '#shared/steps/press'
 import { writeRoute } from '../../../http/write-route'
-import { endCure } from '../../../services/cold-room/cure-steps'
+import { endCure } from '../../../services/press/cure-steps'
 
 export default writeRoute({
   contract: outInput,

@@ -1,7 +1,7 @@
 import { getRouterParam } from 'h3'
 import { emptyInput } from '#shared/contracts/lots'
 import { writeRoute } from '../../../http/write-route'
-import { turnLot } from '../../../services/cold-room/cure-steps'
+import { turnLot } from '../../../services/press/cure-steps'
 
 export default writeRoute({
   contract: emptyInput,

@@ -2,7 +2,7 @@ import { getQuery, getRouterParam } from 'h3'
 import { weighingQuery } from '#shared/contracts/weighing'
 import { readRoute } from '../../../http/read-route'
 import { refuse } from '../../../services/context'
-import { weighingView } from '../../../services/lots/weighing-view'
+import { weighingView } from '../../../services/views/weighing-view'
 
 /** What weighing the meat would show, where nobody saw how much liquid left. */
 export default readRoute(async ({ tables, event, nowMs }) => {

@@ -1,4 +1,4 @@
-import { tagInput } from '#shared/contracts/tags'
+import { tagInput } from '#shared/entry/tags'
 import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
 import { tagPiece } from '../../../services/lots/tag-piece'

@@ -2,7 +2,7 @@ import { getQuery, getRouterParam } from 'h3'
 import { readingsPageQuery } from '#shared/contracts/smoke'
 import { readRoute } from '../../../http/read-route'
 import { refuse } from '../../../services/context'
-import { olderReadings } from '../../../services/smoke/run-view'
+import { olderReadings } from '../../../services/views/run-view'
 
 /** Earlier readings of a smoke, a page at a time. */
 export default readRoute(async ({ event, tables }) => {

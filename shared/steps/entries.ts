@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { MOST_PIECES, MOST_SEASONINGS } from '#core/rules/house'
+import { named } from '../faults/issues'
+import { code, INGREDIENT_RANGE, weight } from '../entry/fields'
+
+/** Pieces of one lot on one scale, grams. */
+export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
+export const MOST_LASTED_MINUTES = 60 * 24 * 60
+/** Changes of the water, or rinses. */
+export const MOST_CHANGES = 20
+
+/** It is over and lasted so many minutes; null: it goes on, until the next thing begins. */
+export const lasted = () => z.int().min(1).max(MOST_LASTED_MINUTES).nullable()
+/** Where it lies from then on; null: where it lay. */
+export const placeId = () => z.int().positive().nullable()
+
+/** What goes on: lots of the store, each with its weight for all pieces of the press; null: without being weighed. */
+export const puts = () =>
+  z
+    .array(z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE).nullable() }))
+    .min(1, named('nothing_put_on'))
+    .max(MOST_SEASONINGS + 3, named('too_many_seasonings'))
+/** Ids of pieces from the bottom up, where a stack does not lie as its order has it. */
+export const order = () =>
+  z
+    .array(z.int().positive())
+    .min(1)
+    .max(MOST_PIECES)
+    .refine(ids => new Set(ids).size === ids.length, named('piece_twice'))
+    .optional()
+/** It was asked about, and lies on the meat already. */
+export const sure = () => z.boolean().default(false)

@@ -1,0 +1,20 @@
+import { z } from 'zod'
+import { FLAVOUR_WAYS } from '#core/life/kinds/flavour'
+import { instrumentId } from '../entry/instrument-id'
+import { MOST_LASTED_MINUTES, puts, sure } from './entries'
+import { toldKind } from './told-kind'
+
+/** Flavour after the cure; a marinade goes on, or lasted so many minutes. */
+export const flavour = toldKind(
+  z.strictObject({
+    kind: z.literal('flavour'),
+    how: z.enum(FLAVOUR_WAYS),
+    minutes: z.int().min(0).max(MOST_LASTED_MINUTES).nullable(),
+    parts: puts(),
+    scaleId: instrumentId(),
+    sure: sure(),
+  }),
+  ({ how, parts }, { readabilityG }) => ({
+    figures: { how, readabilityG, unweighed: parts.some(part => part.weighed === null) },
+  }),
+)
