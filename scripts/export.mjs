@@ -12,7 +12,7 @@ await main(() =>
       = process.argv.slice(2).find(arg => !arg.startsWith('--'))
         ?? `veldmoor-shop-${new Date().toISOString().slice(0, 10)}.json`
     const [{ connect }, { exportShop }] = await Promise.all([
-      importSource('server/db/connect.ts'),
+      importSource('server/db/line/connect.ts'),
       importSource('server/db/portable/export-shop.ts'),
     ])
     const sequelize = connect(adminUrl, 1)

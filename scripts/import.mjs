@@ -27,7 +27,7 @@ await main(async () => {
     async (urls) => {
       await prepare(urls)
       const [{ connect }, { importShop }] = await Promise.all([
-        importSource('server/db/connect.ts'),
+        importSource('server/db/line/connect.ts'),
         importSource('server/db/portable/import-shop.ts'),
       ])
       const admin = connect(urls.adminUrl, 1)

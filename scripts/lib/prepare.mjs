@@ -4,7 +4,7 @@ import { importSource } from './typescript.mjs'
  * Brings a database's schema up to date and gives the application's user its rights; says how many steps there were.
  */
 export async function prepare({ adminUrl, url }) {
-  const { prepareDatabase } = await importSource('server/db/prepare.ts')
+  const { prepareDatabase } = await importSource('server/db/setup/prepare.ts')
   const applied = await prepareDatabase({ admin: adminUrl, app: url })
   return applied.length ? `${applied.length} migration(s) applied` : 'up to date'
 }
@@ -14,7 +14,7 @@ export async function prepare({ adminUrl, url }) {
  * moved.
  */
 export async function prepareBeside(adminUrl) {
-  const { prepareBeside: work } = await importSource('server/db/prepare.ts')
+  const { prepareBeside: work } = await importSource('server/db/setup/prepare.ts')
   const applied = await work(adminUrl)
   return applied.length ? `${applied.length} migration(s) applied` : 'up to date'
 }
@@ -22,8 +22,8 @@ export async function prepareBeside(adminUrl) {
 /** Takes the book's guard away for the moment of a swap, or puts it back. */
 export async function withoutGuard(adminUrl, work) {
   const [{ connect }, { guardBook, unguardBook }] = await Promise.all([
-    importSource('server/db/connect.ts'),
-    importSource('server/db/book-guard.ts'),
+    importSource('server/db/line/connect.ts'),
+    importSource('server/db/setup/book-guard.ts'),
   ])
   const admin = connect(adminUrl, 1)
   try {

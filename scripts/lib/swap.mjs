@@ -18,7 +18,7 @@ const TABLES
   = 'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = ? AND table_type = \'BASE TABLE\''
 
 async function onServer(adminUrl, work) {
-  const { connect } = await importSource('server/db/connect.ts')
+  const { connect } = await importSource('server/db/line/connect.ts')
   const admin = connect(adminUrl, 1)
   try {
     return await work(

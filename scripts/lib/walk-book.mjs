@@ -3,8 +3,8 @@ import { importSource } from './typescript.mjs'
 /** Walks the whole chain of a database and holds its rows against it; with words for a step. */
 export async function walkBook(adminUrl, seal = null) {
   const [{ connect }, { verifyBook }] = await Promise.all([
-    importSource('server/db/connect.ts'),
-    importSource('server/db/verify-book.ts'),
+    importSource('server/db/line/connect.ts'),
+    importSource('server/db/integrity/verify-book.ts'),
   ])
   const sequelize = connect(adminUrl, 2)
   try {

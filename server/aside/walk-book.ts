@@ -1,5 +1,5 @@
-import { connect } from '../db/connect'
-import { verifyBook, type BookCheck } from '../db/verify-book'
+import { connect } from '../db/line/connect'
+import { verifyBook, type BookCheck } from '../db/integrity/verify-book'
 
 const LINES = 2
 

@@ -1,7 +1,7 @@
 import { readCode, type CodedKind } from '#core/trace/code'
 import type { Tables } from '../db/database'
 
-/** Tables of rows that others wait for, in the one order in which they are locked (`server/db/lock-order.ts`). */
+/** Tables of rows that others wait for, in the one order in which they are locked (`server/db/table/lock-order.ts`). */
 const LOCKED = ['places', 'meatLots', 'lots', 'ingredientLots', 'packs'] as const
 type Locked = (typeof LOCKED)[number]
 /** Ids of the rows that a write goes by. */

@@ -1,3 +1,4 @@
+import { createRequire } from 'node:module'
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { describe, expect, it } from 'vitest'
@@ -12,6 +13,13 @@ const folders = (path: string) =>
 describe('a stranger\'s walk by docs/architecture.md', () => {
   it.each([...new Set(paths)].filter(path => !path.includes('/X/')))('%s is there', path =>
     expect(existsSync(resolve(ROOT, path))).toBe(true))
+  it('tells the floors of the services as the fence holds them, each folder on one', () => {
+    const floors = createRequire(import.meta.url)('./service-floors.cjs') as string[][]
+    const told = [...TEXT.matchAll(/^\d+\. ((?:`[a-z-]+`(?: \([^)]*\))?[,;.] ?)+)$/gm)].map(line =>
+      [...line[1]!.matchAll(/`([a-z-]+)`/g)].map(name => name[1]!))
+    expect(told).toEqual(floors)
+    expect(folders('server/services').toSorted()).toEqual(floors.flat().toSorted())
+  })
   it('names every room of the house, and every subject of the core', () => {
     for (const room of ['app', 'server', 'shared']) {
       const known = folders(room).filter(name => !['layouts', 'middleware', 'plugins', 'types'].includes(name))

@@ -1,5 +1,8 @@
 // Which room may import from which. Every rule is tried with a planted breach in fence.test.ts.
 const no = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } })
+const FLOORS = require('./service-floors.cjs')
+/** What a folder of services may not see: its neighbours, and all above. */
+const unseen = (name, n) => FLOORS.slice(n).flat().filter(other => other !== name)
 const pkg = (...names) => `(^|node_modules/)(${names.join('|')})(/|$)`
 module.exports = {
   forbidden: [
@@ -34,6 +37,15 @@ module.exports = {
       from: { path: '^app/components/([^/]+)/' },
       to: { path: '^app/components/', pathNot: '^app/components/($1|common|beam|twine|steps|plans)/' },
     },
+    ...FLOORS.flatMap((names, n) =>
+      names
+        .filter(name => unseen(name, n).length > 0)
+        .map(name => ({
+          name: `services-look-down-from-${name}`,
+          severity: 'error',
+          from: { path: `^server/services/${name}/`, pathNot: '\\.test\\.ts$' },
+          to: { path: `^server/services/(${unseen(name, n).join('|')})/` },
+        }))),
     // Commands begin before packages are installed: what they import statically, directly or through each other, is theirs or Node's.
     {
       name: 'commands-start-bare',

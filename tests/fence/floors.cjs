@@ -6,7 +6,7 @@ module.exports = {
       name: 'no-folder-circles',
       severity: 'error',
       scope: 'folder',
-      from: { path: '^(core|shared|app)/' },
+      from: { path: '^(core|shared|app|server)/' },
       to: { circular: true },
     },
   ],

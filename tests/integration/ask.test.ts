@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Sequelize } from 'sequelize'
-import { ask } from '../../server/db/ask'
-import { connect } from '../../server/db/connect'
+import { ask } from '../../server/db/line/ask'
+import { connect } from '../../server/db/line/connect'
 import { freshDatabase, type FreshDatabase } from '../support/database'
 
 let database: FreshDatabase

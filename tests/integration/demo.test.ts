@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { instantOf } from '../../core/calendar/local-day'
-import { migrate } from '../../server/db/migrate'
+import { migrate } from '../../server/db/setup/migrate'
 import { openStore } from '../../server/db/database'
 import { loadDemo } from '../../server/demo/load-demo'
 import { DEMO_SHOP } from '../../server/demo/people'

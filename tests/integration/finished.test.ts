@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { connect } from '../../server/db/connect'
-import { markFinished } from '../../server/db/mark-finished'
+import { connect } from '../../server/db/line/connect'
+import { markFinished } from '../../server/db/integrity/mark-finished'
 import type { Client, Reply } from '../support/client'
 import { must } from '../support/must'
 import { rub, stock, type Stock } from '../support/goods'

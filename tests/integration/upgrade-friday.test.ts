@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { MS_PER_HOUR } from '#core/units/quantities'
 import { openStore, type Store } from '../../server/db/database'
-import { prepareDatabase } from '../../server/db/prepare'
+import { prepareDatabase } from '../../server/db/setup/prepare'
 import { lookAtUnread } from '../../server/services/places/look-at-unread'
 import { JUDGED_BY } from '#core/rules/judged-by'
 import { beginClocks } from '../../server/services/upgrade/begin-clocks'

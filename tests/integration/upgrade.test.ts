@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import * as first from '../../server/db/migrations/2026-11-23-first-slice'
-import { prepareDatabase } from '../../server/db/prepare'
+import { prepareDatabase } from '../../server/db/setup/prepare'
 import { walkBook } from '../support/book'
 import { freshDatabase, type FreshDatabase } from '../support/database'
 

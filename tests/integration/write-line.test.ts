@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { Sequelize } from 'sequelize'
-import { ask, type Held } from '../../server/db/ask'
-import { connect } from '../../server/db/connect'
+import { ask, type Held } from '../../server/db/line/ask'
+import { connect } from '../../server/db/line/connect'
 import { isThrownBack } from '../../server/db/database'
-import { onWriteLine } from '../../server/db/write-line'
+import { onWriteLine } from '../../server/db/line/write-line'
 import { freshDatabase, type FreshDatabase } from '../support/database'
 
 let database: FreshDatabase

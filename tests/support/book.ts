@@ -1,5 +1,5 @@
-import { connect } from '../../server/db/connect'
-import { verifyBook, type BookCheck } from '../../server/db/verify-book'
+import { connect } from '../../server/db/line/connect'
+import { verifyBook, type BookCheck } from '../../server/db/integrity/verify-book'
 
 /** Walks a test shop's whole chain, as the one who owns the database. */
 export async function walkBook(adminUrl: string): Promise<BookCheck> {

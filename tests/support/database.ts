@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import * as mariadb from 'mariadb'
 import { loadFrom } from '../../scripts/lib/dump.mjs'
-import { prepareDatabase } from '../../server/db/prepare'
+import { prepareDatabase } from '../../server/db/setup/prepare'
 
 export interface FreshDatabase {
   /** As the application reaches it. */

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Store } from '../../server/db/database'
-import { duplicateOf } from '../../server/db/duplicate'
-import { below, between, but, present, since, startsWith } from '../../server/db/where'
+import { duplicateOf } from '../../server/db/line/duplicate'
+import { below, between, but, present, since, startsWith } from '../../server/db/schema/where'
 
 const place = (name: string) => ({ name, kind: 'fridge' as const, inUse: true })
 

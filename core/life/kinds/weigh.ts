@@ -9,8 +9,8 @@ export const weigh = stepKind({
    * ran off unseen unless salt lies on it still. `offG`: how far the scale may be off.
    */
   figures: {} as
-    | { what: 'weighed_back' | 'after_brine'; netG: Grams }
-    | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean },
+  | { what: 'weighed_back' | 'after_brine'; netG: Grams }
+  | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean },
   stages: STAGES,
   traits: ['asked', 'movesRetained'],
 })

@@ -117,9 +117,9 @@ export async function growShop({
     [
       'server/db/database.ts',
       'server/demo/load-demo.ts',
-      'server/db/connect.ts',
-      'server/db/seal-rows.ts',
-      'server/db/book-guard.ts',
+      'server/db/line/connect.ts',
+      'server/db/integrity/seal-rows.ts',
+      'server/db/setup/book-guard.ts',
     ].map(importSource),
   )
   const store = openStore(url)

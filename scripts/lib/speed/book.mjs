@@ -133,12 +133,12 @@ async function longChain(adminUrl) {
     { placeReadings },
   ] = await Promise.all(
     [
-      'server/db/connect.ts',
-      'server/db/verify-book.ts',
+      'server/db/line/connect.ts',
+      'server/db/integrity/verify-book.ts',
       'core/book/chain-text.ts',
       'core/book/touched.ts',
       'server/digest/sha256.ts',
-      'server/db/row-digests.ts',
+      'server/db/table/row-digests.ts',
       'server/db/tables/places.ts',
     ].map(importSource),
   )
@@ -250,7 +250,7 @@ export async function measureBook() {
   }
   try {
     await prepare(database)
-    const { connect } = await importSource('server/db/connect.ts')
+    const { connect } = await importSource('server/db/line/connect.ts')
     const admin = connect(database.adminUrl, 1)
     await admin.query('CREATE TABLE bare (id INT AUTO_INCREMENT PRIMARY KEY, text VARCHAR(40))', { type: 'RAW' })
     await admin.close()

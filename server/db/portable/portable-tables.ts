@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { int, type Column } from '../column'
+import { int, type Column } from '../schema/column'
 import { SPECS } from '../database'
-import { snake, type Columns, type TableSpec } from '../table-spec'
+import { snake, type Columns, type TableSpec } from '../schema/table-spec'
 
 /** A table as the shop's export has it: every column under its name in the database. */
 export interface PortableTable {

@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
-import { idStretches } from '../id-stretches'
+import { idStretches } from '../line/id-stretches'
 import type { PortableTable } from './portable-tables'
 
 const MOST_ROWS = 500

@@ -1,6 +1,6 @@
 import type { EventKind } from '#shared/contracts/event-kinds'
-import { bigint, instant, int, json, longText, nullable, text, uuid } from '../column'
-import { outsideBook, tableSpec } from '../table-spec'
+import { bigint, instant, int, json, longText, nullable, text, uuid } from '../schema/column'
+import { outsideBook, tableSpec } from '../schema/table-spec'
 
 /** The book: every write, chained by hash. The application may read it and add to it, nothing else. */
 export const events = outsideBook(

@@ -1,6 +1,6 @@
 import type { CheckAsked } from '#core/places/check-state'
-import { bool, instant, int, json, nullable, text } from '../column'
-import { tableSpec, voidableSpec } from '../table-spec'
+import { bool, instant, int, json, nullable, text } from '../schema/column'
+import { tableSpec, voidableSpec } from '../schema/table-spec'
 
 /** What is looked at or cleaned in a place, or of a tool. */
 export const checkLists = tableSpec(

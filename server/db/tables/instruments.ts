@@ -1,6 +1,6 @@
 import type { CheckMethod, InstrumentKind } from '#shared/contracts/instruments'
-import { bool, celsius, decimal, instant, int, nullable, text } from '../column'
-import { tableSpec, voidableSpec } from '../table-spec'
+import { bool, celsius, decimal, instant, int, nullable, text } from '../schema/column'
+import { tableSpec, voidableSpec } from '../schema/table-spec'
 
 const figure = () => decimal(13, 4)
 

@@ -1,7 +1,7 @@
 import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Plan } from '#core/plan/plan'
-import { bool, instant, int, json, nullable, text } from '../column'
-import { voidableSpec } from '../table-spec'
+import { bool, instant, int, json, nullable, text } from '../schema/column'
+import { voidableSpec } from '../schema/table-spec'
 
 /**
  * What was done to pieces of a lot, the rub first, in order of `fromAtMs` and then of id. The record that tells of a step

@@ -12,8 +12,8 @@ import type { Judgement } from '#shared/contracts/judgement'
 import type { HoldReason } from '#shared/contracts/holds'
 import type { Targets } from '#core/cure/formulate'
 import type { OffcutKind } from '#core/slicing/mass-balance'
-import { bool, celsius, day, decimal, grams, instant, int, json, nullable, share, text } from '../column'
-import { tableSpec, voidableSpec } from '../table-spec'
+import { bool, celsius, day, decimal, grams, instant, int, json, nullable, share, text } from '../schema/column'
+import { tableSpec, voidableSpec } from '../schema/table-spec'
 import { PIECE_STATE } from './piece-state'
 
 export const lots = {

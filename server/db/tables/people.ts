@@ -1,8 +1,8 @@
 import type { Notation } from '#core/units/format'
 import type { RuleSet } from '#core/rules/rule-set'
 import type { AttemptKind, Role } from '#shared/contracts/people'
-import { bool, day, decimal, instant, int, json, nullable, ppm, text } from '../column'
-import { outsideBook, tableSpec } from '../table-spec'
+import { bool, day, decimal, instant, int, json, nullable, ppm, text } from '../schema/column'
+import { outsideBook, tableSpec } from '../schema/table-spec'
 
 export const shops = tableSpec(
   'shops',

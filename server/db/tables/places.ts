@@ -1,6 +1,6 @@
 import type { PlaceKind, PlaceUse } from '#core/places/place-kind'
-import { bool, celsius, decimal, instant, int, json, nullable, text } from '../column'
-import { formerly, tableSpec, voidableSpec } from '../table-spec'
+import { bool, celsius, decimal, instant, int, json, nullable, text } from '../schema/column'
+import { formerly, tableSpec, voidableSpec } from '../schema/table-spec'
 
 /** Percent of relative humidity. */
 const humidity = () => decimal(6, 3)

@@ -1,7 +1,7 @@
 import type { Recipe } from '#shared/contracts/recipes'
 import type { CardDraft } from '#shared/contracts/cards'
-import { bool, instant, int, json, nullable, text } from '../column'
-import { tableSpec } from '../table-spec'
+import { bool, instant, int, json, nullable, text } from '../schema/column'
+import { tableSpec } from '../schema/table-spec'
 
 export const recipes = tableSpec('recipes', { code: text(16), name: text(), retired: bool() }, ['name', 'retired'])
 

@@ -10,8 +10,8 @@ import type {
   MixRole,
   StockMoveKind,
 } from '#shared/contracts/store'
-import { blob, bool, celsius, day, grams, instant, int, json, nullable, share, text } from '../column'
-import { outsideBook, tableSpec, voidableSpec } from '../table-spec'
+import { blob, bool, celsius, day, grams, instant, int, json, nullable, share, text } from '../schema/column'
+import { outsideBook, tableSpec, voidableSpec } from '../schema/table-spec'
 
 export const parties = tableSpec(
   'parties',

@@ -1,7 +1,7 @@
 import type { LotHeats } from '#core/smoke/heats'
 import type { SmokeOutcome } from '#core/smoke/outcome'
-import { celsius, instant, int, json, nullable, text } from '../column'
-import { outsideBook, tableSpec, voidableSpec } from '../table-spec'
+import { celsius, instant, int, json, nullable, text } from '../schema/column'
+import { outsideBook, tableSpec, voidableSpec } from '../schema/table-spec'
 
 export const runs = voidableSpec(
   'runs',

@@ -1,6 +1,6 @@
 import type { BookCheckView } from '#shared/contracts/events'
 import { aside } from '../../aside/pool'
-import { mayChangeBook } from '../../db/rights'
+import { mayChangeBook } from '../../db/setup/rights'
 import type { Store } from '../../db/database'
 
 let going: Promise<BookCheckView> | null = null

@@ -1,4 +1,4 @@
-import { duplicateOf } from '../../db/duplicate'
+import { duplicateOf } from '../../db/line/duplicate'
 import type { Store } from '../../db/database'
 import { refuse, type Answer, type WriteContext, type Writer } from '../context'
 import { appendEvents } from './append-events'

@@ -1,7 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { z } from 'zod'
 import type { cardInput, CardView } from '#shared/contracts/cards'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { benchCards } from '../../db/tables/recipes'
 import type { Tables } from '../../db/database'
 import { nextCode } from '../book/next-code'

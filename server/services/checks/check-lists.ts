@@ -2,7 +2,7 @@ import { checkState, isAskedFor, type CheckAsked } from '#core/places/check-stat
 import { MS_PER_HOUR, type Milliseconds } from '#core/units/quantities'
 import type { CheckListInput, CheckListView } from '#shared/contracts/checks'
 import type { Tables } from '../../db/database'
-import type { Filter } from '../../db/statements'
+import type { Filter } from '../../db/table/statements'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { lockShop } from '../lock-rows'

@@ -1,7 +1,7 @@
 import { MS_PER_DAY, type Milliseconds } from '#core/units/quantities'
 import { MOST_FILE_BYTES_A_DAY, type FileView } from '#shared/contracts/files'
 import type { Tables } from '../../db/database'
-import { since } from '../../db/where'
+import { since } from '../../db/schema/where'
 import { sha256 } from '../../digest/sha256'
 import { refuse, type Answer } from '../context'
 import { cleanName } from './clean-name'

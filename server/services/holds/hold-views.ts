@@ -1,5 +1,5 @@
 import type { HoldView } from '#shared/contracts/holds'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { holds } from '../../db/tables/lots'
 
 /** Holds as their lot or their meat shows them. */

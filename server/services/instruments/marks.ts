@@ -5,7 +5,7 @@ import type { InstrumentBrief } from '#shared/contracts/cold-room'
 import type { InstrumentMark, InstrumentView } from '#shared/contracts/instruments'
 import type { ScaleView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/database'
-import { below, since } from '../../db/where'
+import { below, since } from '../../db/schema/where'
 
 /** How an instrument stood at a moment; null when no instrument was named. */
 export type MarkAt = (instrumentId: number | null, atMs: Milliseconds) => InstrumentMark | null

@@ -1,6 +1,6 @@
 import { pieceLabel, pieceTree } from '#core/life/parts'
 import { sumOf } from '#core/lists/sum-of'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { pieces } from '../../db/tables/lots'
 
 type PieceRow = Pick<RowOf<typeof pieces>, 'id' | 'number' | 'part' | 'greenG' | 'readings' | 'parentId'>

@@ -4,7 +4,7 @@ import { warmthLines } from '#core/places/lines'
 import { leftCold } from '#core/smoke/come-up'
 import { type Millimetres, type Milliseconds, MS_PER_DAY } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
-import { between, present } from '../../db/where'
+import { between, present } from '../../db/schema/where'
 import { standingSteps } from '../steps/standing-steps'
 
 interface Left {

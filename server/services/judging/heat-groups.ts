@@ -10,11 +10,11 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { PackedHeat } from '../../aside/judge-groups'
 import { aside } from '../../aside/pool'
 import type { Tables } from '../../db/database'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { runs } from '../../db/tables/temperatures'
 import { sha256 } from '../../digest/sha256'
-import { duplicateOf } from '../../db/duplicate'
+import { duplicateOf } from '../../db/line/duplicate'
 import { coldUntil, type ColdUntil } from './cold-until'
 
 type LotRow = RowOf<typeof lots>

@@ -1,7 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import type { Milliseconds } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { pieces } from '../../db/tables/lots'
 import { isLeaf } from '../../db/tables/which-pieces'
 import { lotHeats, type LotInRuns, runsOfPieces } from './heat-groups'

@@ -1,6 +1,6 @@
 import type { CuringAgent } from '#core/cure/agent'
 import { atomsOf, type Atoms } from './atoms'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { Tables } from '../../db/database'
 import type { lotIngredients, lots, pieces } from '../../db/tables/lots'
 import { agentOf } from '../store-rows/ingredient-views'

@@ -3,7 +3,7 @@ import { READINGS_PAGE, type RunReadingView } from '#shared/contracts/smoke'
 import { aside } from '../../aside/pool'
 import type { SmokeLine } from '../../aside/smoke-line'
 import type { Tables } from '../../db/database'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { runs } from '../../db/tables/temperatures'
 import type { MarkAt } from '../instruments/marks'
 

@@ -1,4 +1,4 @@
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { lotIngredients, lots } from '../../db/tables/lots'
 
 /** Two applications, of which the second has not been recorded. */

@@ -3,7 +3,7 @@ import { sumOf } from '#core/lists/sum-of'
 import { readCode } from '#core/trace/code'
 import type { OutlineRow, ThreadOutline } from '#shared/contracts/thread'
 import type { Tables } from '../../db/database'
-import type { PackTotal } from '../../db/thread-reader'
+import type { PackTotal } from '../../db/readers/thread-reader'
 import { treesOf } from '../../db/tables/which-pieces'
 import { packBundles, type Bundle } from './pack-bundles'
 

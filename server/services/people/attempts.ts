@@ -1,10 +1,10 @@
 import { type Milliseconds, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import type { AttemptKind } from '#shared/contracts/people'
-import { duplicateOf } from '../../db/duplicate'
+import { duplicateOf } from '../../db/line/duplicate'
 import type { Tables } from '../../db/database'
-import type { WhereOf } from '../../db/table-spec'
+import type { WhereOf } from '../../db/schema/table-spec'
 import type { signInAttempts } from '../../db/tables/people'
-import { since } from '../../db/where'
+import { since } from '../../db/schema/where'
 
 export const WINDOW_MINUTES = 15
 const WINDOW_MS = WINDOW_MINUTES * MS_PER_MINUTE

@@ -3,7 +3,7 @@ import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { beginAttempt, markRight, WINDOW_MINUTES } from './attempts'
 import { verifyPassword } from './passwords'
-import type { PersonAtDoor } from '../../db/door-reader'
+import type { PersonAtDoor } from '../../db/readers/door-reader'
 import type { Session } from './sessions'
 
 /** How long a password that was just given again stands for what needs it. */

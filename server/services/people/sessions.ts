@@ -1,9 +1,9 @@
 import { randomBytes } from 'node:crypto'
 import { type Milliseconds, MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '#core/units/quantities'
 import { sha256 } from '../../digest/sha256'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { users } from '../../db/tables/people'
-import type { PersonAtDoor, SessionAtDoor } from '../../db/door-reader'
+import type { PersonAtDoor, SessionAtDoor } from '../../db/readers/door-reader'
 import type { Store, Tables } from '../../db/database'
 
 /**

@@ -7,7 +7,7 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { beginAttempt, isLastTry, markRight, markStep, WINDOW_MINUTES, type Attempt } from './attempts'
 import { isRecoveryCode, recoveryHash, stepOf } from './one-time-codes'
 import { hashPassword, isOutdated, verifyPassword } from './passwords'
-import type { PersonAtDoor } from '../../db/door-reader'
+import type { PersonAtDoor } from '../../db/readers/door-reader'
 import type { User } from './sessions'
 
 export const signedIn = (user: PersonAtDoor): SignedIn => ({

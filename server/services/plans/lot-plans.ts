@@ -3,7 +3,7 @@ import { groupBy } from '#core/lists/group-by'
 import type { PieceTree } from '#core/life/parts'
 import type { LotPlan } from '#shared/contracts/plans'
 import type { Tables } from '../../db/database'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { plans } from '../../db/tables/life'
 
 /** The plan that a lot follows, and those of pieces that go a way of their own. */

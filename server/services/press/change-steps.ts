@@ -2,7 +2,7 @@ import { changesStand } from '#core/life/meaning'
 import { newContradiction } from '#core/life/fold-standing'
 import type { Step } from '#core/life/step'
 import { isThat, type StepKind } from '#core/life/kinds/all-kinds'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import type { Answer, WriteContext } from '../context'
 import { keepStayed, rejudge } from '../judging/rejudge'
@@ -11,7 +11,6 @@ import { judgeHeated } from '../judging/judge-heated'
 import { keepState } from '../steps/keep-state'
 import { contradicted } from '../steps/lay-steps'
 import { standingSteps, type Standing } from '../steps/standing-steps'
-
 
 type Lot = RowOf<typeof lotsTable>
 

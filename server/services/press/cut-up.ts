@@ -6,7 +6,7 @@ import { sumOf } from '#core/lists/sum-of'
 import type { FiguresOfStep } from '#core/life/kinds/all-kinds'
 import type { Grams } from '#core/units/quantities'
 import type { StepInput } from '#shared/steps/all-told'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { pieces as piecesTable } from '../../db/tables/lots'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 

@@ -1,7 +1,7 @@
 import { legalMethod } from '#core/cure/cure-method'
 import type { CuringAgent } from '#core/cure/agent'
 import { limitsFor } from '#core/rules/limits'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { lots } from '../../db/tables/lots'
 import type { ingredientLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'

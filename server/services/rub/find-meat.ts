@@ -1,6 +1,6 @@
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'

@@ -4,7 +4,7 @@ import type { CuringAgent } from '#core/cure/agent'
 import { localDay } from '#core/calendar/local-day'
 import type { Tables } from '../../db/database'
 import { refuseAt, type Answer } from '../context'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { ingredientLots } from '../../db/tables/store'
 import { agentOf } from '../store-rows/ingredient-views'
 

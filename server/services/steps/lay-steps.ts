@@ -6,7 +6,7 @@ import { piecesFor } from '#core/life/pieces-for'
 import type { Milliseconds } from '#core/units/quantities'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
 import { keepState, type Kept } from './keep-state'
-import { stepOf } from '../../db/step-of'
+import { stepOf } from '../../db/integrity/step-of'
 import { standingSteps, type Standing } from './standing-steps'
 
 /** A step as it is to be laid down; its number and its record come with the writing. */

@@ -1,7 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import type { Step } from '#core/life/step'
 import type { Tables } from '../../db/database'
-import { stepOf } from '../../db/step-of'
+import { stepOf } from '../../db/integrity/step-of'
 
 /** A step, who told it, and of which lot. */
 export type Standing = Step & { byId: number; lotId: number }

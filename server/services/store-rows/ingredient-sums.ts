@@ -1,6 +1,6 @@
 import type { Grams } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
-import { but } from '../../db/where'
+import { but } from '../../db/schema/where'
 
 /**
  * What left ingredient lots, added up by the database: into lots and mixes, and by moves and counts. `locked` for a

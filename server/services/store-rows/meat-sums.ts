@@ -1,6 +1,6 @@
 import type { Tables } from '../../db/database'
 import { RUBBED } from '../../db/tables/which-pieces'
-import { present } from '../../db/where'
+import { present } from '../../db/schema/where'
 
 /**
  * What was taken from deliveries' meat, and how many cut pieces are in no lot yet. `locked` for a write that goes by

@@ -1,4 +1,4 @@
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { ingredientLots, meatLots } from '../../db/tables/store'
 import type { Tables } from '../../db/database'
 import { ingredientSums } from './ingredient-sums'

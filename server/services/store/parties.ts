@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { PARTIES_SHOWN, type partyChangeInput, type PartyFound, type partyInput, type partyQuery } from '#shared/contracts/store'
 import type { Tables } from '../../db/database'
-import { contains } from '../../db/where'
+import { contains } from '../../db/schema/where'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { lockShop } from '../lock-rows'

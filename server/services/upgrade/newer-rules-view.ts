@@ -1,7 +1,7 @@
 import { groupBy } from '#core/lists/group-by'
 import type { NewerRulesView } from '#shared/contracts/newer-rules'
 import type { Tables } from '../../db/database'
-import { present } from '../../db/where'
+import { present } from '../../db/schema/where'
 
 /**
  * Lots that a newer version's rules held, with what of them customers have: that is not held, so the owner is to see who

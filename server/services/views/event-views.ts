@@ -4,10 +4,10 @@ import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
 import type { InstrumentMark } from '#shared/contracts/instruments'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
 import type { Tables } from '../../db/database'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { events as eventsTable } from '../../db/tables/book'
 import { refuse, type Answer } from '../context'
-import { below } from '../../db/where'
+import { below } from '../../db/schema/where'
 import { loadMarks, type MarkAt } from '../instruments/marks'
 
 type Bag = Record<string, unknown>

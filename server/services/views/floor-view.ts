@@ -4,7 +4,7 @@ import type { FirstThings, FloorView, RunSummary } from '#shared/contracts/cold-
 import type { LotSummary } from '#shared/contracts/lots'
 import { PLACE_SHOWN } from '#shared/contracts/places'
 import type { Tables } from '../../db/database'
-import { present } from '../../db/where'
+import { present } from '../../db/schema/where'
 import { marksAndBriefs } from '../instruments/marks'
 import { LOT_SHOWN, lotSummaries } from './lot-summaries'
 import { freeBytes } from '../office/free-space'

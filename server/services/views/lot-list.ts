@@ -4,10 +4,10 @@ import { LOT_ROW, LOTS_PAGE } from '#shared/contracts/lots'
 import type { z } from 'zod'
 import { CUTS } from '#core/rules/cuts'
 import type { Tables } from '../../db/database'
-import type { WhereOf } from '../../db/table-spec'
+import type { WhereOf } from '../../db/schema/table-spec'
 import type { lots as lotsTable } from '../../db/tables/lots'
 import { RUBBED } from '../../db/tables/which-pieces'
-import { below, startsWith } from '../../db/where'
+import { below, startsWith } from '../../db/schema/where'
 import { brief, LOT_SHOWN, lotSummaries, type LotShown } from './lot-summaries'
 
 /** What is looked for, as a filter: a day, a cut, or the first letters of a code. */

@@ -1,6 +1,6 @@
 import { pieceLabel } from '#core/life/parts'
 import type { CutUp, LotPiece } from '#shared/contracts/lots'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { Tables } from '../../db/database'
 import type { pieces } from '../../db/tables/lots'
 import { PIECE_STATE } from '../../db/tables/piece-state'

@@ -3,9 +3,9 @@ import { takesMeat, usesOf } from '#core/places/place-kind'
 import type { Milliseconds } from '#core/units/quantities'
 import { PLACE_SHOWN, type PlaceBrief, type PlaceSetUp, type PlaceView } from '#shared/contracts/places'
 import type { Tables } from '../../db/database'
-import type { RowOf } from '../../db/table-spec'
+import type { RowOf } from '../../db/schema/table-spec'
 import type { places } from '../../db/tables/places'
-import { present, since } from '../../db/where'
+import { present, since } from '../../db/schema/where'
 import type { MarkAt } from '../instruments/marks'
 
 export const placeBrief = (place: RowOf<typeof places>): PlaceBrief => ({

@@ -3,7 +3,7 @@ import { COUNT_EVERY_MS } from '#core/rules/house'
 import { saltLedger } from '#core/ledger/salt-ledger'
 import type { SaltLedgerView } from '#shared/contracts/salt-ledger'
 import type { Tables } from '../../db/database'
-import { below } from '../../db/where'
+import { below } from '../../db/schema/where'
 import { loadMarks } from '../instruments/marks'
 import { saltEntries } from '../store-rows/salt-entries'
 

@@ -3,7 +3,7 @@ import { CUTS, type Cut } from '#core/rules/cuts'
 import { YIELD_LOTS } from '#core/rules/house'
 import type { Fraction } from '#core/units/quantities'
 import type { Tables } from '../../db/database'
-import { present } from '../../db/where'
+import { present } from '../../db/schema/where'
 import { RUBBED } from '../../db/tables/which-pieces'
 
 /** By cut, the middle of what the shop's last finished lots weighed ready to slice, as a share of their green weight. */

@@ -1,6 +1,6 @@
 import { Op } from 'sequelize'
-import type { Filter, Order } from '../../../server/db/statements'
-import { isCondition } from '../../../server/db/where'
+import type { Filter, Order } from '../../../server/db/table/statements'
+import { isCondition } from '../../../server/db/schema/where'
 import type { Row } from './values'
 
 /** Texts that the database takes for one: without case and accents, spaces at the end apart (utf8mb4_unicode_ci). */

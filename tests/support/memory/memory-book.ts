@@ -1,7 +1,7 @@
 import { touchedText } from '#core/book/touched'
-import type { BookAccess } from '../../../server/db/book-access'
-import type { BookReading } from '../../../server/db/book-reader'
-import { snake, type Columns, type TableSpec } from '../../../server/db/table-spec'
+import type { BookAccess } from '../../../server/db/readers/book-access'
+import type { BookReading } from '../../../server/db/readers/book-reader'
+import { snake, type Columns, type TableSpec } from '../../../server/db/schema/table-spec'
 import type { Rows } from './memory-table'
 import { digestOf, type Row } from './values'
 

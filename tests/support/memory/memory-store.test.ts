@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { indexFits } from '../../../server/db/book-reader'
+import { indexFits } from '../../../server/db/readers/book-reader'
 import { CHAIN_START, walkChain } from '#core/book/walk-chain'
 import { rowsIn } from '#core/book/touched'
 import { loadDemo } from '../../../server/demo/load-demo'

@@ -1,7 +1,7 @@
 import { packReadings, type SmokeReading } from '#core/readings/packed-readings'
 import { CHAIN_START } from '#core/book/walk-chain'
 import { refuseLate, SPECS, SPECS_BY_NAME, type Store, type Tables } from '../../../server/db/database'
-import type { Columns, TableSpec } from '../../../server/db/table-spec'
+import type { Columns, TableSpec } from '../../../server/db/schema/table-spec'
 import { memoryBook } from './memory-book'
 import { memoryTable, type Rows } from './memory-table'
 import { memoryThread } from './memory-thread'

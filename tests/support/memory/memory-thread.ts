@@ -1,5 +1,5 @@
 import { groupBy } from '#core/lists/group-by'
-import type { ThreadReader } from '../../../server/db/thread-reader'
+import type { ThreadReader } from '../../../server/db/readers/thread-reader'
 import type { Rows } from './memory-table'
 import type { Row } from './values'
 

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { DIGEST_LENGTH } from '#core/book/touched'
-import type { Column } from '../../../server/db/column'
-import { snake, type Columns, type TableSpec } from '../../../server/db/table-spec'
+import type { Column } from '../../../server/db/schema/column'
+import { snake, type Columns, type TableSpec } from '../../../server/db/schema/table-spec'
 
 export type Row = { readonly id: number; readonly voided: number } & Readonly<Record<string, unknown>>
 

@@ -1,8 +1,8 @@
 import { groupBy } from '#core/lists/group-by'
 import { packReadings, type PackedReadings, type SmokeReading } from '#core/readings/packed-readings'
 import type { Sequelize } from 'sequelize'
-import { ask, type Within } from './ask'
-import { epochMs } from './epoch-ms'
+import { ask, type Within } from '../line/ask'
+import { epochMs } from '../line/epoch-ms'
 
 interface HeatRow extends SmokeReading {
   runId: number

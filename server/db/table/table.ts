@@ -1,11 +1,11 @@
 import type { Model, ModelAttributes, ModelStatic, Sequelize } from 'sequelize'
-import { ask, askNumber, type Within } from './ask'
-import { int } from './column'
+import { ask, askNumber, type Within } from '../line/ask'
+import { int } from '../schema/column'
 import { digestSql } from './row-digests'
 import { statementsOf, type Filter, type FindOptions, type Order } from './statements'
 import { columnsOf, rowReader } from './row-reader'
 import type { LockWatch } from './lock-order'
-import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec, type WhereOf } from './table-spec'
+import { snake, type ChangeOf, type Columns, type NewRowOf, type RowOf, type TableSpec, type WhereOf } from '../schema/table-spec'
 
 type IdOf<T> = keyof RowOf<T> & 'id'
 /** `lock` keeps the rows from others until the transaction ends, and sees what others have written by now. */

@@ -1,12 +1,12 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { Sequelize } from 'sequelize'
 import { touchedText } from '#core/book/touched'
-import { ask, type Within } from './ask'
+import { ask, type Within } from '../line/ask'
 import { readBook, type BookReading } from './book-reader'
-import { epochMs } from './epoch-ms'
-import { digestsOf } from './row-digests'
-import type { Touch } from './table'
-import { snake, type Columns, type TableSpec } from './table-spec'
+import { epochMs } from '../line/epoch-ms'
+import { digestsOf } from '../table/row-digests'
+import type { Touch } from '../table/table'
+import { snake, type Columns, type TableSpec } from '../schema/table-spec'
 
 /** What chaining records asks of its transaction beside the tables. */
 export interface BookAccess {

@@ -1,6 +1,6 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { SPECS } from './database'
-import { snake } from './table-spec'
+import { SPECS } from '../database'
+import { snake } from '../schema/table-spec'
 
 /** What only grows: the application's user may read it and add to it, and has no right to change or remove a row. */
 export const ONLY_GROWS: readonly string[] = Object.values(SPECS)

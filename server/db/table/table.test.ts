@@ -1,8 +1,8 @@
 import { Sequelize } from 'sequelize'
 import { expect, it } from 'vitest'
-import { int } from './column'
+import { int } from '../schema/column'
 import { defineModel, tableBinder } from './table'
-import { tableSpec } from './table-spec'
+import { tableSpec } from '../schema/table-spec'
 
 it('asks nothing where a list of none lets no row through', async () => {
   const sequelize = new Sequelize({ dialect: 'mariadb', logging: false })

@@ -3,10 +3,10 @@ import { QueryTypes, Transaction, type Sequelize } from 'sequelize'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
 import { touchedText } from '#core/book/touched'
-import { sha256 } from '../digest/sha256'
+import { sha256 } from '../../digest/sha256'
 import { markFinished } from './mark-finished'
-import { allDigests, digestOf } from './row-digests'
-import { openTables, SPECS_BY_NAME, type Tables } from './database'
+import { allDigests, digestOf } from '../table/row-digests'
+import { openTables, SPECS_BY_NAME, type Tables } from '../database'
 
 /** Rows that one record seals: half a megabyte of digests. */
 const ROWS_A_RECORD = 20_000

@@ -1,7 +1,7 @@
 import type { Sequelize } from 'sequelize'
-import { ask, type Within } from './ask'
+import { ask, type Within } from '../line/ask'
 import type { HashedRow } from '#core/book/walk-chain'
-import { epochMs } from './epoch-ms'
+import { epochMs } from '../line/epoch-ms'
 
 /** Named and typed as the chain wants them, so that a row is used as it comes: a book has a million of them. */
 const COLUMNS = [

@@ -1,7 +1,7 @@
 import type { Grams, Milliseconds } from '#core/units/quantities'
 import type { Sequelize } from 'sequelize'
-import { ask, type Within } from './ask'
-import { epochMs } from './epoch-ms'
+import { ask, type Within } from '../line/ask'
+import { epochMs } from '../line/epoch-ms'
 
 /**
  * Packs of one slicing of a lot that went to one customer, or to none yet; `stepId` null: from before that was kept. Codes

@@ -1,8 +1,8 @@
 import type { Sequelize } from 'sequelize'
-import { ask } from './ask'
-import { columnsOf, rowReader } from './row-reader'
-import type { Columns, RowOf, TableSpec } from './table-spec'
-import { sessions, users } from './tables/people'
+import { ask } from '../line/ask'
+import { columnsOf, rowReader } from '../table/row-reader'
+import type { Columns, RowOf, TableSpec } from '../schema/table-spec'
+import { sessions, users } from '../tables/people'
 
 /** What each page and each press asks of a session and of its people: no secret of theirs goes along. */
 const { tokenHash: _hash, endedAtMs: _ended, ...ofSession } = sessions.columns

@@ -2,10 +2,10 @@ import type { RowFinding } from '#core/book/findings'
 import { foldStanding } from '#core/life/fold-standing'
 import { groupBy } from '#core/lists/group-by'
 import type { Sequelize, Transaction } from 'sequelize'
-import { openTables } from './database'
-import { idStretches } from './id-stretches'
+import { openTables } from '../database'
+import { idStretches } from '../line/id-stretches'
 import { stepOf } from './step-of'
-import { PIECE_STATE } from './tables/piece-state'
+import { PIECE_STATE } from '../tables/piece-state'
 
 const LOTS_AT_ONCE = 200
 

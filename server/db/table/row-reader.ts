@@ -1,4 +1,4 @@
-import { snake, type Columns, type RowOf, type TableSpec } from './table-spec'
+import { snake, type Columns, type RowOf, type TableSpec } from '../schema/table-spec'
 
 /** A table's columns: their names in the code and in the database, and how each is read. */
 export const columnsOf = (spec: { columns: Columns }) =>

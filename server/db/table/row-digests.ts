@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
-import { ask, type Within } from './ask'
+import { ask, type Within } from '../line/ask'
 import { DIGEST_LENGTH } from '#core/book/touched'
-import { snake, type Columns, type TableSpec, type Was } from './table-spec'
+import { snake, type Columns, type TableSpec, type Was } from '../schema/table-spec'
 
 /** A table and its columns as a digest reads them: under which name each counts, and where it stands now. */
 export interface DigestOf {

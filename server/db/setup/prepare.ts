@@ -1,11 +1,11 @@
 import type { Sequelize } from 'sequelize'
-import { connect } from './connect'
+import { connect } from '../line/connect'
 import { guardBook, unguardBook } from './book-guard'
 import { migrate, missingMigrations } from './migrate'
 import { refuseServer } from './refuse-server'
 import { grantRights } from './rights'
-import { hasSeals, isUnsealed, sealRows } from './seal-rows'
-import { verifyBook } from './verify-book'
+import { hasSeals, isUnsealed, sealRows } from '../integrity/seal-rows'
+import { verifyBook } from '../integrity/verify-book'
 
 /** A shop whose schema is going to change is walked before, so that the change covers nothing up. */
 async function bringUpToDate(admin: Sequelize): Promise<string[]> {

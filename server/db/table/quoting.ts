@@ -1,5 +1,5 @@
 import { DataTypes, type Model, type ModelAttributeColumnOptions, type ModelStatic } from 'sequelize'
-import { isCondition } from './where'
+import { isCondition } from '../schema/where'
 
 /**
  * The calls of Sequelize's query generator that its declarations leave out. They are used here and nowhere else;

@@ -1,9 +1,9 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { RowFinding } from '#core/book/findings'
 import type { LastDigests } from './last-digests'
-import { allDigests, digestOf, formerDigestOf, type DigestOf } from './row-digests'
-import { SPECS_BY_NAME } from './database'
-import type { Columns, TableSpec } from './table-spec'
+import { allDigests, digestOf, formerDigestOf, type DigestOf } from '../table/row-digests'
+import { SPECS_BY_NAME } from '../database'
+import type { Columns, TableSpec } from '../schema/table-spec'
 
 /** Columns of every table as the schema has them now: a walk goes before a change of the schema too. */
 export async function columnsThere(sequelize: Sequelize, transaction?: Transaction): Promise<Map<string, Set<string>>> {

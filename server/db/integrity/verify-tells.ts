@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { RowFinding } from '#core/book/findings'
 import { tellsOf, type Tells } from '#core/book/tells'
-import type { BookReading } from './book-reader'
+import type { BookReading } from '../readers/book-reader'
 
 /** Columns that name a record and that no digest covers, by what the record tells of itself. */
 const NAMED = [

@@ -1,10 +1,10 @@
 import { Sequelize } from 'sequelize'
 import { describe, expect, it } from 'vitest'
-import { bool, day, grams, instant, int, nullable, text } from './column'
+import { bool, day, grams, instant, int, nullable, text } from '../schema/column'
 import { quotingOf } from './quoting'
 import { defineModel } from './table'
-import { tableSpec, type WhereOf } from './table-spec'
-import { below, between, but, contains, present, since, startsWith } from './where'
+import { tableSpec, type WhereOf } from '../schema/table-spec'
+import { below, between, but, contains, present, since, startsWith } from '../schema/where'
 
 const spec = tableSpec('tubs', {
   name: text(),
