@@ -7,8 +7,9 @@ import type { Milliseconds } from '#core/units/quantities'
 import type { LotSummary } from '#shared/contracts/lots'
 import { dueWords } from '#shared/messages/due'
 import { everyWords, hoursWords } from '#shared/messages/plans'
-import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
-import { FEEL_WORDS } from './step-words'
+import { DRY_WORDS } from '#shared/steps/dry'
+import { REST_WORDS } from '#shared/steps/rest'
+import { FEEL_WORDS } from '#shared/steps/look'
 
 const STAGE_WORDS: Record<Stage, string> = {
   cure: 'in the cure',

@@ -17,6 +17,7 @@ import { holdWords } from '#shared/messages/holds'
 import { PLACE_WORDS } from '#shared/messages/places'
 import { piecesWords } from '#shared/messages/pieces'
 import { STEP_DONE } from '#shared/messages/steps'
+import { isVoidable, VOID_WORDS } from '#shared/messages/void-words'
 import { wordList } from '#core/lists/word-list'
 import { lateWords, pressWords } from './step-words'
 
@@ -29,38 +30,8 @@ const nitriteOf = ({ judgement: { lot, meaning } }: { judgement: Judgement }, as
   return lot ? `${meaning === 'upper_bound' ? 'up to ' : ''}${formatPpm(lot.ppm, as)}` : 'salt only'
 }
 
-/** What a void took back, in a few words; kinds that cannot be voided have none. */
-const KIND_WORDS: Partial<Record<EventKind, string>> = {
-  turned: 'the turn',
-  step: 'the step',
-  drained: 'the draining',
-  cure_ended: 'the end of the cure',
-  fridge_read: 'the fridge reading',
-  place_read: 'the reading',
-  place_checked: 'the check',
-  piece_tagged: 'the tag',
-  plan_changed: 'the change of plan',
-  run_started: 'the start of the smoke',
-  run_read: 'the readings',
-  run_pulled: 'the pull',
-  sliced: 'the slicing and its packs',
-  sent: 'the sending',
-  pack_returned: 'the return',
-  lot_rubbed: 'the rub',
-  second_applied: 'the second application',
-  weighed_after: 'the weighing',
-  lab_result: 'the laboratory result',
-  mix_made: 'the mix',
-  meat_received: 'the delivery',
-  delivery_received: 'the delivery',
-  meat_cut: 'the cutting',
-  ingredient_opened: 'the opening',
-  stock_moved: 'the stock move',
-  stock_counted: 'the count',
-  ingredient_received: 'the delivery',
-  instrument_checked: 'the check',
-}
-export const mayBeVoided = (event: EventView): boolean => event.kind in KIND_WORDS && event.voided === null
+/** Whether a record can be taken back, and was not yet. */
+export const mayBeVoided = (event: EventView): boolean => isVoidable(event.kind) && event.voided === null
 
 /** It went on without what its place or tool asks for. */
 const uncheckedWords = ({ unchecked }: { unchecked?: boolean }): string => (unchecked ? ', without the check that is asked for' : '')
@@ -200,7 +171,7 @@ const TELL: { [K in EventKind]: Teller<K> } = {
   pack_returned: (t, c) => `${t.pack} came back from ${c.customer}: ${t.reason}${t.place ? `. It lies in ${t.place}` : ''}.`,
   return_decided: t => `Owner decided on ${t.pack}, which came back: ${t.disposition}.`,
   corrected: (_t, c) => `Corrected ${c.about}: “${c.from}” to “${c.to}”.`,
-  voided: t => `Voided: ${KIND_WORDS[t.kind] ?? t.kind}.`,
+  voided: t => `Voided: ${isVoidable(t.kind) ? VOID_WORDS[t.kind] : t.kind}.`,
   held: (_t, c, as) => `Held: ${holdWords(c.reason, as)}.`,
   rows_sealed: (_t, c) =>
     `${c.rows} rows of the shop sealed as they stand${c.found > 0 ? `; ${c.found} were not as the book said before` : ''}.`,

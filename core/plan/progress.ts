@@ -1,31 +1,15 @@
-import type { PlanAskKind } from '../life/kinds/plan-ask'
-import { KINDS } from '../life/kinds/all-kinds'
-import type { FryVerdict } from '../life/kinds/fry-test'
-import type { StepKind } from '../life/kinds/all-kinds'
-import type { Surface } from '../life/kinds/look'
-import type { Grams, Milliseconds } from '../units/quantities'
+import { KINDS, type StepKind } from '../life/kinds/all-kinds'
+import type { PlanSays } from '../life/kinds/plan-says'
+import type { Milliseconds } from '../units/quantities'
 import type { PlanItem, PlanItemKind } from './plan'
 
 /** A step as a plan asks of it. `pieces`: ids; null: all of the lot. */
-export interface DoneStep {
+export interface DoneStep extends PlanSays {
   kind: StepKind
   fromMs: Milliseconds
   /** Null: it goes on, or until what begins next. */
   toMs: Milliseconds | null
   pieces: readonly number[] | null
-  /** Of what has several ways. */
-  how?: string
-  rinses?: number | null
-  verdict?: FryVerdict
-  surface?: Surface
-  /** Weighed: what lay on the scale, grams. */
-  netG?: Grams
-  /** Set to. */
-  percent?: number
-  /** A heat that aimed for more than a cold smoke. */
-  hot?: boolean
-  /** What it went against in the plan, when somebody said why. */
-  against?: readonly PlanAskKind[]
 }
 
 /** How far pieces are along what a plan holds after the cure. */

@@ -3,7 +3,9 @@ import type { Plan, PlannedAdd, PlanItem, PlanItemKind, PlanItemOf, CutWay, Heat
 import type { FlavourWay } from '#core/life/kinds/flavour'
 import { upperFirst } from '#core/lists/upper-first'
 import { formatNumber, type Notation } from '#core/units/format'
-import { DRY_WORDS, ON_FACE, REST_WORDS } from './steps'
+import { DRY_WORDS } from '../steps/dry'
+import { ON_FACE } from '../steps/add'
+import { REST_WORDS } from '../steps/rest'
 
 /** A line of a plan, known by what it is about. */
 export interface PlanLine {

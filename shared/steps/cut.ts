@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { wordList } from '#core/lists/word-list'
 import { CUT_OFFS } from '#core/life/kinds/cut'
 import { named } from '../faults/issues'
 import { weight } from '../entry/fields'
@@ -29,4 +30,18 @@ export const cut = toldKind(
     .refine(cut => cut.into.length + cut.offcuts.length > 1, { error: 'nothing_cut', path: ['into'] }),
   // Its parts are rows by then.
   (_step, { cut: made }) => ({ figures: made! }),
+  {
+    done: 'cut up',
+    /** "Cut into 3a “1.2 kg” and 3b “900 g”; off it rind “160 g”". */
+    told: ({ into, offcuts, whole }, { steps }) => {
+      const labels = steps.find(one => one.into)?.into ?? []
+      const parts = into.map(
+        ({ weight, tag }, i) => `${labels[i] ?? 'a part'} “${weight.typed}”${tag ? `, tagged ${tag}` : ''}`,
+      )
+      const off = offcuts.map(({ kind, weight }) => `${kind} “${weight.typed}”`)
+      const before = whole ? `, “${whole.typed}” before it` : ''
+      return `Cut into ${wordList(parts)}${off.length > 0 ? `; off it ${wordList(off)}` : ''}${before}`
+    },
+    asks: { cut: { verb: 'Cut up: ', menu: { cure: 'Cut up…', after: 'Cut up, rind off…' }, rare: true } },
+  },
 )

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { drainedG, type LiquidTold } from '#core/retained/drained'
+import { formatMeat, formatNumber, type Notation } from '#core/units/format'
 import { ROUGH_ML } from '#core/rules/house'
 import { decimal, DRAINED_RANGE, weight } from '../entry/fields'
 import { sure } from './entries'
@@ -15,6 +16,22 @@ const liquid = z.discriminatedUnion('told', [
 ])
 const liquidOf = (told: z.output<typeof liquid>): LiquidTold =>
   told.told === 'weighed' ? { netG: told.weight.netG } : told.told === 'ml' ? { ml: told.ml } : { rough: told.rough }
+
+export const ROUGH_WORDS = {
+  one_spoon: 'a spoonful',
+  some_spoons: 'two or three spoonfuls',
+  many_spoons: 'four to six spoonfuls',
+  few_spoons: 'a few spoonfuls',
+  cup: 'about a cup',
+  more: 'more than a cup',
+} as const
+
+/** How much left, as it was told. */
+export function liquidWords(told: z.output<typeof liquid> | null, as: Notation): string {
+  if (told === null) return 'nobody saw how much'
+  if (told.told === 'weighed') return formatMeat(told.weight.netG, as)
+  return told.told === 'ml' ? `${formatNumber(told.ml, 0, as.decimal)} mL` : ROUGH_WORDS[told.rough]
+}
 
 /** Liquid poured off, or leaked out. */
 export const drain = toldKind(
@@ -35,5 +52,23 @@ export const drain = toldKind(
   ({ liquid, how, back, saltLies, tookSalt }, { syrup }) => {
     const drained = liquid === null ? null : drainedG(liquidOf(liquid), { syrup })
     return { figures: { how, drained, back, saltLies, tookSalt } }
+  },
+  {
+    done: 'drained',
+    /** What was said of it beside the amount; records of before do not know all of it. */
+    told: ({ how, liquid, back, saltLies, tookSalt }, _of, as) =>
+      [
+        `${how === 'leaked' ? 'Leaked' : 'Drained'}: ${liquidWords(liquid, as)}`,
+        back && 'poured back',
+        saltLies && 'salt still lay there',
+        tookSalt && 'salt went with it',
+      ]
+        .filter(Boolean)
+        .join(', '),
+    asks: {
+      drain: { verb: 'Drained: ' },
+      leak: { verb: 'Leaked: ', menu: { cure: 'It leaked…' }, form: 'drain' },
+      purge: { verb: 'Left in the bag: ', menu: { after: 'Liquid left in the bag…' }, form: 'drain', rare: true },
+    },
   },
 )

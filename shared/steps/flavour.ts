@@ -1,8 +1,16 @@
 import { z } from 'zod'
-import { FLAVOUR_WAYS } from '#core/life/kinds/flavour'
+import { FLAVOUR_WAYS, type FlavourWay } from '#core/life/kinds/flavour'
 import { instrumentId } from '../entry/instrument-id'
 import { MOST_LASTED_MINUTES, puts, sure } from './entries'
 import { toldKind } from './told-kind'
+import { lastedWords, putWords } from './told-words'
+
+/** How flavour went on. */
+export const FLAVOURED: Readonly<Record<FlavourWay, string>> = {
+  marinade: 'In a marinade',
+  dry_spice: 'Dry spice on',
+  glaze: 'Glazed',
+}
 
 /** Flavour after the cure; a marinade goes on, or lasted so many minutes. */
 export const flavour = toldKind(
@@ -17,4 +25,10 @@ export const flavour = toldKind(
   ({ how, parts }, { readabilityG }) => ({
     figures: { how, readabilityG, unweighed: parts.some(part => part.weighed === null) },
   }),
+  {
+    done: 'flavoured',
+    told: (step, of) =>
+      `${FLAVOURED[step.how]}${step.how === 'marinade' ? lastedWords(step.minutes) : ''}: ${putWords(step, of)}`,
+    asks: { flavour: { verb: 'Flavoured: ', menu: { after: 'Flavour…' } } },
+  },
 )

@@ -1,8 +1,10 @@
 import { z } from 'zod'
+import { wordList } from '#core/lists/word-list'
 import { hookName } from '#core/places/hook-name'
 import { MOST_HOOKS, MOST_PIECES } from '#core/rules/house'
 import { sure } from './entries'
 import { toldKind } from './told-kind'
+import { inPlace } from './told-words'
 
 /** Hung to dry by weight, until the next thing ends it; the hook of each piece, where somebody said. */
 export const hang = toldKind(
@@ -22,4 +24,10 @@ export const hang = toldKind(
     placeId,
     figures: { spots: Object.fromEntries(hooks.map(({ piece, hook }) => [piece, hookName(hook)])) },
   }),
+  {
+    done: 'hung to dry',
+    told: ({ placeId, hooks }, of) =>
+      `Hung to dry${inPlace(placeId, of)}${hooks.length > 0 ? `, hooks ${wordList(hooks.map(one => one.hook))}` : ''}`,
+    asks: { hang: { verb: 'Hung: ', menu: { after: 'Hang to dry…', hangs: 'On another hook…' } } },
+  },
 )

@@ -8,4 +8,9 @@ export const HUMIDITY = { least: 40, most: 95 }
 export const humidity = toldKind(
   z.strictObject({ kind: z.literal('humidity'), percent: z.int().min(HUMIDITY.least).max(HUMIDITY.most) }),
   ({ percent }) => ({ figures: { percent } }),
+  {
+    done: 'in air set anew',
+    told: ({ percent }) => `Air set to ${percent} %`,
+    asks: { humidity: { verb: 'Air set: ', menu: { hangs: 'Air set to…' } } },
+  },
 )

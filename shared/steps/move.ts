@@ -14,4 +14,10 @@ export const move = toldKind(
     sure: sure(),
   }),
   step => ({ placeId: step.placeId, figures: { spot: step.spot, ...(step.order && { order: step.order }) } }),
+  {
+    done: 'moved',
+    told: ({ placeId, spot }, { places }) => `Moved to ${places[placeId] ?? 'another place'}${spot ? `, ${spot}` : ''}`,
+    /** Within its place: a stack that lies otherwise. */
+    asks: { stack: { verb: 'Stacked: ', menu: { cure: 'Stacked otherwise…' } } },
+  },
 )

@@ -6,4 +6,12 @@ import { toldKind } from './told-kind'
 export const out = toldKind(
   z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(MOST_CHANGES).nullable() }),
   ({ rinses }) => ({ figures: { rinses } }),
+  {
+    done: 'taken out of the cure',
+    told: ({ rinses }) =>
+      rinses === 0
+        ? 'Out of the cure, not rinsed'
+        : `Out of the cure, rinsed${rinses !== null && rinses > 1 ? ` ${rinses} times` : ''}`,
+    asks: { out: { verb: 'Out of the cure: ' } },
+  },
 )

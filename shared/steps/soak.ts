@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import { formatNumber } from '#core/units/format'
 import { decimal, temperature } from '../entry/fields'
 import { lasted, MOST_CHANGES } from './entries'
 import { toldKind } from './told-kind'
+import { lastedWords } from './told-words'
 
 export const LITRES = { least: 0.1, most: 1000 }
 
@@ -15,4 +17,17 @@ export const soak = toldKind(
     changes: z.int().min(0).max(MOST_CHANGES),
   }),
   ({ litres, water, changes }) => ({ figures: { litres, waterC: water?.tempC ?? null, changes } }),
+  {
+    done: 'put into water',
+    told: ({ minutes, litres, water, changes }, _of, as) =>
+      [
+        `Soaked${lastedWords(minutes)}`,
+        litres !== null && `${formatNumber(litres, 1, as.decimal)} L`,
+        water && `water ${water.typed}`,
+        changes > 0 && `water changed ${changes === 1 ? 'once' : `${changes} times`}`,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    asks: { soak: { verb: 'Soaked: ', menu: { after: 'Soaked…' } } },
+  },
 )

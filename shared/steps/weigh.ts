@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { wordList } from '#core/lists/word-list'
 import { worstCaseG } from '#core/cure/ppm-interval'
 import { MOST_PIECES } from '#core/rules/house'
 import { weight } from '../entry/fields'
@@ -33,5 +34,15 @@ export const weigh = toldKind(
   ({ weight: whole, saltLies }, { readabilityG }) => {
     const { netG, readings } = whole!
     return { figures: { what: 'meat', netG, offG: worstCaseG({ readabilityG, readings }), saltLies } }
+  },
+  {
+    done: 'weighed',
+    /** "Weighed: “5.1 kg”", or each group of pieces with its weight. */
+    told: ({ weight: whole, groups = [], saltLies }, { steps }) => {
+      const labels = steps.filter(one => one.kind === 'weigh').map(one => one.pieces)
+      const each = groups.map((group, i) => `${wordList(labels[i] ?? [])} “${group.weight.typed}”`)
+      return `Weighed: ${whole ? `“${whole.typed}”` : wordList(each)}${saltLies ? ', salt lies on it' : ''}`
+    },
+    asks: { weigh: { verb: 'Weighed: ', menu: { cure: 'Weigh the meat…', after: 'Weigh…' } } },
   },
 )

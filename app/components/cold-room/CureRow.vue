@@ -15,7 +15,7 @@ import StateMark from '~/components/common/StateMark.vue'
 import VerbButton from '~/components/steps/VerbButton.vue'
 import LotStacks from '~/components/twine/LotStacks.vue'
 import LotTwines from '~/components/twine/LotTwines.vue'
-import { FEEL_WORDS } from '~/words/step-words'
+import { FEEL_WORDS } from '#shared/steps/look'
 import { planOf } from '~/logic/plan-of'
 import { outPress, turnPress } from '~/logic/plan-press'
 import { lotDay, lotTwines, toTurn } from '~/logic/lot-twine'
@@ -124,15 +124,8 @@ const which = computed(() => {
     <RowAsk
       v-if="mayWrite && (asking || asksBack)"
       :row="row"
-      :places="places"
-      :from="placeId"
-      curing
-      :lot="lot"
-      :add="add"
-      :turn="turning"
-      :pieces="pieces"
+      :of="{ lot, pieces, places, from: placeId, curing: true, nowMs, face: add?.face, turn: turning }"
       :chosen="chosen"
-      :now-ms="nowMs"
     />
     <p v-else-if="done" class="done" role="status"><VIcon :icon="mdiCheck" /> {{ done }}</p>
     <div v-else-if="mayWrite" class="acts">

@@ -95,14 +95,8 @@ const main = computed(() => {
     <RowAsk
       v-if="mayWrite && (asking || asksBack)"
       :row="row"
-      :places="places"
-      :from="placeId"
-      :curing="false"
-      :lot="lot"
-      :flavour="flavour"
-      :pieces="pieces"
+      :of="{ lot, pieces, places, from: placeId, curing: false, nowMs, flavour }"
       :chosen="chosen"
-      :now-ms="nowMs"
     />
     <div v-else-if="mayWrite" class="acts">
       <VerbButton

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { EventView } from '#shared/contracts/events'
 import { useNotation } from '~/composables/use-notation'
-import { liquidWords } from '~/words/step-words'
+import { liquidWords } from '#shared/steps/drain'
 import CorrectButton from './CorrectButton.vue'
 import CorrectHour from './CorrectHour.vue'
 

@@ -1,5 +1,5 @@
 import type { Milliseconds } from '#core/units/quantities'
-import { ON_FACE } from '#shared/messages/steps'
+import { ON_FACE } from '#shared/steps/add'
 import { formatPercent, type Notation } from '#core/units/format'
 import type { LotView } from '#shared/contracts/lots'
 import type { MixRole } from '#shared/contracts/store'

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
 import { ADD_FACES } from '#core/life/kinds/add'
 import type { AddWhen, PlannedAdd } from '#core/plan/plan'
-import { ON_FACE } from '#shared/messages/steps'
+import { ON_FACE } from '#shared/steps/add'
 import NumberField from '~/components/common/NumberField.vue'
 
 /** What goes on after the rub: when, where, and how much of the mix is kept for it. The first is changed here, others stay. */

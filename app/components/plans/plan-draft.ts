@@ -1,7 +1,8 @@
 import type { PlanItem, PlanItemKind } from '#core/plan/plan'
 import { USUAL_DRYING_HOURS } from '#core/rules/house'
 import { CUT_WORDS, FLAVOUR_WORDS, HEAT_WORDS } from '#shared/messages/plans'
-import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
+import { DRY_WORDS } from '#shared/steps/dry'
+import { REST_WORDS } from '#shared/steps/rest'
 
 /** An item as it is put into a plan; its figures are changed there. */
 export const NEW_ITEMS: { [K in PlanItemKind]: PlanItem & { kind: K } } = {

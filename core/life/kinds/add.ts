@@ -11,7 +11,7 @@ export const add = stepKind({
    * What went on stands with the lot's ingredients, by the step's number, or by the application before there were any.
    * `readabilityG`: of the scale; `unweighed`: some of it went on without.
    */
-  figures: {} as { application: number; face?: AddFace; readabilityG?: Grams; unweighed?: boolean },
+  figures: { application: 2 } as { application: number; face?: AddFace; readabilityG?: Grams; unweighed?: boolean },
   stages: ['cure'],
   traits: ['asked', 'movesRetained', 'putsOn'],
 })

@@ -4,3 +4,5 @@ import type { PlanAskKind } from './plan-ask'
 export interface Against {
   against?: readonly PlanAskKind[]
 }
+/** Only what was gone against is said. */
+export const againstOf = ({ against }: Against): Against => (against ? { against } : {})

@@ -18,6 +18,7 @@ import { take } from './take'
 import { turn } from './turn'
 import { weigh } from './weigh'
 import type { Trait } from './kind'
+import type { PlanSays } from './plan-says'
 
 /** Each kind of what is done to pieces, by the name under which its steps are stored; the rub itself is the first. */
 export const KINDS = {
@@ -40,7 +41,7 @@ export const KINDS = {
   cut,
   slice,
   take,
-}
+} satisfies Record<string, { says?: (figures: never) => PlanSays }>
 export type StepKind = keyof typeof KINDS
 export const STEP_KINDS = Object.keys(KINDS) as [StepKind, ...StepKind[]]
 /** What a step of each kind says beside its pieces, its place and its time. */
@@ -50,3 +51,8 @@ export type FiguresOfStep = { [K in StepKind]: (typeof KINDS)[K]['figures'] }
 export const kindsThat = (trait: Trait): StepKind[] => STEP_KINDS.filter(kind => KINDS[kind].traits.includes(trait))
 /** Whether a kind has a trait. */
 export const isThat = (kind: StepKind, trait: Trait): boolean => KINDS[kind].traits.includes(trait)
+/** What of a step's figures its plan goes by. */
+export function planSays<K extends StepKind>(kind: K, figures: FiguresOfStep[K]): PlanSays {
+  const { says } = KINDS[kind] as { says?: (figures: FiguresOfStep[K]) => PlanSays }
+  return says?.(figures) ?? {}
+}

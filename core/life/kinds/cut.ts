@@ -9,7 +9,7 @@ export type CutOff = (typeof CUT_OFFS)[number]
 /** One piece, cut into one part or more. */
 export const cut = stepKind({
   /** `parts` by id, weighed as they were then. `wholeG`: what it weighed just before. */
-  figures: {} as {
+  figures: { parts: [], offcuts: [], wholeG: null } as {
     parts: readonly { pieceId: number; netG: Grams }[]
     offcuts: readonly { kind: CutOff; netG: Grams }[]
     wholeG: Grams | null

@@ -14,7 +14,7 @@ export const drain = stepKind({
    * `drained` null: nobody saw how much. `back`: kept, and poured back. `saltLies`: salt was to be seen on the meat;
    * `tookSalt`: some that had not dissolved went along, told since records can say so.
    */
-  figures: {} as {
+  figures: { how: 'poured_off', drained: null, back: false, saltLies: false } as {
     how: 'poured_off' | 'leaked'
     drained: DrainedG | null
     back: boolean

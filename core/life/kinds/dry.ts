@@ -7,7 +7,8 @@ export type DryWay = (typeof DRY_WAYS)[number]
 
 /** Surface drying, to a pellicle. */
 export const dry = stepKind({
-  figures: {} as { how: DryWay },
+  figures: { how: 'rack' } as { how: DryWay },
+  says: ({ how }) => ({ how }),
   stages: OUT_OF_CURE,
   becomes: 'dry',
   lasts: true,

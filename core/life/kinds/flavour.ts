@@ -8,7 +8,8 @@ export type FlavourWay = (typeof FLAVOUR_WAYS)[number]
 
 /** Flavour put on after the cure. */
 export const flavour = stepKind({
-  figures: {} as { how: FlavourWay; readabilityG: Grams; unweighed: boolean },
+  figures: { how: 'dry_spice', readabilityG: 1, unweighed: false } as { how: FlavourWay; readabilityG: Grams; unweighed: boolean },
+  says: ({ how }) => ({ how }),
   // A glaze goes on between or during heats; a marinade goes on where the meat lies.
   stages: [...RAW_OR_SMOKED, 'heat'],
   lasts: true,

@@ -8,7 +8,8 @@ export type SaltTaste = 1 | 2 | 3 | 4 | 5
 
 /** A slice fried to taste its salt. */
 export const fryTest = stepKind({
-  figures: {} as { salt: SaltTaste; verdict: FryVerdict },
+  figures: { salt: 3, verdict: 'done' } as { salt: SaltTaste; verdict: FryVerdict },
+  says: ({ verdict }) => ({ verdict }),
   stages: OUT_OF_CURE,
   traits: ['pressed', 'observed', 'asked'],
 })

@@ -4,7 +4,7 @@ import { stepKind } from './kind'
 /** Hung to dry by weight. */
 export const hang = stepKind({
   /** The hook of each piece, where somebody said. */
-  figures: {} as { spots: Readonly<Record<number, string>> },
+  figures: { spots: {} } as { spots: Readonly<Record<number, string>> },
   stages: OUT_OF_CURE,
   becomes: 'hang',
   lasts: true,

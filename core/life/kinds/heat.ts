@@ -1,12 +1,14 @@
 import type { Celsius } from '../../units/quantities'
 import { OUT_OF_CURE } from './stage'
-import type { Against } from './against'
+import { HEAT_FROM_C } from '../../rules/house'
+import { againstOf, type Against } from './against'
 import { stepKind } from './kind'
 
 /** In the smoker: a smoke, cold or hot. */
 export const heat = stepKind({
   /** `code`: of its record of readings. `back`: at its end the pieces lie where they lay before. */
-  figures: {} as { code: string; targetC: Celsius; back: boolean } & Against,
+  figures: { code: 'S-0001', targetC: 65, back: true } as { code: string; targetC: Celsius; back: boolean } & Against,
+  says: figures => ({ hot: figures.targetC > HEAT_FROM_C, ...againstOf(figures) }),
   stages: OUT_OF_CURE,
   becomes: 'heat',
   lasts: true,

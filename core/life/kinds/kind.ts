@@ -28,11 +28,15 @@ export interface Meaning {
   leaves?: Stage
 }
 
-/** One kind of step, whole: `figures` stands for the type of what it says beside its pieces, its place and its time. */
-export interface KindOfStep<Figures> extends Meaning {
+/**
+ * One kind of step, whole. `figures`: an example of what it says beside its pieces, its place and its time, with its type.
+ * `says`: what of that its plan goes by.
+ */
+export interface KindOfStep<Figures, Says> extends Meaning {
   figures: Figures
+  says?: (figures: Figures) => Says
   traits: readonly Trait[]
 }
 
-/** A kind of step as a module: `stepKind({ figures: {} as { lines: number }, stages: ['cure'], traits: ['pressed'] })`. */
-export const stepKind = <Figures>(kind: KindOfStep<Figures>): KindOfStep<Figures> => kind
+/** A kind as a module: `stepKind({ figures: { percent: 75 } as { percent: number }, stages: ['hang'], traits: ['pressed'] })`. */
+export const stepKind = <Figures, Says = object>(kind: KindOfStep<Figures, Says>): KindOfStep<Figures, Says> => kind

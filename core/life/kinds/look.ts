@@ -27,4 +27,9 @@ export interface Seen {
 }
 
 /** Looked at and felt. */
-export const look = stepKind({ figures: {} as Seen, stages: STAGES, traits: ['pressed', 'observed', 'asked', 'mayHold'] })
+export const look = stepKind({
+  figures: { feel: null } as Seen,
+  says: ({ surface }) => (surface ? { surface } : {}),
+  stages: STAGES,
+  traits: ['pressed', 'observed', 'asked', 'mayHold'],
+})

@@ -3,7 +3,7 @@ import { stepKind } from './kind'
 
 /** Moved to another place, or within it. */
 export const move = stepKind({
-  figures: {} as { spot: string | null; order?: readonly number[] },
+  figures: { spot: null } as { spot: string | null; order?: readonly number[] },
   stages: ['cure', ...OUT_OF_CURE],
   traits: ['pressed', 'movesPiece'],
 })

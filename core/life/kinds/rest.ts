@@ -7,7 +7,8 @@ export type RestWay = (typeof REST_WAYS)[number]
 
 /** At rest, before a heat or after. */
 export const rest = stepKind({
-  figures: {} as { how: RestWay },
+  figures: { how: 'wrapped' } as { how: RestWay },
+  says: ({ how }) => ({ how }),
   stages: OUT_OF_CURE,
   becomes: 'rest',
   lasts: true,

@@ -7,7 +7,7 @@ export const rub = stepKind({
    * Where each piece lies in its place: "bag 2", "tub A"; pieces not named lie loose. `stacked`: one on the other, the
    * first at the bottom.
    */
-  figures: {} as { spots: Readonly<Record<number, string>>; face: PieceFace | null; stacked?: boolean },
+  figures: { spots: {}, face: 'flesh' } as { spots: Readonly<Record<number, string>>; face: PieceFace | null; stacked?: boolean },
   stages: [],
   becomes: 'cure',
   traits: ['withOthers'],

@@ -5,7 +5,7 @@ import { stepKind } from './kind'
 /** In water, to take salt off. */
 export const soak = stepKind({
   /** `litres` and `waterC` null: nobody measured. `changes`: how often the water was changed. */
-  figures: {} as { litres: number | null; waterC: Celsius | null; changes: number },
+  figures: { litres: null, waterC: null, changes: 0 } as { litres: number | null; waterC: Celsius | null; changes: number },
   stages: OUT_OF_CURE,
   becomes: 'soak',
   lasts: true,

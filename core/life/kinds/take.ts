@@ -8,7 +8,7 @@ export type TakeWhy = (typeof TAKE_WHYS)[number]
 /** Taken away: gone, and never packed. */
 export const take = stepKind({
   /** `decided`: the owner decided so of what was held. */
-  figures: {} as { why: TakeWhy; decided?: boolean },
+  figures: { why: 'thrown_away' } as { why: TakeWhy; decided?: boolean },
   stages: STAGES,
   traits: ['pressed', 'movesPiece'],
 })

@@ -11,7 +11,7 @@ export const turn = stepKind({
    * `face`: which lies up now, where it is not simply the other one. `order`: ids from the bottom up, where the stack does
    * not lie as its order has it.
    */
-  figures: {} as { how: TurnWay; face: PieceFace | null; order?: readonly number[] },
+  figures: { how: 'turned', face: null } as { how: TurnWay; face: PieceFace | null; order?: readonly number[] },
   stages: ['cure'],
   traits: ['pressed'],
 })

@@ -8,9 +8,10 @@ export const weigh = stepKind({
    * The mix that was shaken off an excess cure, or the meat out of its brine; or the meat as it lies, which bounds what
    * ran off unseen unless salt lies on it still. `offG`: how far the scale may be off.
    */
-  figures: {} as
+  figures: { what: 'after_brine', netG: 1000 } as
   | { what: 'weighed_back' | 'after_brine'; netG: Grams }
   | { what: 'meat'; netG: Grams; offG: Grams; saltLies: boolean },
+  says: figures => (figures.what === 'meat' ? { netG: figures.netG } : {}),
   stages: STAGES,
   traits: ['asked', 'movesRetained'],
 })

@@ -8,7 +8,7 @@ import { nextCode } from '../book/next-code'
 import { reasonsOf } from '../book/reasons-of'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
-import { laySteps } from '../steps/lay-steps'
+import { laySteps, type NewStep } from '../steps/lay-steps'
 import { happenedOf } from '../when-told'
 import type { Checked } from './check-rub'
 import { firstShareOf } from './first-share'
@@ -20,19 +20,16 @@ const plannedG = (plan: Formulation, part: IngredientPart, share: Fraction): num
   return part.role === 'spice' ? 0 : share * whole[part.role]
 }
 
-/** The lot, its pieces and what went on them, and the record of it. A card is laid once. */
-export async function writeRub(
-  ctx: WriteContext,
-  input: RubInput,
-  { shop, rubbedAtMs, today, fridge, meat, parts, meatScale, mixScale }: Checked,
-  { plan, judgement }: { plan: Formulation; judgement: Judgement },
-): Promise<Answer<{ id: number; code: string }>> {
-  const { tables } = ctx
+/** What a rub is judged as, and by what it was worked out. */
+interface Worked {
+  plan: Formulation
+  judgement: Judgement
+}
+
+const insertLot = (ctx: WriteContext, input: RubInput, code: string, checked: Checked, judgement: Judgement): Promise<number> => {
+  const { shop, rubbedAtMs, today, fridge, meatScale, mixScale } = checked
   const firstShare = firstShareOf(input)
-  const card = input.cardCode === null ? null : await tables.benchCards.one({ code: input.cardCode }, { lock: true })
-  if (card && card.lotId !== null) return refuse('card_used', { code: card.code })
-  const code = await nextCode(tables, 'lot')
-  const lotId = await tables.lots.insert({
+  return ctx.tables.lots.insert({
     code,
     cut: input.cut,
     rind: input.rind,
@@ -67,8 +64,11 @@ export async function writeRub(
     sides: input.sides,
     recipeRevisionId: input.recipeRevisionId,
   })
-  const pieceIds = await tables.pieces.insertMany(
-    input.pieces.map((piece, i) => ({
+}
+
+const insertPieces = ({ tables }: WriteContext, lotId: number, { pieces }: RubInput, { meat }: Checked): Promise<number[]> =>
+  tables.pieces.insertMany(
+    pieces.map((piece, i) => ({
       lotId,
       number: i + 1,
       meatLotId: meat.get(piece.meatCode)!.id,
@@ -79,14 +79,16 @@ export async function writeRub(
       bag: piece.bag,
     })),
   )
-  await tables.lotIngredients.insertMany(
+
+const insertIngredients = ({ tables }: WriteContext, lotId: number, input: RubInput, { parts }: Checked, plan: Formulation) =>
+  tables.lotIngredients.insertMany(
     parts.map((part) => {
       const wanted = part.seasoning === null ? null : input.seasonings[part.seasoning]!
       return {
         lotId,
         ingredientLotId: part.lot.id,
         role: part.role,
-        plannedG: plannedG(plan, part, firstShare),
+        plannedG: plannedG(plan, part, firstShareOf(input)),
         weighedG: part.weighedG,
         weighedTyped: part.weighedTyped,
         application: 1,
@@ -96,11 +98,17 @@ export async function writeRub(
       }
     }),
   )
-  if (input.plan) {
-    const content = withDays(input.plan, input.readyFromDay, input.bestByDay)
-    const laidBy = { atMs: rubbedAtMs, byId: ctx.actor.id }
-    await tables.plans.insert({ lotId, number: 1, content, assumed: false, pieceIds: null, reason: null, ...laidBy })
-  }
+
+/** The first plan of a lot, where one was laid with its rub. */
+async function insertPlan({ tables, actor }: WriteContext, lotId: number, input: RubInput, { rubbedAtMs }: Checked): Promise<void> {
+  if (!input.plan) return
+  const content = withDays(input.plan, input.readyFromDay, input.bestByDay)
+  const laidBy = { atMs: rubbedAtMs, byId: actor.id }
+  await tables.plans.insert({ lotId, number: 1, content, assumed: false, pieceIds: null, reason: null, ...laidBy })
+}
+
+/** The step with which a lot's life begins: where each piece lies, and which face is up. */
+function rubStep(input: RubInput, { fridge, rubbedAtMs }: Checked, pieceIds: readonly number[]): NewStep {
   const spots = Object.fromEntries(
     input.pieces.flatMap(({ bag }, i) => {
       const spot = bag === null ? input.spot : `bag ${bag}`
@@ -108,26 +116,42 @@ export async function writeRub(
     }),
   )
   const { firstFace, stacked = false } = input.plan?.cure ?? {}
-  const face = firstFace ?? 'flesh'
-  const laid = await laySteps(ctx, { id: lotId, code, zone: shop.zone }, [
-    {
-      kind: 'rub',
-      pieces: pieceIds,
-      placeId: fridge.id,
-      fromMs: rubbedAtMs,
-      lateReason: input.lateReason,
-      figures: { spots, face, ...(stacked && { stacked }) },
-    },
-  ])
+  return {
+    kind: 'rub',
+    pieces: pieceIds,
+    placeId: fridge.id,
+    fromMs: rubbedAtMs,
+    lateReason: input.lateReason,
+    figures: { spots, face: firstFace ?? 'flesh', ...(stacked && { stacked }) },
+  }
+}
+
+/** The lot, its pieces and what went on them, and the record of it. A card is laid once. */
+export async function writeRub(
+  ctx: WriteContext,
+  input: RubInput,
+  checked: Checked,
+  { plan, judgement }: Worked,
+): Promise<Answer<{ id: number; code: string }>> {
+  const { tables } = ctx
+  const { shop, rubbedAtMs, meat, parts } = checked
+  const card = input.cardCode === null ? null : await tables.benchCards.one({ code: input.cardCode }, { lock: true })
+  if (card && card.lotId !== null) return refuse('card_used', { code: card.code })
+  const code = await nextCode(tables, 'lot')
+  const id = await insertLot(ctx, input, code, checked, judgement)
+  const pieceIds = await insertPieces(ctx, id, input, checked)
+  await insertIngredients(ctx, id, input, checked, plan)
+  await insertPlan(ctx, id, input, checked)
+  const laid = await laySteps(ctx, { id, code, zone: shop.zone }, [rubStep(input, checked, pieceIds)])
   if (!laid.ok) return laid
-  if (card) await tables.benchCards.update(card.id, { lotId })
+  if (card) await tables.benchCards.update(card.id, { lotId: id })
   recordEvent(ctx, {
     kind: 'lot_rubbed',
     subjects: [code, ...meat.keys(), ...new Set(parts.map(part => part.lot.code))],
     typed: input,
-    computed: { plan, judgement, lotId, ...happenedOf(ctx, rubbedAtMs) },
+    computed: { plan, judgement, lotId: id, ...happenedOf(ctx, rubbedAtMs) },
     ...reasonsOf(input.lateReason),
     steps: laid.value.ids,
   })
-  return { ok: true, value: { id: lotId, code } }
+  return { ok: true, value: { id, code } }
 }

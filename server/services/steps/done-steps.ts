@@ -1,5 +1,4 @@
-import { isThat, kindsThat, type FiguresOfStep, type StepKind } from '#core/life/kinds/all-kinds'
-import { HEAT_FROM_C } from '#core/rules/house'
+import { isThat, kindsThat, planSays, type FiguresOfStep, type StepKind } from '#core/life/kinds/all-kinds'
 import type { DoneStep } from '#core/plan/progress'
 import type { Milliseconds } from '#core/units/quantities'
 
@@ -23,39 +22,5 @@ export const doneSteps = (rows: readonly StepRow[], count: number): DoneStep[] =
       fromMs,
       toMs,
       pieces: pieces.length === count ? null : [...pieces],
-      ...saidOf(kind, figures),
+      ...planSays(kind, figures),
     }))
-
-function saidOf(kind: StepKind, figures: unknown): Partial<DoneStep> {
-  const said = <K extends StepKind>() => figures as FiguresOfStep[K]
-  const against = () => {
-    const { against: asks } = said<'slice'>()
-    return asks ? { against: asks } : {}
-  }
-  switch (kind) {
-    case 'out':
-      return { rinses: said<'out'>().rinses, ...against() }
-    case 'heat':
-      return { hot: said<'heat'>().targetC > HEAT_FROM_C, ...against() }
-    case 'slice':
-      return against()
-    case 'fry_test':
-      return { verdict: said<'fry_test'>().verdict }
-    case 'dry':
-    case 'rest':
-    case 'flavour':
-      return { how: said<'dry' | 'rest' | 'flavour'>().how }
-    case 'weigh': {
-      const weighed = said<'weigh'>()
-      return weighed.what === 'meat' ? { netG: weighed.netG } : {}
-    }
-    case 'humidity':
-      return { percent: said<'humidity'>().percent }
-    case 'look': {
-      const { surface } = said<'look'>()
-      return surface ? { surface } : {}
-    }
-    default:
-      return {}
-  }
-}

@@ -1,6 +1,7 @@
 import type { Milliseconds } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
+import type { VoidableKind } from '#shared/messages/void-words'
 import { refuse, type Refusal, type WriteContext } from '../context'
 import { between } from '../../db/schema/where'
 import { judgePlaces } from '../judging/judge-places'
@@ -51,11 +52,8 @@ async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read
     (await ctx.tables.runReadings.pick(['atMs'], { runId, phase: typed.phase })).filter(row => added.has(row.atMs)),
   )
 }
-/**
- * What takes a record's effect on the current state back, by kind. A kind that is not here can be corrected, not
- * voided.
- */
-export const takeBack: { [K in EventKind]?: TakeBack<K> } = {
+/** What takes a record's effect on the current state back, by kind; kinds without one are corrected, not voided. */
+export const takeBack: { [K in VoidableKind]: TakeBack<K> } = {
   turned: { builtOn: [], undo: free((ctx, event) => ctx.tables.turns.setVoid([event.computed.turnId])) },
   drained: { builtOn: ['drained'], undo: itsSteps },
   step: { builtOn: [], undo: itsSteps },

@@ -2,6 +2,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import { UNDO_MS } from '#core/rules/house'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import type { ComputedOf, TypedOf } from '#shared/contracts/records'
+import { isVoidable, type VoidableKind } from '#shared/messages/void-words'
 import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type Refusal, type WriteContext } from '../context'
@@ -26,13 +27,12 @@ async function builtUpon(tables: Tables, eventId: number, codes: readonly string
 }
 
 /** The record as its kind has it: the texts are what `recordEvent` took by the same map. */
-async function undo<K extends EventKind>(
+async function undo<K extends VoidableKind>(
   ctx: WriteContext,
   kind: K,
   row: { atMs: Milliseconds; subjects: string; typed: string; computed: string },
 ): Promise<Refusal | null> {
-  const step: TakeBack<K> | undefined = takeBack[kind]
-  if (!step) return refuse('cannot_void')
+  const step: TakeBack<K> = takeBack[kind]
   return step.undo(ctx, {
     atMs: row.atMs,
     subjects: JSON.parse(row.subjects) as string[],
@@ -45,21 +45,22 @@ async function undo<K extends EventKind>(
 export async function voidRecord(ctx: WriteContext, eventId: number, reason: string): Promise<Answer<object>> {
   const event = await ctx.tables.events.one({ id: eventId })
   if (!event) return refuse('no_such_record')
-  const step = takeBack[event.kind]
-  if (!step) return refuse('cannot_void')
-  if (event.kind === 'sent' && Math.abs(ctx.nowMs - event.atMs) > UNDO_MS) return refuse('sent_stands')
+  const { kind } = event
+  if (!isVoidable(kind)) return refuse('cannot_void')
+  const step = takeBack[kind]
+  if (kind === 'sent' && Math.abs(ctx.nowMs - event.atMs) > UNDO_MS) return refuse('sent_stands')
   // From here on nobody builds on it, or voids it too.
   await lockRows(ctx.tables, await rowsOfRecord(ctx.tables, event))
   if (await ctx.tables.events.one({ voidsId: eventId })) return refuse('already_voided')
   const subjects = JSON.parse(event.subjects) as string[]
   const later = await builtUpon(ctx.tables, eventId, step.anySubject ? subjects : subjects.slice(0, 1), step.builtOn)
   if (later) return refuse('built_upon', { record: later.id })
-  const inTheWay = (await undo(ctx, event.kind, event)) ?? (await takeBackSteps(ctx, eventId))
+  const inTheWay = (await undo(ctx, kind, event)) ?? (await takeBackSteps(ctx, eventId))
   if (inTheWay) return inTheWay
   recordEvent(ctx, {
     kind: 'voided',
     subjects,
-    typed: { kind: event.kind },
+    typed: { kind },
     computed: { recordedAtMs: event.atMs },
     reason,
     voidsId: eventId,

@@ -7,15 +7,16 @@ import { MOST_PARTS, PART_RANGE } from '#shared/steps/cut'
 import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
-import StepForm from './StepForm.vue'
-import PickPiece from './PickPiece.vue'
+import StepForm from '../StepForm.vue'
+import PickPiece from '../PickPiece.vue'
 import type { ToldStep } from '~/logic/press'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** A piece is cut up: what each part weighs, and what came off it. One part alone is a piece without its rind. */
-const props = defineProps<{ pieces: LotPiece[]; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, pieces: number[]]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const OFF_WORDS: Record<CutOff, string> = { rind: 'Rind', bone: 'Bone', fat: 'Fat', trim: 'Trim', samples: 'Samples' }
-const piece = ref<LotPiece | null>(props.pieces.length === 1 ? props.pieces[0]! : null)
+const piece = ref<LotPiece | null>(props.row.meant.length === 1 ? props.row.meant[0]! : null)
 const whole = ref('')
 const parts = ref([''])
 const off = ref<Record<CutOff, string>>({ rind: '', bone: '', fat: '', trim: '', samples: '' })
@@ -34,12 +35,12 @@ function tell(): void {
   }
   const count = typed.value.length
   emit('tell', [step], `piece ${piece.value!.label} cut up: `
-  + `${count === 1 ? 'one part' : `${count} parts`}${offcuts.value.length ? ', with what came off' : ''}.`, [piece.value!.id])
+  + `${count === 1 ? 'one part' : `${count} parts`}${offcuts.value.length ? ', with what came off' : ''}.`, { pieces: [piece.value!.id] })
 }
 </script>
 
 <template>
-  <PickPiece v-if="!piece" asks="Which piece was cut?" :pieces="pieces" @choose="piece = $event" @close="emit('close')" />
+  <PickPiece v-if="!piece" asks="Which piece was cut?" :pieces="row.meant" @choose="piece = $event" @close="emit('close')" />
   <StepForm v-else name="Cut up" :asks="`Piece ${piece.label}: what does each part weigh?`" @tell="tell" @close="emit('close')">
     <WeightField
       v-for="(_, i) in parts"

@@ -2,16 +2,17 @@
 import { computed, ref } from 'vue'
 import { mdiUndo } from '@mdi/js'
 import type { LotPiece } from '#shared/contracts/lots'
-import AskHead from './AskHead.vue'
+import AskHead from '../AskHead.vue'
 import type { ToldStep } from '~/logic/press'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** How a stack lies, tapped from the bottom up; with a turn, or as it was found. */
-const props = defineProps<{ pieces: LotPiece[]; placeId: number; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, pieces: number[]]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const order = ref<LotPiece[]>([])
 /** One stack at a time: after the first tap those of its spot. */
 const left = computed(() =>
-  props.pieces.filter(piece => !order.value.includes(piece) && (!order.value[0] || piece.spot === order.value[0].spot)),
+  props.row.pieces.filter(piece => !order.value.includes(piece) && (!order.value[0] || piece.spot === order.value[0].spot)),
 )
 const numbers = computed(() => order.value.map(piece => piece.label).join(', '))
 function tell(turned: boolean): void {
@@ -19,8 +20,8 @@ function tell(turned: boolean): void {
   const { spot } = order.value[0]!
   const step: ToldStep = turned
     ? { kind: 'turn', how: 'turned', face: null, order: ids }
-    : { kind: 'move', placeId: props.placeId, spot, order: ids }
-  emit('tell', [step], `${turned ? 'turned; ' : ''}lies from the bottom ${numbers.value}.`, ids)
+    : { kind: 'move', placeId: props.row.from!, spot, order: ids }
+  emit('tell', [step], `${turned ? 'turned; ' : ''}lies from the bottom ${numbers.value}.`, { pieces: ids })
 }
 </script>
 
@@ -33,7 +34,7 @@ function tell(turned: boolean): void {
     </VBtn>
     <template v-if="order.length > 0 && left.length === 0">
       <VBtn color="primary" :loading="saving" @click="tell(true)">Turned, lies so</VBtn>
-      <VBtn variant="outlined" :loading="saving" @click="tell(false)">Lies so, not turned</VBtn>
+      <VBtn v-if="row.from !== null" variant="outlined" :loading="saving" @click="tell(false)">Lies so, not turned</VBtn>
     </template>
     <VBtn v-if="order.length" variant="text" :prepend-icon="mdiUndo" :disabled="saving" @click="order.pop()">One back</VBtn>
   </div>

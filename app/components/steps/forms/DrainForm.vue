@@ -1,29 +1,26 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Milliseconds } from '#core/units/quantities'
-import { ROUGH_WORDS } from '~/words/step-words'
-import ChipStep from './ChipStep.vue'
-import InsteadWeigh from './InsteadWeigh.vue'
-import PickOne from './PickOne.vue'
+import { isWet } from '#core/cure/cure-method'
+import { DRAIN_SETTLED_MS } from '#core/rules/house'
+import { ROUGH_WORDS } from '#shared/steps/drain'
+import ChipStep from '../ChipStep.vue'
+import InsteadWeigh from '../InsteadWeigh.vue'
+import PickOne from '../PickOne.vue'
 import type { ToldStep } from '~/logic/press'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** How much left: poured off, or leaked out of its bag. The tap that names the amount records it. */
-const props = defineProps<{
-  how: 'poured_off' | 'leaked'
-  /** After the cure: what was left in the bag. */
-  after: boolean
-  /** Of the first day. */
-  early: boolean
-  /** What leaves decides how the lot cools: not of a brine, and not without nitrite. */
-  counts: boolean
-  /** Its lot, and the pieces meant: what their weight would show. */
-  code: string
-  pieces: number[]
-  /** The hour that was said; null: now. */
-  atMs: Milliseconds | null
-  saving: boolean
-}>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
+const how = props.row.ask === 'leak' ? 'leaked' : 'poured_off'
+/** After the cure: what was left in the bag. */
+const after = props.row.ask === 'purge'
+/** Of the first day. */
+const early = computed(() => props.row.nowMs - props.row.lot.rubbedAtMs < DRAIN_SETTLED_MS)
+/** What leaves decides how the lot cools: not of a brine, and not without nitrite. */
+const counts = computed(() => !isWet(props.row.lot.method) && !props.row.lot.saltOnly)
+const LABEL = { drain: 'How much was poured off?', leak: 'How much leaked out?', purge: 'How much was left in the bag?' }
+const label = LABEL[props.row.ask as keyof typeof LABEL]
 
 type Rough = keyof typeof ROUGH_WORDS
 type Choice = Rough | 'ml' | 'weighed' | 'not_seen' | 'weigh' | 'say'
@@ -37,12 +34,9 @@ const CHOICES = computed((): { value: Choice; words: string }[] => [
   { value: 'weighed', words: 'Weighed…' },
   { value: 'not_seen', words: 'Nobody saw how much' },
   // Rinsed, dried or heated meat weighs what shows nothing of it.
-  ...(props.counts && !props.after ? [{ value: 'weigh' as const, words: 'Weigh the meat…' }] : []),
+  ...(counts.value && !after ? [{ value: 'weigh' as const, words: 'Weigh the meat…' }] : []),
   { value: 'say', words: 'More to say…' },
 ])
-const label = computed(() =>
-  props.after ? 'How much was left in the bag?' : props.how === 'leaked' ? 'How much leaked out?' : 'How much was poured off?',
-)
 const SALT = [
   { value: 'lies', words: 'Salt still lies there' },
   { value: 'went', words: 'Salt went with it' },
@@ -59,13 +53,13 @@ type Liquid = Extract<ToldStep, { kind: 'drain' }>['liquid']
 function tell(liquid: Liquid, words: string, and: ToldStep[] = []): void {
   const step: ToldStep = {
     kind: 'drain',
-    how: props.how,
+    how,
     liquid,
     back: back.value !== null,
     saltLies: salt.value === 'lies',
     tookSalt: salt.value === 'went',
   }
-  emit('tell', [step, ...and], `${props.after ? 'left in the bag' : props.how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
+  emit('tell', [step, ...and], `${after ? 'left in the bag' : how === 'leaked' ? 'leaked' : 'drained'}, ${words}.`)
 }
 
 /** A weight with its unit, or mL. */
@@ -93,11 +87,11 @@ function choose(choice: Choice) {
   >
     <InsteadWeigh
       v-if="typing === 'meat'"
-      :code="code"
-      :pieces="pieces"
+      :code="row.lot.code"
+      :pieces="row.meant.map(piece => piece.id)"
       :how="how"
       :salt="salt"
-      :at-ms="atMs"
+      :at-ms="row.toldAtMs"
       :saving="saving"
       @tell="(step, words) => tell(null, words, [step])"
     />

@@ -4,14 +4,16 @@ import type { Feel } from '#core/life/kinds/look'
 import type { FileView } from '#shared/contracts/files'
 import FileField from '~/components/common/FileField.vue'
 import { useFloor } from '~/stores/floor'
-import { FEEL_WORDS } from '~/words/step-words'
-import ChipStep from './ChipStep.vue'
-import PickOne from './PickOne.vue'
+import { FEEL_WORDS } from '#shared/steps/look'
+import ChipStep from '../ChipStep.vue'
+import PickOne from '../PickOne.vue'
 import type { ToldStep } from '~/logic/press'
+import type { AskEvents, AskProps } from '../ask-row'
 
-const props = defineProps<{ hangs?: boolean; saving: boolean }>()
+const props = defineProps<AskProps>()
 const floor = useFloor()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const hangs = computed(() => props.row.meant.every(piece => piece.stage === 'hang'))
+const emit = defineEmits<AskEvents>()
 
 type Look = Extract<ToldStep, { kind: 'look' }>
 const CHOICES: { value: Feel | 'more'; words: string }[] = [
@@ -47,7 +49,7 @@ const seen = ref({
 })
 /** The shop's own words where it wrote some; what is not white bloom on hung meat has but one. */
 const mouldWords = computed(() => {
-  if (seen.value.mould !== 'white' || !props.hangs)
+  if (seen.value.mould !== 'white' || !hangs.value)
     return 'Mould on soft bacon, or of any colour but white, is discarded. It is held until the owner decides.'
   const policy = floor.view?.shop.mouldPolicy
   return policy

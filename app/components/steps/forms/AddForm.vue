@@ -1,25 +1,27 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { ADD_FACES, type AddFace } from '#core/life/kinds/add'
-import { ON_FACE } from '#shared/messages/steps'
-import PickOne from './PickOne.vue'
-import PutForm from './PutForm.vue'
-import type { PlanPress } from '~/logic/plan-press'
+import { ON_FACE } from '#shared/steps/add'
+import PickOne from '../PickOne.vue'
+import PutForm from '../PutForm.vue'
 import type { ToldStep } from '~/logic/press'
-import { usePuts } from './use-puts'
+import { usePuts } from '../use-puts'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** More of the cure on what lies here: by itself, or on the face that a turn brings up. */
-const props = defineProps<{ code: string; face: AddFace; turn: PlanPress | null; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, done: () => void]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const SHORT: Record<AddFace, string> = { flesh: 'Flesh', fat: 'Fat', up: 'Face up', all: 'All over' }
 const FACES = ADD_FACES.map(value => ({ value, words: SHORT[value] }))
-const face = ref<AddFace | null>(props.face)
-const puts = usePuts(props.code, 'add')
+const face = ref<AddFace | null>(props.row.face ?? (props.row.ask === 'turn_add' ? 'up' : 'all'))
+/** The turn that it goes on with. */
+const turn = computed(() => (props.row.ask === 'turn_add' ? (props.row.turn ?? null) : null))
+const puts = usePuts(props.row.lot.code, 'add')
 function tell(): void {
   const on = face.value ?? 'all'
   const add: ToldStep = { kind: 'add', face: on, parts: puts.parts(), scaleId: puts.scaleId.value }
-  const { steps = [], label = '' } = props.turn ?? {}
-  emit('tell', [...steps, add], `${label ? `${label.toLowerCase()}, and ` : ''}more ${ON_FACE[on]}: ${puts.words()}.`, puts.clear)
+  const { steps = [], label = '' } = turn.value ?? {}
+  emit('tell', [...steps, add], `${label ? `${label.toLowerCase()}, and ` : ''}more ${ON_FACE[on]}: ${puts.words()}.`, { then: puts.clear })
 }
 </script>
 

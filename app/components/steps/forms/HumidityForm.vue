@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '~/logic/press'
+import ChipStep from '../ChipStep.vue'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** The air was set anew, for what hangs here. */
-defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const CHOICES = [85, 80, 75, 70, 65].map(percent => ({ value: String(percent), words: `${percent} %` }))
 const choose = (percent: string) => emit('tell', [{ kind: 'humidity', percent: Number(percent) }], `air set to ${percent} %.`)
 </script>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { upperFirst } from '#core/lists/upper-first'
 import { SURFACES, type Surface } from '#core/life/kinds/look'
-import { SURFACE_WORDS } from '~/words/step-words'
-import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '~/logic/press'
+import { SURFACE_WORDS } from '#shared/steps/look'
+import ChipStep from '../ChipStep.vue'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** How does the surface feel to a clean finger? The answer is the record. */
-defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const CHOICES = SURFACES.map(value => ({ value, words: upperFirst(SURFACE_WORDS[value]) }))
 const choose = (surface: Surface) =>
   emit('tell', [{ kind: 'look', feel: null, surface, note: null }], `surface ${SURFACE_WORDS[surface]}.`)

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { FryVerdict, SaltTaste } from '#core/life/kinds/fry-test'
-import { SALT_WORDS } from '~/words/step-words'
-import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '~/logic/press'
+import { SALT_WORDS } from '#shared/steps/fry-test'
+import ChipStep from '../ChipStep.vue'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** A slice from the middle, fried and tasted: how salty, and whether it goes back into the water. */
-defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const TASTES = ([1, 2, 3, 4, 5] as const).map(salt => ({ value: String(salt), words: `${salt}: ${SALT_WORDS[salt]}` }))
 const VERDICTS = [
   { value: 'done', words: 'Done, no more water' },

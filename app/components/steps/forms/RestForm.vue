@@ -5,24 +5,26 @@ import { DRY_WAYS, type DryWay } from '#core/life/kinds/dry'
 import { REST_WAYS, type RestWay } from '#core/life/kinds/rest'
 import type { PlaceUse } from '#core/places/place-kind'
 import type { PlaceView } from '#shared/contracts/places'
-import { DRY_WORDS, REST_WORDS } from '#shared/messages/steps'
+import { DRY_WORDS } from '#shared/steps/dry'
+import { REST_WORDS } from '#shared/steps/rest'
 import { useDraft } from '~/composables/use-draft'
-import ChipStep from './ChipStep.vue'
-import PickOne from './PickOne.vue'
-import type { ToldStep } from '~/logic/press'
+import ChipStep from '../ChipStep.vue'
+import PickOne from '../PickOne.vue'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /**
  * Drying or resting from now on, until the next thing begins. The place is the tap that records; how it lies is as it was
  * last time, or as its plan has it.
  */
-const props = defineProps<{ what: 'dry' | 'rest'; places: PlaceView[]; from: number | null; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
+const what = props.row.ask === 'dry' ? 'dry' : 'rest'
 const WAYS = {
   dry: DRY_WAYS.map(value => ({ value: value as string, words: upperFirst(DRY_WORDS[value]) })),
   rest: REST_WAYS.map(value => ({ value: value as string, words: upperFirst(REST_WORDS[value]) })),
 }
 const FITS: Record<'dry' | 'rest', readonly PlaceUse[]> = { dry: ['cold', 'hang', 'bench'], rest: ['cold', 'bench'] }
-const { draft: last } = useDraft(`lies-${props.what}`, () => ({ how: WAYS[props.what][0]!.value, placeId: null as number | null }))
+const { draft: last } = useDraft(`lies-${what}`, () => ({ how: WAYS[what][0]!.value, placeId: null as number | null }))
 const how = computed({
   get: () => last.value.how,
   // A second tap takes nothing back: it lies somehow.
@@ -30,18 +32,18 @@ const how = computed({
 })
 /** Where it was laid last, then where it is, then the others. */
 const choices = computed(() => {
-  const rank = ({ id }: PlaceView) => (id === last.value.placeId ? 0 : id === props.from ? 1 : 2)
-  return props.places
-    .filter(place => place.id === props.from || place.uses.some(use => FITS[props.what].includes(use)))
+  const rank = ({ id }: PlaceView) => (id === last.value.placeId ? 0 : id === props.row.from ? 1 : 2)
+  return props.row.places
+    .filter(place => place.id === props.row.from || place.uses.some(use => FITS[what].includes(use)))
     .toSorted((a, b) => rank(a) - rank(b))
-    .map(({ id, name }) => ({ value: String(id), words: id === props.from ? `Here, ${name}` : name }))
+    .map(({ id, name }) => ({ value: String(id), words: id === props.row.from ? `Here, ${name}` : name }))
 })
 function choose(id: string): void {
-  const place = props.places.find(one => String(one.id) === id)!
+  const place = props.row.places.find(one => String(one.id) === id)!
   last.value.placeId = place.id
   const begun = { minutes: null, placeId: place.id }
-  const where = place.id === props.from ? '' : ` in ${place.name}`
-  if (props.what === 'dry')
+  const where = place.id === props.row.from ? '' : ` in ${place.name}`
+  if (what === 'dry')
     emit('tell', [{ kind: 'dry', how: how.value as DryWay, ...begun }], `drying ${DRY_WORDS[how.value as DryWay]}${where}.`)
   else emit('tell', [{ kind: 'rest', how: how.value as RestWay, ...begun }], `resting ${REST_WORDS[how.value as RestWay]}${where}.`)
 }

@@ -4,25 +4,27 @@ import { upperFirst } from '#core/lists/upper-first'
 import { FLAVOUR_WAYS, type FlavourWay } from '#core/life/kinds/flavour'
 import { MOST_LASTED_MINUTES } from '#shared/steps/entries'
 import { FLAVOUR_WORDS } from '#shared/messages/plans'
-import { FLAVOURED } from '#shared/messages/steps'
+import { FLAVOURED } from '#shared/steps/flavour'
 import NumberField from '~/components/common/NumberField.vue'
-import PickOne from './PickOne.vue'
-import PutForm from './PutForm.vue'
+import PickOne from '../PickOne.vue'
+import PutForm from '../PutForm.vue'
 import type { ToldStep } from '~/logic/press'
-import { usePuts } from './use-puts'
+import { usePuts } from '../use-puts'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** Flavour after the cure: a marinade that goes on, or lasted; dry spice on the pellicle; a glaze. */
-const props = defineProps<{ code: string; how: FlavourWay; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string, done: () => void]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const HOW = FLAVOUR_WAYS.map(value => ({ value, words: upperFirst(FLAVOUR_WORDS[value]) }))
-const how = ref<FlavourWay | null>(props.how)
+const planned = props.row.flavour ?? 'dry_spice'
+const how = ref<FlavourWay | null>(planned)
 const lasted = ref<number | null>(null)
-const puts = usePuts(props.code, 'flavour')
-const way = computed(() => how.value ?? props.how)
+const puts = usePuts(props.row.lot.code, 'flavour')
+const way = computed(() => how.value ?? planned)
 function tell(): void {
   const minutes = way.value === 'marinade' ? lasted.value : 0
   const step: ToldStep = { kind: 'flavour', how: way.value, minutes, parts: puts.parts(), scaleId: puts.scaleId.value }
-  emit('tell', [step], `${FLAVOURED[way.value].toLowerCase()}: ${puts.words()}.`, puts.clear)
+  emit('tell', [step], `${FLAVOURED[way.value].toLowerCase()}: ${puts.words()}.`, { then: puts.clear })
 }
 </script>
 

@@ -1,13 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { TAKE_WHYS, type TakeWhy } from '#core/life/kinds/take'
 import { upperFirst } from '#core/lists/upper-first'
-import { TAKE_WORDS } from '#shared/messages/steps'
-import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '~/logic/press'
+import { piecesWords } from '#shared/messages/pieces'
+import { TAKE_WORDS } from '#shared/steps/take'
+import ChipStep from '../ChipStep.vue'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** Pieces that are gone and were never packed: why? */
-defineProps<{ which: string; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
+const which = computed(() => upperFirst(piecesWords(props.row.meant.map(piece => piece.label))))
 const WHY = TAKE_WHYS.map(value => ({ value, words: upperFirst(TAKE_WORDS[value]) }))
 const take = (why: TakeWhy) => emit('tell', [{ kind: 'take', why }], `taken away, ${TAKE_WORDS[why]}.`)
 </script>

@@ -5,13 +5,14 @@ import { MOST_LASTED_MINUTES } from '#shared/steps/entries'
 import NumberField from '~/components/common/NumberField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'
-import AskHead from './AskHead.vue'
-import PickOne from './PickOne.vue'
+import AskHead from '../AskHead.vue'
+import PickOne from '../PickOne.vue'
 import type { ToldStep } from '~/logic/press'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** Into the water now, or for how long it lay there; how much water, how warm, how often changed, where somebody knows. */
-defineProps<{ saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const { as } = useNotation()
 const LASTED = [
   { value: '0', words: 'Goes in now' },

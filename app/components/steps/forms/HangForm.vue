@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { LotPiece } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import { useNotation } from '~/composables/use-notation'
-import StepForm from './StepForm.vue'
-import ChipStep from './ChipStep.vue'
+import StepForm from '../StepForm.vue'
+import ChipStep from '../ChipStep.vue'
 import type { ToldStep } from '~/logic/press'
+import type { AskEvents, AskProps } from '../ask-row'
 
 /** Hung to dry by weight: in which place, and on which hooks, where the shop numbers them. */
-const props = defineProps<{ pieces: LotPiece[]; places: PlaceView[]; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; close: [] }>()
+const props = defineProps<AskProps>()
+const emit = defineEmits<AskEvents>()
 const { temperature } = useNotation()
 const place = ref<PlaceView | null>(null)
 const hooks = ref<Record<number, string>>({})
-const rooms = computed(() => props.places.filter(one => one.uses.includes('hang')))
+const rooms = computed(() => props.row.places.filter(one => one.uses.includes('hang')))
 const wordsOf = ({ name, readings, targetC, targetRh }: PlaceView) => {
   const tempC = readings.findLast(one => one.tempC !== null)?.tempC ?? targetC
   const rh = readings.findLast(one => one.rh !== null)?.rh ?? targetRh
@@ -21,7 +21,7 @@ const wordsOf = ({ name, readings, targetC, targetRh }: PlaceView) => {
 }
 const choices = computed(() => rooms.value.map(one => ({ value: String(one.id), words: wordsOf(one) })))
 const said = computed(() =>
-  props.pieces.flatMap(({ id }) => (/^\d+$/.test(hooks.value[id]?.trim() ?? '') ? [{ piece: id, hook: Number(hooks.value[id]) }] : [])),
+  props.row.meant.flatMap(({ id }) => (/^\d+$/.test(hooks.value[id]?.trim() ?? '') ? [{ piece: id, hook: Number(hooks.value[id]) }] : [])),
 )
 /** Hung on the place's hooks, more than it has is said, and taken. */
 const tooMany = computed(() => place.value?.hooks != null && said.value.some(one => one.hook > place.value!.hooks!))
@@ -40,7 +40,7 @@ function tell(): void {
   </ChipStep>
   <StepForm v-else name="Hang to dry" :asks="`${place.name}: on which hooks?`" @tell="tell" @close="emit('close')">
     <VTextField
-      v-for="piece in pieces"
+      v-for="piece in row.meant"
       :key="piece.id"
       v-model="hooks[piece.id]"
       :label="`Piece ${piece.label}, hook`"
