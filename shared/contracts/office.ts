@@ -1,22 +1,30 @@
 import type { CalendarOpen } from './calendar'
-import type { Milliseconds } from '#core/units/quantities'
 import type { InstrumentView } from './instruments'
-import type { ShopView } from './lots'
-import type { PlaceSetUp } from './places'
 import type { DeviceView, PersonView } from './people'
+import type { PlaceSetUp } from './places'
 
-export interface OfficeView {
-  shop: ShopView
-  /** Of the rule set in force. */
-  jurisdiction: string
-  instruments: InstrumentView[]
-  places: PlaceSetUp[]
+/** What the Office knows of whoever reads. */
+export interface OfficeMine {
+  hasPin: boolean
+  hasSecondFactor: boolean
+}
+/** Who may come in, and on what. */
+export interface OfficePeople {
   people: PersonView[]
   /** Every device that is signed in; for the owner's eyes, empty for others. */
   devices: DeviceView[]
   /** Calendars that have an address; for the owner's eyes, empty for others. */
   calendars: CalendarOpen[]
-  /** Tables that can be taken along as CSV. */
+}
+/** Places, and the instruments that they are read on. */
+export interface OfficePlaces {
+  places: PlaceSetUp[]
+  instruments: InstrumentView[]
+}
+export interface OfficeInstruments {
+  instruments: InstrumentView[]
+}
+/** Tables that can be taken along as CSV. */
+export interface OfficeTables {
   tables: string[]
-  nowMs: Milliseconds
 }

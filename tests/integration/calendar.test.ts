@@ -92,7 +92,7 @@ describe('the calendar', () => {
   it('ends with the account of whose it is', async () => {
     const path = await link()
     await must(owner.post('/api/me/confirm', { password: OWNER.password }))
-    const people = (await must(owner.get('/api/office'))).people
+    const people = (await must(owner.get('/api/office/people'))).people
     const me = people.find((person: { role: string }) => person.role === 'maker')
     const body = { name: me.name, initials: me.initials, role: 'maker' }
     await must(owner.put(`/api/office/people/${me.id}`, { ...body, active: false }))
@@ -102,9 +102,9 @@ describe('the calendar', () => {
   it('is in the owner\'s list, and ended from there; by a new password and another role too', async () => {
     maker = await shop.signedIn(MAKER)
     const path = await link()
-    const { calendars, people } = await must(owner.get('/api/office'))
+    const { calendars, people } = await must(owner.get('/api/office/people'))
     expect(calendars).toEqual([{ id: expect.any(Number), who: 'maker person', atMs: expect.any(Number), seenAtMs: null }])
-    expect((await must(maker.get('/api/office'))).calendars).toEqual([])
+    expect((await must(maker.get('/api/office/people'))).calendars).toEqual([])
     expect(await maker.post(`/api/office/calendars/${calendars[0].id}/end`, {})).toMatchObject({ status: 403 })
     await must(owner.post(`/api/office/calendars/${calendars[0].id}/end`, {}))
     expect((await feed(path)).status).toBe(404)

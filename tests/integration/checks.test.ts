@@ -19,7 +19,7 @@ beforeAll(async () => {
   code = (await must(maker.post('/api/lots', rub(await stock(maker))))).code
   pieces = (await must(maker.get(`/api/lots/${code}`))).pieces.map((piece: { id: number }) => piece.id)
   await must(maker.post('/api/steps', { steps: [{ kind: 'out', rinses: 1 }], lots: [{ code, pieces: null }], when: { told: 'now' } }))
-  const { places } = await must(owner.get('/api/office'))
+  const { places } = await must(owner.get('/api/office/places'))
   const found = places.find((place: { uses: string[] }) => place.uses.includes('heat'))
   smokerId = found.id
   smoker = found.name

@@ -208,7 +208,7 @@ describe('a password', () => {
     const seen = JSON.stringify([
       await shop.sql('SELECT * FROM events'),
       await shop.sql('SELECT answer, request_hash FROM answers'),
-      (await owner.get('/api/office')).body,
+      (await owner.get('/api/office/people')).body,
       (await owner.get('/api/export/csv/users')).body,
     ])
     for (const kept of [secret, recoveryCodes[1], 'recovery_hashes']) expect(seen).not.toContain(kept)
@@ -238,7 +238,7 @@ describe('devices', () => {
   it('everyone sees their own and signs one out; nobody else\'s', async () => {
     const joy = await add('joy')
     const [here, there, other] = [await shop.signedIn(joy), await shop.signedIn(joy), await shop.signedIn(MAKER)]
-    const { devices } = (await here.get('/api/office')).body as { devices: { id: number; thisOne: boolean }[] }
+    const { devices } = (await here.get('/api/office/people')).body as { devices: { id: number; thisOne: boolean }[] }
     expect(devices).toHaveLength(2)
     const far = devices.find(device => !device.thisOne)!
     expect(await other.post(`/api/me/devices/${far.id}/end`, {})).toMatchObject({ status: 404 })

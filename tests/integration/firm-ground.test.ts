@@ -73,7 +73,7 @@ describe('salt only, out of its cure, in the warm', () => {
 
 describe('what is rubbed', () => {
   it('is laid into a cold place', async () => {
-    const { places } = await must(owner.get('/api/office'))
+    const { places } = await must(owner.get('/api/office/places'))
     const smoker = places.find((place: { kind: string }) => place.kind === 'smoker')
     expect(await maker.post('/api/lots', smallRub(room.s, { fridgeId: smoker.id }))).toMatchObject({
       status: 422,

@@ -24,7 +24,7 @@ interface One {
   offsetC: number
   checks: unknown[]
 }
-const instruments = async (): Promise<One[]> => (await maker.get('/api/office')).body.instruments
+const instruments = async (): Promise<One[]> => (await maker.get('/api/office/instruments')).body.instruments
 const named = async (name: string) => (await instruments()).find(one => one.name === name)!
 const check = (id: number, body: Record<string, unknown>) =>
   maker.post(`/api/instruments/${id}/checks`, { note: null, ...body })

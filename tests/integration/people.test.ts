@@ -18,7 +18,7 @@ const put = (client: Client, path: string, body: unknown) => client.send('PUT', 
 /** What changes who may open the door wants the password again, given within the last minutes. */
 const sure = async (client: Client, who = OWNER) => expect(await confirm(client, who)).toMatchObject({ status: 200 })
 const people = async (): Promise<{ id: number; signIn: string; hasPin: boolean }[]> =>
-  (await owner.get('/api/office')).body.people
+  (await owner.get('/api/office/people')).body.people
 const idOf = async (signIn: string) => (await people()).find(person => person.signIn === signIn)!.id
 const read = (client: Client, typed = '3') =>
   client.post(`/api/fridges/${s.fridgeId}/readings`, { temperature: celsius(typed) })
@@ -47,7 +47,7 @@ describe('a sign-in', () => {
   })
   it('is ended by the owner from the Office, and by a closed account', async () => {
     const client = await shop.signedIn(MAKER)
-    const { devices } = (await owner.get('/api/office')).body
+    const { devices } = (await owner.get('/api/office/people')).body
     expect(devices.filter((d: { thisOne: boolean }) => d.thisOne)).toHaveLength(1)
     expect(
       await owner.post(
@@ -141,7 +141,7 @@ describe('accounts', () => {
   })
   it('no secret reaches the book or the Office', async () => {
     const book = JSON.stringify(await shop.sql('SELECT typed, computed FROM events'))
-    const office = JSON.stringify((await owner.get('/api/office')).body)
+    const office = JSON.stringify((await owner.get('/api/office/people')).body)
     for (const secret of [MAKER.password, 'brand new password', 'scrypt', 'tokenHash'])
       expect(book + office).not.toContain(secret)
   })
@@ -217,7 +217,7 @@ describe('a shared tablet', () => {
     ])
       expect(reply).toMatchObject({ status: 403, body: { code: 'own_sign_in_needed' } })
     expect((await wall.get('/api/session')).body.user.role).toBe('maker')
-    expect((await wall.get('/api/office')).body.devices).toEqual([])
+    expect((await wall.get('/api/office/people')).body.devices).toEqual([])
   })
   it('an inspector neither opens one nor signs on one', async () => {
     expect(await shop.client().post('/api/session', { ...INSPECTOR, station: 'Wall', shared: true })).toMatchObject({

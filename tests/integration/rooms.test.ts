@@ -241,7 +241,7 @@ describe('the Office', () => {
     expect((await maker.post('/api/office/people', person)).status).toBe(403)
     expect((await owner.post('/api/office/people', person)).status).toBe(200)
     expect(await owner.post('/api/office/people', person)).toMatchObject({ body: { code: 'sign_in_taken' } })
-    expect(JSON.stringify((await maker.get('/api/office')).body)).not.toContain('scrypt')
+    expect(JSON.stringify((await maker.get('/api/office/people')).body)).not.toContain('scrypt')
   })
   it('a coarser scale changes what a weighing can show', async () => {
     const { id } = (

@@ -13,7 +13,7 @@ import { threadView } from '../../server/services/ledger/thread-view'
 import { benchView } from '../../server/services/views/bench-view'
 import { lotList } from '../../server/services/views/lot-list'
 import { lotView } from '../../server/services/views/lot-view'
-import { officeView } from '../../server/services/views/office-view'
+import { officePeople } from '../../server/services/views/office-view'
 import { recipeViews } from '../../server/services/recipes/recipes'
 import { runView } from '../../server/services/views/run-view'
 import { saltLedgerView } from '../../server/services/views/salt-ledger-view'
@@ -80,7 +80,7 @@ const PAGES: Record<string, (tables: Tables) => Promise<unknown>> = {
   'the book': tables => eventPage(tables, undefined),
   'recipes': tables => recipeViews(tables),
   'salt ledger': tables => saltLedgerView(tables, nowMs),
-  'office': tables => officeView(tables, { person, sessionId: 0, onTablet: false, nowMs }),
+  'office': tables => officePeople(tables, { person, sessionId: 0, onTablet: false, nowMs }),
   'a lot': async tables => lotView(tables, await someLot(tables), nowMs),
   'a smoke': async tables =>
     runView(tables, (await tables.runs.find({}, { order: [['id', 'DESC']], limit: 1 }))[0]!.code, nowMs),

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { mdiKeyboardOutline, mdiMagnify, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { readCode } from '#core/trace/code'
 import StationMark from './StationMark.vue'
+import { findPages } from '~/logic/find-page'
 import { forgetDrafts } from '~/composables/use-draft'
 import { useSession } from '~/stores/session'
 
@@ -13,9 +14,19 @@ const emit = defineEmits<{ keys: [] }>()
 const session = useSession()
 const find = ref('')
 const wrong = ref(false)
+const pages = computed(() =>
+  readCode(find.value) ? [] : findPages(find.value, { own: !session.view?.station?.shared }),
+)
+/** Where the found page is, and nothing typed any more. */
+async function open(to: string): Promise<void> {
+  find.value = ''
+  await navigateTo(to)
+}
 
 async function go(): Promise<void> {
   const found = readCode(find.value)
+  const [page] = pages.value
+  if (page) return await open(page.to)
   wrong.value = found === null && find.value.trim() !== ''
   if (!found) return
   find.value = ''
@@ -41,17 +52,24 @@ async function leave(): Promise<void> {
     <span class="shop">{{ session.view?.shopName }}</span>
     <form class="find" role="search" @submit.prevent="go">
       <VIcon :icon="mdiMagnify" size="20" />
-      <label class="visually-hidden" for="find-code">Find by code</label>
+      <label class="visually-hidden" for="find-code">Find by code, or a page by its name</label>
       <input
         id="find-code"
         v-model="find"
         autocomplete="off"
-        placeholder="Type or scan a code"
+        placeholder="Code, or a page"
         :aria-invalid="wrong"
         aria-describedby="find-wrong"
         @input="wrong = false"
       />
-      <span id="find-wrong" class="wrong" role="status">{{ wrong ? 'Not a code. They look like L-0042.' : '' }}</span>
+      <span id="find-wrong" class="wrong" role="status">{{ wrong ? 'Neither a code, like L-0042, nor a page.' : '' }}</span>
+      <ul v-if="pages.length" class="found" aria-label="Pages found">
+        <li v-for="page in pages" :key="page.to">
+          <a :href="page.to" @click.prevent="open(page.to)">
+            {{ page.name }}<small v-if="page.holds" class="soft">{{ page.holds }}</small>
+          </a>
+        </li>
+      </ul>
     </form>
     <VBtn class="keys-button" variant="text" :icon="mdiKeyboardOutline" aria-label="Keys" @click="emit('keys')" />
     <VBtn
@@ -75,8 +93,8 @@ async function leave(): Promise<void> {
       <VList>
         <VListItem :title="session.user?.name" :subtitle="session.user?.role" />
         <template v-if="!session.view?.station?.shared">
-          <VListItem title="How I write figures" @click="navigateTo('/office#notation')" />
-          <VListItem title="My password and PIN" @click="navigateTo('/office#account')" />
+          <VListItem title="How I write figures" @click="navigateTo('/office/mine#notation')" />
+          <VListItem title="My password and PIN" @click="navigateTo('/office/mine#account')" />
         </template>
         <VListItem :title="session.view?.station?.shared ? 'Close this tablet' : 'Sign out'" @click="leave" />
       </VList>
@@ -141,6 +159,34 @@ async function leave(): Promise<void> {
   padding: 0.2rem 0.5rem;
   font-size: 0.85rem;
   z-index: 3;
+}
+.found {
+  position: absolute;
+  top: 100%;
+  right: 0;
+  z-index: 4;
+  width: max(100%, 17rem);
+  max-width: calc(100vw - 1rem);
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  background: var(--bone);
+  border: 2.5px solid var(--peat);
+}
+.found a {
+  display: grid;
+  min-height: 56px;
+  align-content: center;
+  padding: 0.3rem 0.8rem;
+  text-decoration: none;
+  font-weight: 600;
+}
+.found li:first-child a,
+.found a:hover {
+  background: var(--sheet);
+}
+.found small {
+  font-weight: 400;
 }
 .who {
   font-weight: 700;

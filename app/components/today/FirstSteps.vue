@@ -13,7 +13,7 @@ const steps = computed(() => {
   return [
     {
       done: instruments.some(one => one.kind === 'scale' && one.state === 'checked'),
-      to: '/office#instruments-head',
+      to: '/office/instruments',
       title: 'Look at your scales and places',
       words:
         'Two scales, two thermometers and a cold room are there to begin with. Check a scale with a weight you trust.',

@@ -94,6 +94,6 @@ describe('what is not right', () => {
     })
     expect(concerns.map(one => one.mark)).toEqual(['held', 'clock', 'count', 'failed its check'])
     expect(concerns[1]!.words).toContain('1 h behind')
-    expect(concerns.at(-1)!.to!.path).toBe('/office#instruments-head')
+    expect(concerns.at(-1)!.to!.path).toBe('/office/instruments')
   })
 })

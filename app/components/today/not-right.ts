@@ -161,7 +161,7 @@ const unchecked = (instruments: readonly InstrumentBrief[]): Concern[] =>
       mark: STATE_WORDS[one.state],
       name: one.name,
       words: '',
-      to: { path: '/office#instruments-head', words: 'Check it in the Office' },
+      to: { path: '/office/instruments', words: 'Check it in the Office' },
     }))
 
 /** Things of one kind, on one line with their count; opened, each for itself. */

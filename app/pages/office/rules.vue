@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import type { RulesView } from '#shared/contracts/rules'
 import LoadProblem from '~/components/common/LoadProblem.vue'
-import PageHead from '~/components/common/PageHead.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import ConfirmSet from '~/components/rules/ConfirmSet.vue'
 import HouseLimits from '~/components/rules/HouseLimits.vue'
@@ -36,7 +35,6 @@ async function written(id: string): Promise<void> {
 
 <template>
   <div>
-    <PageHead title="Rules" sub="What the law allows, row by row, and what this shop asks beyond it." />
     <LoadProblem v-if="problem" :problem="problem" @again="load" />
     <p v-else-if="!view || !set" class="empty">Opening the drawer…</p>
     <div v-else class="stack">

@@ -30,7 +30,7 @@ export async function looks(owner) {
     get('ledger: the book', '/api/events'),
     get('salt ledger', '/api/salt-ledger'),
     get('recipes', '/api/recipes'),
-    get('office', '/api/office'),
+    get('office', '/api/office/people'),
     get('a lot', `/api/lots/${lot}`),
     get('a smoke', `/api/runs/${run}`),
     get('a long smoke\'s lot', `/api/lots/${longLot}`),

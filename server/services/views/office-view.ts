@@ -1,14 +1,11 @@
 import type { Milliseconds } from '#core/units/quantities'
-import type { OfficeView } from '#shared/contracts/office'
+import type { OfficeMine, OfficePeople, OfficePlaces } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
 import type { Tables } from '../../db/database'
 import { since } from '../../db/schema/where'
 import { openLinks } from '../calendar/links'
 import { placeSetUps } from './place-views'
 import { instrumentViews } from '../instruments/marks'
-import { rulesInForce } from '../rules/rule-sets'
-import { shopView } from '../shop/shop-facts'
-import { CSV_TABLES } from '../office/take-along'
 
 /** Devices that are signed in: for the owner everybody's, for others their own. */
 async function deviceViews(
@@ -36,29 +33,19 @@ async function deviceViews(
   }))
 }
 
-/** What the Office keeps: people, devices, scales, places, rules. */
-export async function officeView(
+/** Who may come in, and on what. On a shared tablet nobody sees devices. */
+export async function officePeople(
   tables: Tables,
   reader: { person: SignedIn; sessionId: number; onTablet: boolean; nowMs: Milliseconds },
-): Promise<OfficeView> {
-  const [shop, rules, people, instruments, places, devices, calendars] = await Promise.all([
-    shopView(tables),
-    rulesInForce(tables),
+): Promise<OfficePeople> {
+  const [people, devices, calendars] = await Promise.all([
     tables.users.find({}, { order: [['id', 'ASC']] }),
-    instrumentViews(tables, reader.nowMs),
-    placeSetUps(tables),
     reader.onTablet ? [] : deviceViews(tables, reader),
     reader.person.role === 'owner' ? openLinks(tables) : [],
   ])
   return {
-    shop,
-    jurisdiction: rules.jurisdiction,
-    instruments,
-    places,
     devices,
     calendars,
-    nowMs: reader.nowMs,
-    tables: [...CSV_TABLES],
     people: people.map(({ id, name, initials, signIn, role, active, pinHash, totpSecret }) => ({
       id,
       name,
@@ -70,4 +57,16 @@ export async function officeView(
       hasSecondFactor: totpSecret !== null,
     })),
   }
+}
+
+/** How whoever reads comes in. */
+export async function officeMine(tables: Tables, { id }: SignedIn): Promise<OfficeMine> {
+  const { pinHash, totpSecret } = (await tables.users.one({ id }))!
+  return { hasPin: pinHash !== null, hasSecondFactor: totpSecret !== null }
+}
+
+/** Wherever meat lies, and what it is read on. */
+export async function officePlaces(tables: Tables, nowMs: Milliseconds): Promise<OfficePlaces> {
+  const [places, instruments] = await Promise.all([placeSetUps(tables), instrumentViews(tables, nowMs)])
+  return { places, instruments }
 }
