@@ -45,6 +45,17 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
+      {
+        extends: true,
+        test: {
+          name: 'install',
+          include: ['tests/install/**/*.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+          // Each has servers and a folder of its own.
+          maxWorkers: 2,
+        },
+      },
     ],
   },
 })

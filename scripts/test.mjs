@@ -7,31 +7,8 @@ import { checks, prepare } from './lib/checks.mjs'
 import { startMariadb } from './lib/mariadb.mjs'
 import { environmentAt } from './lib/other-hour.mjs'
 import { ensureChromium, ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
-import { run } from './lib/run.mjs'
 import { main, step } from './lib/steps.mjs'
-import { readSummary } from './lib/summary.mjs'
-import { ROOT } from './lib/paths.mjs'
-
-/** Runs one project of tests; its failures are printed whole, its counts returned. */
-async function suite(project, env = {}) {
-  const report = join(env.REPORTS, `${project}.json`)
-  const failed = await run(
-    'npx',
-    ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
-    { cwd: ROOT, env: { ...env, FORCE_COLOR: '0' } },
-  ).then(
-    () => null,
-    error => error,
-  )
-  const counts = readSummary(report)
-  if (failed) console.error(failed.message)
-  for (const failure of counts.failures) console.error(`  FAILED ${failure}`)
-  return {
-    ...counts,
-    failed: Math.max(counts.failed, failed ? 1 : 0),
-    words: `${counts.passed} passed, ${counts.failed} failed`,
-  }
-}
+import { counting, printSlowest, suite } from './lib/suite.mjs'
 
 /** `--at 23:50`: everything is tried at that hour, UTC. */
 const { at: hour } = parseArgs({ options: { at: { type: 'string' } } }).values
@@ -40,11 +17,7 @@ await main(async () => {
   const reports = mkdtempSync(join(tmpdir(), 'veldmoor-test-'))
   /** @type {Awaited<ReturnType<typeof startMariadb>> | null} */
   let database = null
-  const totals = { passed: 0, failed: 0 }
-  const count = (result) => {
-    totals.passed += result.passed
-    totals.failed += result.failed
-  }
+  const { count, conclude } = counting()
   const check = async (one) => {
     const outcome = await step(one.name, () =>
       one.run().then(
@@ -90,8 +63,8 @@ await main(async () => {
   }
   finally {
     await database?.stop()
+    printSlowest(reports, ['unit', 'integration', 'browser'])
     rmSync(reports, { recursive: true, force: true })
   }
-  console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
-  if (totals.failed > 0) process.exitCode = 1
+  conclude()
 })

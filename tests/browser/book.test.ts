@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { click, openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { click, openBrowser, press, says, type, until, type Visit, visitPage } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 const PASSWORD = 'bacon-and-brine'
@@ -8,14 +8,14 @@ let visit: Visit
 const page = () => visit.page
 
 const signIn = async (who: Visit, name: string, path = '/') => {
-  await who.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
+  await visitPage(who.page, shop.address + path)
   await type(who.page, 'Name', name)
   await type(who.page, 'Password', PASSWORD)
   await who.page.keyboard.press('Enter')
   await who.page.waitForSelector('.room-strip')
 }
 const open = async (path: string) => {
-  await page().goto(shop.address + path, { waitUntil: 'networkidle0' })
+  await visitPage(page(), shop.address + path)
 }
 
 beforeAll(async () => {
@@ -117,7 +117,7 @@ describe('a shared tablet', () => {
   it('asks who signs, takes the PIN by taps, and sends the record that waited', async () => {
     const wall = await openBrowser(820, 1180)
     try {
-      await wall.page.goto(`${shop.address}/cold-room`, { waitUntil: 'networkidle0' })
+      await visitPage(wall.page, `${shop.address}/cold-room`)
       await type(wall.page, 'Name', 'tam')
       await type(wall.page, 'Password', PASSWORD)
       await press(wall.page, 'This is a shared tablet: each record is signed with a PIN', 'checkbox', 'Space')
@@ -169,7 +169,7 @@ describe('instruments', () => {
     await says(page(), 'Reach-in thermometer')
     await open('/cold-room')
     await says(page(), 'Reach-in thermometer: check overdue')
-    await open('/office')
+    await open('/office/instruments')
     await press(page(), 'Checks of Reach-in thermometer')
     await type(page(), 'It reads', '0.9')
     await press(page(), 'Record the check')

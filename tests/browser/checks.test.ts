@@ -1,13 +1,13 @@
 import { afterAll, afterEach, beforeAll, expect, it } from 'vitest'
 import { axeByDayAndNight } from '../support/axe'
-import { choose, click, openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit, visitPage } from '../support/browser'
 import { rub, stock } from '../support/goods'
 import { must } from '../support/must'
 import { openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
 let visit: Visit
-const go = (path: string) => visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
+const go = (path: string) => visitPage(visit.page, shop.address + path)
 
 beforeAll(async () => {
   shop = await openTestShop()
@@ -15,7 +15,7 @@ beforeAll(async () => {
   const { code } = await must(owner.post('/api/lots', rub(await stock(owner))))
   await must(owner.post('/api/steps', { steps: [{ kind: 'out', rinses: 1 }], lots: [{ code, pieces: null }], when: { told: 'now' } }))
   visit = await openBrowser(820, 1180)
-  await go('/office')
+  await go('/office/lists')
   await type(visit.page, 'Name', OWNER.signIn)
   await type(visit.page, 'Password', OWNER.password)
   await visit.page.keyboard.press('Enter')

@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { BRINE_DENSITY, ROUGH_ML } from '#core/rules/house'
-import { openBrowser, says, until, type Visit, type } from '../support/browser'
+import { openBrowser, reload, says, type, until, type Visit, visitPage } from '../support/browser'
 import { hold, rowOf, rowSays, tap } from '../support/rows'
 import { openTestShop, type TestShop } from '../support/shop'
 
@@ -19,7 +19,7 @@ describe.each(DEVICES)('lots after their rub, on a %s', (_device, width, height)
   beforeAll(async () => {
     shop = await openTestShop({ demo: true })
     visit = await openBrowser(width, height)
-    await visit.page.goto(`${shop.address}/cold-room`, { waitUntil: 'networkidle0' })
+    await visitPage(visit.page, `${shop.address}/cold-room`)
     await type(visit.page, 'Name', 'marit')
     await type(visit.page, 'Password', 'bacon-and-brine')
     await visit.page.keyboard.press('Enter')
@@ -82,7 +82,7 @@ describe.each(DEVICES)('lots after their rub, on a %s', (_device, width, height)
     const { page } = visit
     await rowSays(page, 'L-0006', 'stack')
     await shop.sql('UPDATE steps SET voided = id WHERE kind = \'turn\' AND from_at > UTC_TIMESTAMP() - INTERVAL 20 HOUR')
-    await page.reload({ waitUntil: 'networkidle0' })
+    await reload(page)
     await tap(page, 'L-0006', 'Piece 1')
     await tap(page, 'L-0006', 'Turned, this piece')
     await rowSays(page, 'L-0006', 'still to turn: 2, 3')

@@ -1,34 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { PAGES } from '../../app/logic/pages'
 import { axeByDayAndNight } from '../support/axe'
-import { atRest, openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { atRest, load, openBrowser, press, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 const NOWHERE = '/no-such-room'
-const ROOMS = [
-  '/',
-  '/store',
-  '/store/salt-ledger',
-  '/bench',
-  '/cold-room',
-  '/smokehouse',
-  '/runs/S-0001',
-  '/runs/S-0003',
-  '/slicing-table',
-  '/ledger?code=L-0001',
-  '/ledger/lots',
-  '/ledger/book',
-  '/lots/L-0003',
-  '/lots/L-0008',
-  '/office',
-  '/office/rules',
-  '/bench/spoons',
-  '/bench/practice',
-  '/bench/card/B-0001',
-  '/sheets/cold-room',
-  '/store/mix',
-  '/recipe-book',
-  NOWHERE,
-]
+const ROOMS = [...PAGES.flatMap(({ path, seen }) => seen ?? [path]), NOWHERE]
 const SIZES = [
   ['phone', 390, 844],
   ['tablet', 820, 1180],
@@ -42,7 +19,7 @@ let visit: Visit
 beforeAll(async () => {
   shop = await openTestShop({ demo: true })
   visit = await openBrowser()
-  await visit.page.goto(shop.address, { waitUntil: 'networkidle0' })
+  await load(visit.page, shop.address)
   await type(visit.page, 'Name', 'marit')
   await type(visit.page, 'Password', 'bacon-and-brine')
   await visit.page.keyboard.press('Enter')
@@ -58,7 +35,7 @@ const WAITING = [
   'Fetching the card', 'Clearing the big bowl', 'Turning the pages',
 ]
 const open = async (path: string) => {
-  await visit.page.goto(shop.address + path, { waitUntil: 'networkidle0' })
+  await load(visit.page, shop.address + path)
   await until(
     visit.page,
     (waiting: string[]) =>
@@ -118,7 +95,7 @@ describe('the demo shop', () => {
     }
   })
   it('writes figures as each person does', async () => {
-    await open('/office')
+    await open('/office/mine')
     for (const choice of ['lb and oz', '°F', '2,5', 'Nov 23']) await press(visit.page, choice)
     await press(visit.page, 'Write them so')
     // The sample stands there before it is chosen; the notice only once it was kept.
@@ -126,7 +103,7 @@ describe('the demo shop', () => {
     await open('/runs/S-0001')
     await says(visit.page, 'target core 145,4 °F')
     for (const choice of ['g and kg', '°C', '2.5', '23 Nov']) {
-      if (choice === 'g and kg') await open('/office')
+      if (choice === 'g and kg') await open('/office/mine')
       await press(visit.page, choice)
     }
     await press(visit.page, 'Write them so')
@@ -134,7 +111,7 @@ describe('the demo shop', () => {
   })
   it('an inspector reads everything and finds no button that writes', async () => {
     const other = await openBrowser()
-    await other.page.goto(`${shop.address}/cold-room`, { waitUntil: 'networkidle0' })
+    await load(other.page, `${shop.address}/cold-room`)
     await type(other.page, 'Name', 'quill')
     await type(other.page, 'Password', 'bacon-and-brine')
     await other.page.keyboard.press('Enter')

@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { choose, goTo, openBrowser, press, says, type, until, type Visit } from '../support/browser'
+import { choose, goTo, openBrowser, press, reload, says, type, until, type Visit, visitPage } from '../support/browser'
 import { openTestShop, SETUP_CODE, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -22,7 +22,7 @@ afterAll(async () => {
 describe('a maker walks through the shop, by keyboard', () => {
   it('1: the first visit opens the shop, and the owner signs in again', async () => {
     // As the start command prints it.
-    await page().goto(`${shop.address}/set-up#code=${SETUP_CODE}`, { waitUntil: 'networkidle0' })
+    await visitPage(page(), `${shop.address}/set-up#code=${SETUP_CODE}`)
     await says(page(), 'Open the shop')
     await type(page(), 'Shop\'s name', 'Walk-in shed')
     await type(page(), 'Full name', 'Ada Walker')
@@ -35,7 +35,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), '10 characters or more.')
     await says(page(), 'Choose the law that your shop stands under')
     // What was typed is still there after a visit to somewhere else.
-    await page().reload({ waitUntil: 'networkidle0' })
+    await reload(page())
     await says(page(), 'Open the shop')
     expect(await page().$$eval('input', inputs => inputs.map(input => input.value))).toEqual(
       expect.arrayContaining([SETUP_CODE, 'Walk-in shed', 'Ada Walker']),
@@ -49,7 +49,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), 'The first lot, step by step')
     await shop.sql('UPDATE shops SET zone = ?', ['America/Chicago'])
     await page().deleteCookie(...(await page().cookies()))
-    await page().goto(`${shop.address}/store`, { waitUntil: 'networkidle0' })
+    await visitPage(page(), `${shop.address}/store`)
     await type(page(), 'Name', 'ada')
     await type(page(), 'Password', 'a wrong password')
     await page().keyboard.press('Enter')
@@ -68,7 +68,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'All four good')
     await press(page(), 'Receive it')
     await says(page(), 'Ounces after pounds go up to 15.9')
-    await page().reload({ waitUntil: 'networkidle0' })
+    await reload(page())
     await page().keyboard.press('n')
     await says(page(), 'Temperature on arrival')
     expect(await page().$eval('input[maxlength="60"]', input => (input as HTMLInputElement).value)).toBe('4 lb 20 oz')
@@ -230,7 +230,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), 'heat-treated, cook before eating')
     await shop.sql('UPDATE runs SET pulled_at = pulled_at - INTERVAL 26 MINUTE')
     await shop.sql('UPDATE run_readings SET at = at - INTERVAL 26 MINUTE WHERE at > NOW() - INTERVAL 5 MINUTE')
-    await page().reload({ waitUntil: 'networkidle0' })
+    await reload(page())
     await upload(
       `time,core\n${[
         [25, 58],
@@ -290,7 +290,7 @@ describe('a maker walks through the shop, by keyboard', () => {
   })
 
   it('8: the lot\'s page shows its whole life, and a correction with both values', async () => {
-    await page().goto(`${shop.address}/lots/L-0001`, { waitUntil: 'networkidle0' })
+    await visitPage(page(), `${shop.address}/lots/L-0001`)
     await says(page(), 'sent; part not sliced yet')
     await press(page(), 'Correct piece 2')
     await type(page(), 'Right value', '1.97 kg')

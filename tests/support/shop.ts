@@ -82,6 +82,13 @@ const openedShop = () =>
     return { adminUrl: shop.adminUrl, known: { sessionSecret, cookies }, close: shop.close }
   })
 
+/** The demo shop, from which every other is copied. */
+const demoShop = () =>
+  template('demo', async () => {
+    const shop = await startShop(await freshDatabase(), { sessionSecret: randomBytes(32).toString('hex'), demo: true })
+    return { adminUrl: shop.adminUrl, known: {}, close: shop.close }
+  })
+
 interface Started {
   sessionSecret: string
   cookies?: Cookies
@@ -139,7 +146,8 @@ export async function openTestShop({
   env = {} as Record<string, string>,
 } = {}): Promise<TestShop> {
   const sessionSecret = randomBytes(32).toString('hex')
-  if (demo || !opened) return startShop(await freshDatabase(), { sessionSecret, demo, env })
+  if (demo) return startShop(await freshDatabase({ dump: (await demoShop()).dump }), { sessionSecret, demo, env })
+  if (!opened) return startShop(await freshDatabase(), { sessionSecret, env })
   const { dump, known } = await openedShop()
   return startShop(await freshDatabase({ dump }), { ...(kept ? known : { sessionSecret }), env })
 }
