@@ -2,7 +2,7 @@ import { UNDO_MS } from '#core/rules/house'
 import { computed, reactive } from 'vue'
 
 /** Something that was recorded on this device a moment ago, and how it is taken back. */
-export interface Told {
+export interface Notice {
   id: number
   text: string
   undo: () => Promise<void>
@@ -11,7 +11,7 @@ export interface Told {
 /** The last ones told here stay at hand. House. */
 const MOST_TOLD = 10
 let count = 0
-const state = reactive<{ text: string; shown: boolean; told: Told[] }>({ text: '', shown: false, told: [] })
+const state = reactive<{ text: string; shown: boolean; told: Notice[] }>({ text: '', shown: false, told: [] })
 
 const drop = (id: number) => {
   state.told = state.told.filter(one => one.id !== id)
@@ -27,7 +27,7 @@ export function useNotice() {
     state.told = [{ id, text, undo }, ...state.told].slice(0, MOST_TOLD)
     setTimeout(() => drop(id), UNDO_MS)
   }
-  async function undo(one: Told): Promise<void> {
+  async function undo(one: Notice): Promise<void> {
     state.shown = false
     drop(one.id)
     await one.undo()

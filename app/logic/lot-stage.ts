@@ -1,7 +1,7 @@
 import { isLeft } from '#core/lots/finished'
 import type { LotRow } from '#shared/contracts/lots'
 
-export interface Stage {
+export interface LotStage {
   words: string
   tone: 'good' | 'watch' | 'act' | 'held' | 'plain'
 }
@@ -9,7 +9,7 @@ export interface Stage {
 /** Where a lot is in its life, in a word or two. A hold comes before everything. */
 export function lotStage(
   lot: Pick<LotRow, 'openHolds' | 'cureEndedAtMs' | 'packs' | 'unsent' | 'runs' | 'readyG' | 'leftG' | 'unsliced'>,
-): Stage {
+): LotStage {
   if (lot.openHolds.length > 0) return { words: 'held', tone: 'held' }
   if (lot.cureEndedAtMs === null) return { words: 'in the cure', tone: 'watch' }
   if (lot.packs > 0) {

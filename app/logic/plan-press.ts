@@ -2,14 +2,14 @@ import type { DueKind, DueWhy } from '#core/plan/due-thing'
 import { segmentOn, waysOf } from '#core/turning/rhythm'
 import { upperFirst } from '#core/lists/upper-first'
 import type { Plan, PlanItem } from '#core/plan/plan'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import { PLANNED_TURN_WORDS } from '#shared/messages/plans'
 import { DRY_WORDS } from '#shared/steps/dry'
 import { REST_WORDS } from '#shared/steps/rest'
 
 /** A finished step that one tap records: what it says on the button, and what was done. */
 export interface PlanPress {
-  steps: ToldStep[]
+  steps: PressStep[]
   label: string
   words: string
 }

@@ -3,8 +3,8 @@ import type { pressInput } from '#shared/steps/press'
 
 /** A press as a page tells it. */
 export type Press = z.input<typeof pressInput>
-export type ToldStep = Press['steps'][number]
-export type ToldWhen = Pick<Press, 'when' | 'lateReason'>
+export type PressStep = Press['steps'][number]
+export type PressWhen = Pick<Press, 'when' | 'lateReason'>
 
 /** A lot of a press, and all its pieces that could be meant. */
 export interface PressLot {

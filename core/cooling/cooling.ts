@@ -15,7 +15,7 @@ export const coolingRuleFor = (ingoingPpm: Ppm | null): CoolingRule =>
 export type CoolingStatus
   = 'no_reading' | 'under_way' | 'in_time' | 'late_first' | 'late_second' | 'not_shown_first' | 'not_shown_second'
 
-export interface Stage {
+export interface CoolingStage {
   shortestMs: Milliseconds
   longestMs: Milliseconds | null
 }
@@ -26,12 +26,12 @@ export interface Cooling {
   startMs: Milliseconds | null
   middleMs: Milliseconds | null
   endMs: Milliseconds | null
-  first: Stage
-  second: Stage
+  first: CoolingStage
+  second: CoolingStage
   rule: CoolingRule
 }
 
-const NO_STAGE: Stage = { shortestMs: 0, longestMs: null }
+const NO_STAGE: CoolingStage = { shortestMs: 0, longestMs: null }
 
 /**
  * Was it cooled fast enough? Core readings in order of time, from the last one in the heat on; `errorC` is the
@@ -48,7 +48,7 @@ export function judgeCooling(readings: readonly CoreReading[], rule: CoolingRule
     = peakC < KILL_FROM_C ? { earliestMs: peakMs, latestMs: peakMs } : fallBounds(readings, KILL_FROM_C, errorC)
   const middle = fallBounds(readings, COOLING_MIDDLE_C, errorC)
   const end = fallBounds(readings, rule.endC, errorC)
-  const stage = (from: typeof start, to: typeof start): Stage => ({
+  const stage = (from: typeof start, to: typeof start): CoolingStage => ({
     shortestMs: from.latestMs === null ? 0 : Math.max(0, to.earliestMs - from.latestMs),
     longestMs: to.latestMs === null ? null : Math.max(0, to.latestMs - from.earliestMs),
   })

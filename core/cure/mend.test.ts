@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { mend, type Mend, type MixPlan } from './mend'
+import { mend, type CureMend, type MixPlan } from './mend'
 
 describe('mending at the bench', () => {
   const plan: MixPlan = {
@@ -14,8 +14,8 @@ describe('mending at the bench', () => {
     divisionG: 0.1,
     meatDivisionG: 5,
   }
-  const share = (m: Mend) => m.after.agentG / m.after.greenG
-  const step = (m: Mend | undefined, what: string, key?: string) =>
+  const share = (m: CureMend) => m.after.agentG / m.after.greenG
+  const step = (m: CureMend | undefined, what: string, key?: string) =>
     m?.steps.find(s => s.do === what && s.key === key)?.massG
   it('overweighed, not mixed yet: take it off', () =>
     expect(mend(plan, { kind: 'overweighed', weighedG: 30, mixed: false })).toMatchObject([

@@ -23,7 +23,7 @@ export interface MendStep {
   massG: Grams
 }
 /** One way out, and what then lies on the meat. */
-export interface Mend {
+export interface CureMend {
   way: 'take_off' | 'more_meat' | 'remix' | 'make_up' | 'weigh_again'
   steps: MendStep[]
   after: { greenG: Grams; agentG: Grams; mixG: Grams }
@@ -34,7 +34,7 @@ export interface Mend {
  * share of the meat, so the verdict is the plan's again; empty when nothing is wrong. Conserves mass: what is neither
  * used nor set aside was never weighed. `weighedG` and `leftG` 0 or more; late pieces and tares more than 0.
  */
-export function mend(plan: MixPlan, mishap: Mishap): Mend[] {
+export function mend(plan: MixPlan, mishap: Mishap): CureMend[] {
   const mixG = plan.parts.reduce((sum, part) => sum + part.massG, 0)
   const plannedAgentG = plan.parts.find(part => part.key === plan.agentKey)?.massG ?? 0
   const fine = (massG: Grams) => toDivision(massG, plan.divisionG)

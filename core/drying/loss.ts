@@ -2,7 +2,7 @@ import type { Fraction, Grams, Milliseconds } from '../units/quantities'
 import type { LossPoint } from './forecast'
 
 /** Meat on the scale; `pieces`: ids of what lay on it together, null all of the lot. */
-export interface Weighed {
+export interface HangWeight {
   atMs: Milliseconds
   netG: Grams
   pieces: readonly number[] | null
@@ -20,7 +20,7 @@ export interface PieceLoss extends LossPoint {
 export function pieceLosses(
   pieceId: number,
   pieces: readonly { id: number; greenG: Grams }[],
-  weighed: readonly Weighed[],
+  weighed: readonly HangWeight[],
 ): PieceLoss[] {
   return weighed
     .filter(one => one.pieces === null || one.pieces.includes(pieceId))

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { accountFor, pieceLabel } from './divide'
+import { accountFor, meatPieceLabel } from './divide'
 
 const division = (fromG: number, piecesG: number[], more = {}) => ({
   fromG,
@@ -39,5 +39,5 @@ describe('what the knife leaves', () => {
     )
   })
   it('names each piece by its place', () =>
-    expect([pieceLabel(null, 3), pieceLabel('3', 1), pieceLabel('3.1', 12)]).toEqual(['3', '3.1', '3.1.12']))
+    expect([meatPieceLabel(null, 3), meatPieceLabel('3', 1), meatPieceLabel('3.1', 12)]).toEqual(['3', '3.1', '3.1.12']))
 })

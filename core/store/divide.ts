@@ -27,5 +27,5 @@ export function accountFor(d: Division): Accounted {
 }
 
 /** "2" under the delivery, "2.1" under piece 2: the place of a piece in its tree. `among` from 1. */
-export const pieceLabel = (parent: string | null, among: number): string =>
+export const meatPieceLabel = (parent: string | null, among: number): string =>
   parent === null ? String(among) : `${parent}.${among}`

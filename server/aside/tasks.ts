@@ -8,10 +8,10 @@ export const TASKS = { judgeGroups, smokeLine, walkBook }
 export type TaskName = keyof typeof TASKS
 export type Input<N extends TaskName> = Parameters<(typeof TASKS)[N]>[0]
 export type Output<N extends TaskName> = Awaited<ReturnType<(typeof TASKS)[N]>>
-export interface Task<N extends TaskName = TaskName> {
+export interface WorkerTask<N extends TaskName = TaskName> {
   name: N
   input: Input<N>
 }
 
-export const work = async <N extends TaskName>({ name, input }: Task<N>): Promise<Output<N>> =>
+export const work = async <N extends TaskName>({ name, input }: WorkerTask<N>): Promise<Output<N>> =>
   (TASKS[name] as (input: Input<N>) => Output<N> | Promise<Output<N>>)(input)

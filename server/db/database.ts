@@ -6,7 +6,7 @@ import { connect } from './line/connect'
 import { doorReader, type DoorReader } from './readers/door-reader'
 import { threadReader, type ThreadReader } from './readers/thread-reader'
 import { HeatRows, readHeatRows } from './readers/heat-reader'
-import { lateWords, watchLocks, type LockWatch } from './table/lock-order'
+import { lockLateWords, watchLocks, type LockWatch } from './table/lock-order'
 import { defineModel, tableBinder, type Table, type Touch } from './table/table'
 import type { Columns, TableSpec } from './schema/table-spec'
 import { onWriteLine } from './line/write-line'
@@ -136,7 +136,7 @@ export const openTables = (sequelize: Sequelize, within?: Within): Tables =>
 /** For tests: a row that is locked out of order is a fault, and fails what it was locked for. */
 export const refuseLate = (): LockWatch =>
   watchLocks((late) => {
-    throw new Error(lateWords(late))
+    throw new Error(lockLateWords(late))
   })
 
 /**

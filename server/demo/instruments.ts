@@ -1,6 +1,6 @@
-import { checkInput, instrumentInput } from '#shared/contracts/instruments'
+import { instrumentCheckInput, instrumentInput } from '#shared/contracts/instruments'
 import type { WriteContext } from '../services/context'
-import { addInstrument, recordCheck } from '../services/instruments/manage'
+import { addInstrument, recordInstrumentCheck } from '../services/instruments/manage'
 import type { Scene } from './scene'
 
 /** What the demo's probe shows above the true core. */
@@ -52,7 +52,7 @@ export async function demoInstruments(ctx: WriteContext): Promise<DemoInstrument
 /** Checks on the first day; the probe reads high, and the reach-in's check has been overdue for some days. */
 export function planChecks(scene: Scene, of: DemoInstruments, who: number): void {
   const check = (day: number, time: string, id: number, body: unknown) =>
-    scene.add(scene.at(day, time), who, ctx => recordCheck(ctx, id, checkInput.parse(body)), undefined, 'Bench tablet')
+    scene.add(scene.at(day, time), who, ctx => recordInstrumentCheck(ctx, id, instrumentCheckInput.parse(body)), undefined, 'Bench tablet')
   const ice = (typed: string, note: string | null = null) => ({ method: 'ice_point', read: { typed, unit: 'C' }, note })
   check(-24, '08:50', of.meatScale, { method: 'check_weight', reference: '2 kg', read: '2 kg', note: null })
   check(-24, '08:53', of.fineScale, { method: 'check_weight', reference: '50 g', read: '50.0 g', note: null })

@@ -4,7 +4,7 @@ import { faultsOf } from '#shared/faults/issues'
 import type { Answer } from '../services/context'
 import { replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { refuse } from '../services/context'
-import { LARGEST_DOOR_BYTES, readJson } from './read-json'
+import { LARGEST_DOOR_BYTES, readJsonBody } from './read-json'
 import { isSameOrigin } from './origin'
 
 /**
@@ -17,7 +17,7 @@ export const doorRoute = <S extends z.ZodType, T>(
   defineEventHandler(async (event) => {
     try {
       if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
-      const body = await readJson(event, LARGEST_DOOR_BYTES)
+      const body = await readJsonBody(event, LARGEST_DOOR_BYTES)
       if (!body.ok) return replyRefusal(event, body)
       const input = contract.safeParse(body.value)
       return input.success

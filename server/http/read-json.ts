@@ -32,7 +32,7 @@ export function isDeep(text: string): boolean {
 }
 
 /** The body as JSON, or the code of what is wrong with it. */
-export async function readJson(event: H3Event, mostBytes = LARGEST_BODY_BYTES): Promise<Answer<unknown>> {
+export async function readJsonBody(event: H3Event, mostBytes = LARGEST_BODY_BYTES): Promise<Answer<unknown>> {
   const has
     = getRequestHeader(event, 'transfer-encoding') !== undefined
       || Number(getRequestHeader(event, 'content-length') ?? 0) > 0

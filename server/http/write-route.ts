@@ -14,7 +14,7 @@ import { keepSigning, type OpenSession } from '../services/people/sessions'
 import { signedIn } from '../services/people/sign-in'
 import { appState, shopZone } from './app-state'
 import { isSameOrigin } from './origin'
-import { readJson } from './read-json'
+import { readJsonBody } from './read-json'
 import { replyAnswer, replyFailure, replyFaults, replyRefusal } from './reply'
 import { refuse } from '../services/context'
 import { atDoor, WRITERS } from './session'
@@ -57,7 +57,7 @@ export const writeRoute = <S extends z.ZodType, T>(route: WriteRoute<S, T>) =>
       if (!(route.roles ?? WRITERS).includes(role)) return replyRefusal(event, refuse('not_your_role', { role }))
       const key = CLIENT_KEY.safeParse(getRequestHeader(event, 'idempotency-key'))
       if (!key.success) return replyRefusal(event, refuse('key_missing'))
-      const body = await readJson(event)
+      const body = await readJsonBody(event)
       if (!body.ok) return replyRefusal(event, body)
       const input = route.contract.safeParse(body.value)
       if (!input.success) return replyFaults(event, faultsOf(input.error))

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { checkInput, instrumentInput } from './instruments'
+import { instrumentCheckInput, instrumentInput } from './instruments'
 import { faultsIn } from '../../tests/support/faults-in'
 import { cuttingInput, deliveryInput, ingredientInput, stockMoveInput } from './store'
 import { MOST_LINES } from '../faults/sizes'
@@ -167,9 +167,9 @@ describe('instruments', () => {
     ])
   })
   it('a check weight belongs to scales, ice to thermometers', () => {
-    expect(faultsIn(checkInput, { method: 'check_weight', reference: '500 g', read: '500.2', note: null })).toEqual([])
-    expect(faultsIn(checkInput, { method: 'ice_point', read: { typed: '32.2', unit: 'F' }, note: null })).toEqual([])
-    expect(faultsIn(checkInput, { method: 'ice_point', read: '0.1', note: null })).toEqual(['read:missing'])
-    expect(faultsIn(checkInput, { method: 'by_eye', note: null })).toEqual(['method:not_in_list'])
+    expect(faultsIn(instrumentCheckInput, { method: 'check_weight', reference: '500 g', read: '500.2', note: null })).toEqual([])
+    expect(faultsIn(instrumentCheckInput, { method: 'ice_point', read: { typed: '32.2', unit: 'F' }, note: null })).toEqual([])
+    expect(faultsIn(instrumentCheckInput, { method: 'ice_point', read: '0.1', note: null })).toEqual(['read:missing'])
+    expect(faultsIn(instrumentCheckInput, { method: 'by_eye', note: null })).toEqual(['method:not_in_list'])
   })
 })

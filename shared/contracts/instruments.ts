@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { InstrumentState } from '#core/instruments/instrument-state'
 import { type Celsius, fahrenheitToCelsius, type Milliseconds } from '#core/units/quantities'
-import { decimal, humidity, INGREDIENT_RANGE, name, note, temperature, weight } from '../entry/fields'
+import { decimal, relativeHumidity, INGREDIENT_RANGE, name, note, temperature, weight } from '../entry/fields'
 
 export const INSTRUMENT_KINDS = ['scale', 'thermometer', 'hygrometer'] as const
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number]
@@ -28,7 +28,7 @@ export const instrumentInput = z.discriminatedUnion('kind', [
 ])
 export const instrumentChangeInput = z.strictObject({ name: name(), everyDays: everyDays(), inUse: z.boolean() })
 
-export const checkInput = z.discriminatedUnion('method', [
+export const instrumentCheckInput = z.discriminatedUnion('method', [
   z.strictObject({
     method: z.literal('check_weight'),
     reference: weight(INGREDIENT_RANGE),
@@ -37,10 +37,10 @@ export const checkInput = z.discriminatedUnion('method', [
   }),
   z.strictObject({ method: z.literal('ice_point'), read: temperature(), note: note() }),
   z.strictObject({ method: z.literal('reference'), reference: temperature(), read: temperature(), note: note() }),
-  z.strictObject({ method: z.literal('salt_point'), read: humidity(), note: note() }),
-  z.strictObject({ method: z.literal('reference_rh'), reference: humidity(), read: humidity(), note: note() }),
+  z.strictObject({ method: z.literal('salt_point'), read: relativeHumidity(), note: note() }),
+  z.strictObject({ method: z.literal('reference_rh'), reference: relativeHumidity(), read: relativeHumidity(), note: note() }),
 ])
-export type CheckInput = z.output<typeof checkInput>
+export type InstrumentCheckInput = z.output<typeof instrumentCheckInput>
 
 export const fridgeInput = z.strictObject({ name: name(), thermometerId: z.number().int().positive().nullable() })
 export interface CheckView {

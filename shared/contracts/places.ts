@@ -2,7 +2,7 @@ import { type Celsius, type Milliseconds, MS_PER_DAY } from '#core/units/quantit
 import { z } from 'zod'
 import { PLACE_KINDS, PLACE_USES, type PlaceKind, type PlaceUse } from '#core/places/place-kind'
 import { MOST_HOOKS, MOST_SHELVES } from '#core/rules/house'
-import { humidity, name, temperature } from '../entry/fields'
+import { relativeHumidity, name, temperature } from '../entry/fields'
 import type { InstrumentMark } from './instruments'
 import { toldWhen } from '../entry/when'
 
@@ -19,7 +19,7 @@ export const placeInput = z.strictObject({
   shelves: z.int().min(1).max(MOST_SHELVES).nullable().default(null),
   hooks: z.int().min(1).max(MOST_HOOKS).nullable().default(null),
   target: temperature().nullable().default(null),
-  targetRh: humidity().nullable().default(null),
+  targetRh: relativeHumidity().nullable().default(null),
   inUse: z.boolean().default(true),
 })
 export type PlaceInput = z.output<typeof placeInput>
@@ -28,7 +28,7 @@ export type PlaceInput = z.output<typeof placeInput>
 export const placeReadingInput = z
   .strictObject({
     temperature: temperature().nullable().default(null),
-    humidity: humidity().nullable().default(null),
+    humidity: relativeHumidity().nullable().default(null),
     ...toldWhen(),
   })
   .refine(input => input.temperature !== null || input.humidity !== null, {

@@ -88,7 +88,7 @@ export interface TypedHumidity {
 }
 const HUMIDITY = { min: 1, max: 100 }
 /** Relative humidity as a hygrometer shows it, percent. */
-export const humidity = () =>
+export const relativeHumidity = () =>
   typedText().transform((typed, ctx): TypedHumidity => {
     const rh = parsed(text => parseDecimal(text.replace(/%\s*(rh)?\s*$/i, '')))(typed, ctx)
     if (typeof rh === 'number' && (rh < HUMIDITY.min || rh > HUMIDITY.max)) refuse(ctx, fail('number_range', HUMIDITY))

@@ -7,7 +7,7 @@ export const STATE_WORDS: Record<InstrumentState, string> = {
   never: 'not checked yet',
   failed: 'failed its check',
 }
-export const METHOD_WORDS: Record<CheckMethod, string> = {
+export const CHECK_METHOD_WORDS: Record<CheckMethod, string> = {
   check_weight: 'check weight',
   ice_point: 'ice water',
   reference: 'reference thermometer',

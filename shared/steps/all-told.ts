@@ -17,7 +17,7 @@ import { take } from './take'
 import { turn } from './turn'
 import { weigh } from './weigh'
 import type { Notation } from '#core/units/format'
-import type { Ask, Laid, Named, OfLot } from './told-kind'
+import type { Ask, LaidFigures, Named, OfLot } from './told-kind'
 
 /**
  * Each kind that a press can tell, by its name, in the order in which a row's menu names them. A rub, a heat and a slicing
@@ -50,9 +50,9 @@ export const stepInput = z.discriminatedUnion('kind', Object.values(TOLD).map(ki
 export type StepInput = z.output<typeof stepInput>
 
 /** What a step that was told says, as it is laid down. */
-export const laidOf = <S extends StepInput>(step: S, of: OfLot): Laid<S['kind']> & { kind: S['kind'] } => {
+export const laidOf = <S extends StepInput>(step: S, of: OfLot): LaidFigures<S['kind']> & { kind: S['kind'] } => {
   // Which of them it is the compiler cannot follow: each kind lays down what it tells.
-  const { laid } = TOLD[step.kind] as { laid: (step: S, of: OfLot) => Laid<S['kind']> }
+  const { laid } = TOLD[step.kind] as { laid: (step: S, of: OfLot) => LaidFigures<S['kind']> }
   return { kind: step.kind, ...laid(step, of) }
 }
 

@@ -16,7 +16,7 @@ export interface OfLot {
 }
 
 /** What of a press its step then says, and where it lies from then on. */
-export interface Laid<K extends StepKind> {
+export interface LaidFigures<K extends StepKind> {
   figures: FiguresOfStep[K]
   placeId?: number | null
 }
@@ -50,13 +50,13 @@ interface Words<Step, Asks extends Record<string, Ask>> {
 }
 
 /** A kind of step as a press tells it: what is sent, what the step then says, and what is said of it. */
-export interface ToldKind<I extends z.ZodType<{ kind: StepKind }>, Asks extends Record<string, Ask>>
+export interface KindTold<I extends z.ZodType<{ kind: StepKind }>, Asks extends Record<string, Ask>>
   extends Words<z.output<I>, Asks> {
   input: I
-  laid: (step: z.output<I>, of: OfLot) => Laid<z.output<I>['kind']>
+  laid: (step: z.output<I>, of: OfLot) => LaidFigures<z.output<I>['kind']>
 }
 export const toldKind = <I extends z.ZodType<{ kind: StepKind }>, const Asks extends Record<string, Ask>>(
   input: I,
-  laid: ToldKind<I, Asks>['laid'],
+  laid: KindTold<I, Asks>['laid'],
   words: Words<z.output<I>, Asks>,
-): ToldKind<I, Asks> => ({ input, laid, ...words })
+): KindTold<I, Asks> => ({ input, laid, ...words })

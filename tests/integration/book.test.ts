@@ -194,7 +194,8 @@ describe('the book, page by page', () => {
     const [{ arithmetic, zone, atMs }] = (await maker.get('/api/events?before=2')).body
     expect(arithmetic).toBe((await shop.sql<{ a: string }>('SELECT arithmetic a FROM events WHERE id = 1'))[0]!.a)
     expect(zone).toBe('America/Chicago')
-    expect(Math.abs(atMs - Date.now())).toBeLessThan(600_000)
+    // The shop was opened once, for all files of this run.
+    expect(Math.abs(atMs - Date.now())).toBeLessThan(3_600_000)
   })
 })
 

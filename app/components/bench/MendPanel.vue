@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { mend, type Mend, type Mishap, type MendStep } from '#core/cure/mend'
+import { mend, type CureMend, type Mishap, type MendStep } from '#core/cure/mend'
 import { INGREDIENT_RANGE, PIECE_RANGE } from '#shared/entry/fields'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -29,7 +29,7 @@ const range = computed(() =>
   kind.value === 'late_piece' || kind.value === 'tare_forgotten' ? { ...PIECE_RANGE, minG: 1 } : INGREDIENT_RANGE,
 )
 const division = computed(() => props.bench.mixScale.value?.readabilityG ?? 0.1)
-const ways = computed<Mend[] | null>(() => {
+const ways = computed<CureMend[] | null>(() => {
   const made = props.bench.made.value
   const massG = gramsOf(typed.value, range.value)
   if (!made || massG === null) return null
@@ -56,7 +56,7 @@ const ways = computed<Mend[] | null>(() => {
           : { kind: 'late_piece', massG }
   return mend(plan, mishap)
 })
-const WAYS: Record<Mend['way'], string> = {
+const WAYS: Record<CureMend['way'], string> = {
   take_off: 'Take it off',
   more_meat: 'Keep the mix, add meat',
   remix: 'Mix again, use a part',

@@ -93,4 +93,4 @@ export function usePlan(draft: Ref<BenchDraft>, view: Ref<BenchView | null>, cho
   })
   return { plan, made, shares, firstShare, lot, planned, scoops, saltScoops, bags }
 }
-export type Plan = ReturnType<typeof usePlan>
+export type BenchPlan = ReturnType<typeof usePlan>

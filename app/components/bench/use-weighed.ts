@@ -8,10 +8,10 @@ import { lotQuestion, saltQuestion, toComeAfter, type Applied } from '#shared/ju
 import { isSaltOnly, type BenchDraft, type Weighed } from './bench-draft'
 import { gramsOf } from './read-draft'
 import type { Choices } from './use-choices'
-import type { Plan } from './use-plan'
+import type { BenchPlan } from './use-plan'
 
 /** What was really weighed, and the verdicts on it. */
-export function useWeighed(draft: Ref<BenchDraft>, { agentLot, fromAgentOnly }: Choices, plan: Plan) {
+export function useWeighed(draft: Ref<BenchDraft>, { agentLot, fromAgentOnly }: Choices, plan: BenchPlan) {
   const { made, firstShare, lot } = plan
   const weighedG = (weighed: Weighed) => gramsOf(weighed.weighed, INGREDIENT_RANGE)
   /** Curing salt and salt, once both were weighed that must be; null before. */

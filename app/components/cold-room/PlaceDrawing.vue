@@ -7,13 +7,13 @@ import type { PlaceView } from '#shared/contracts/places'
 import SlabButton from './SlabButton.vue'
 import VesselDrawing from './VesselDrawing.vue'
 import { placeWords, slabsOf } from './slabs'
-import type { Lying } from './lying'
+import type { LyingGroup } from './lying'
 
 /**
  * A place as it is: its hooks, its shelves, what stands there, each piece where it lies. A tap chooses a piece, a tap on a
  * tub all in it; the rows below do the rest. One stop for the tab key, arrows from piece to piece.
  */
-const props = defineProps<{ place: PlaceView; lying: Lying }>()
+const props = defineProps<{ place: PlaceView; lying: LyingGroup }>()
 const box = ref<HTMLElement | null>(null)
 /** On a phone what is to be done comes first. */
 const { smAndUp: isWide } = useDisplay()

@@ -10,7 +10,7 @@ import InstrumentNote from '~/components/common/InstrumentNote.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import StateMark from '~/components/common/StateMark.vue'
 import ToldLate from '~/components/steps/ToldLate.vue'
-import type { ToldWhen } from '~/logic/press'
+import type { PressWhen } from '~/logic/press'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useDraft } from '~/composables/use-draft'
 import { useNotation } from '~/composables/use-notation'
@@ -27,7 +27,7 @@ const { as, temperature, moment, number } = useNotation()
 const recorded = useRecorded()
 const { draft, clear } = useDraft(`fridge-${props.place.id}`, () => ({ typed: '', humidity: '' }))
 const { save, saving, errorAt, message } = useSave(placeReadingInput)
-const when = ref<{ at: ToldWhen; words: string } | null>(null)
+const when = ref<{ at: PressWhen; words: string } | null>(null)
 
 const isTyped = computed(() => draft.value.typed.trim() !== '' || draft.value.humidity.trim() !== '')
 

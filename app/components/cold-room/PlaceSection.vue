@@ -6,12 +6,12 @@ import CureRow from './CureRow.vue'
 import LyingRow from './LyingRow.vue'
 import PlaceDrawing from './PlaceDrawing.vue'
 import PlaceGauge from './PlaceGauge.vue'
-import type { Lying } from './lying'
+import type { LyingGroup } from './lying'
 
 /** One place with what lies in it. */
 const props = defineProps<{
   place: PlaceView
-  lying: Lying
+  lying: LyingGroup
   places: PlaceView[]
   nowMs: Milliseconds
   width: number

@@ -6,7 +6,7 @@ import { dueWords } from '#shared/messages/due'
 import { piecesWords } from '#shared/messages/pieces'
 import { moreWords } from '#shared/messages/plans'
 import type { PlaceView } from '#shared/contracts/places'
-import type { Lying, LyingLot } from './lying'
+import type { LyingGroup, LyingLotRow } from './lying'
 import LotStacks from '~/components/twine/LotStacks.vue'
 import { useNotation } from '~/composables/use-notation'
 import { lotDay, lotTwines } from '~/logic/lot-twine'
@@ -14,11 +14,11 @@ import { numbersOf } from '~/logic/where-of'
 import { goingWords, hourWords } from '~/words/due-words'
 
 /** One place on paper: each lot with its pieces, its work with boxes to tick, and how its stack goes over. */
-const props = defineProps<{ place: PlaceView; lying: Lying; days: ComingDay[]; nowMs: Milliseconds }>()
+const props = defineProps<{ place: PlaceView; lying: LyingGroup; days: ComingDay[]; nowMs: Milliseconds }>()
 const { as, clock } = useNotation()
 const rows = () => [...props.lying.curing, ...props.lying.others]
-const isCuring = ({ pieces }: LyingLot) => pieces[0]!.stage === 'cure'
-const workOf = ({ lot, pieces }: LyingLot, day: ComingDay) =>
+const isCuring = ({ pieces }: LyingLotRow) => pieces[0]!.stage === 'cure'
+const workOf = ({ lot, pieces }: LyingLotRow, day: ComingDay) =>
   day.work
     .filter(one => one.code === lot.code && (one.pieces === null || one.pieces.some(id => pieces.some(piece => piece.id === id))))
     .map((one) => {
@@ -29,7 +29,7 @@ const workOf = ({ lot, pieces }: LyingLot, day: ComingDay) =>
         one.add ? moreWords(one.add, as.value) : '',
       ].filter(Boolean).join(', ')
     })
-const spotWords = ({ tag, spot, face }: LyingLot['pieces'][number]) => [tag, spot, face && `${face} up`].filter(Boolean).join(', ')
+const spotWords = ({ tag, spot, face }: LyingLotRow['pieces'][number]) => [tag, spot, face && `${face} up`].filter(Boolean).join(', ')
 </script>
 
 <template>

@@ -3,17 +3,17 @@ import { lyingIn } from '#core/places/daily'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import { slicedOf } from '~/logic/which-pieces'
 
-export interface LyingLot {
+export interface LyingLotRow {
   lot: LotSummary
   pieces: LotPiece[]
 }
 /** What lies in a place: in the cure, and out of it. */
-export interface Lying {
-  curing: LyingLot[]
-  others: LyingLot[]
+export interface LyingGroup {
+  curing: LyingLotRow[]
+  others: LyingLotRow[]
 }
 
-interface Here extends LyingLot {
+interface Here extends LyingLotRow {
   stage: LotPiece['stage']
 }
 /** By lot: a lot that did not change gives the same answer, and what shows it is not drawn again. */
@@ -37,7 +37,7 @@ function hereOf(placeId: number, lot: LotSummary): Here[] {
 }
 
 /** What of some lots lies in a place, lot by lot and stage by stage. What is sliced to the end lies in packs. */
-export function lyingOf(placeId: number, lots: readonly LotSummary[]): Lying {
+export function lyingOf(placeId: number, lots: readonly LotSummary[]): LyingGroup {
   const here = lots.flatMap(lot => hereOf(placeId, lot))
   return {
     curing: here.filter(one => one.stage === 'cure'),

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import type { AskName } from '#shared/steps/all-told'
-import type { ToldWhen } from '~/logic/press'
+import type { PressWhen } from '~/logic/press'
 
 /** What a row shows under it: a form, its menu, or the hours to choose from. */
 export type Asking = AskName | 'more' | 'when'
@@ -11,7 +11,7 @@ type Direct = Partial<Record<Verb, () => Promise<void>>>
 /** What a row asks, and for which hour. `direct`: what is told without a question. */
 export function useRowAsking(direct: Direct) {
   const asking = ref<Asking | null>(null)
-  const when = ref<{ at: ToldWhen; words: string } | null>(null)
+  const when = ref<{ at: PressWhen; words: string } | null>(null)
   /** The verb for which the hour is asked. */
   const pending = ref<Verb | null>(null)
 
@@ -39,7 +39,7 @@ export function useRowAsking(direct: Direct) {
     },
     /** From the menu on to what is asked further, at the hour that was said. */
     goOn: ask,
-    tellWhen: async (at: ToldWhen, words: string) => {
+    tellWhen: async (at: PressWhen, words: string) => {
       when.value = { at, words }
       asking.value = null
       await ask(pending.value ?? 'more')

@@ -2,7 +2,7 @@ import type { Layout } from '#core/places/layout'
 import type { Stage } from '#core/life/kinds/stage'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
-import type { Lying } from './lying'
+import type { LyingGroup } from './lying'
 
 /** A piece as its place draws it. */
 export interface Slab {
@@ -42,7 +42,7 @@ function slabOf(lot: LotSummary, piece: LotPiece): Slab {
 }
 
 /** Slabs of what lies in a place. */
-export const slabsOf = ({ curing, others }: Lying): Slab[] =>
+export const slabsOf = ({ curing, others }: LyingGroup): Slab[] =>
   [...curing, ...others].flatMap(({ lot, pieces }) => pieces.map(piece => slabOf(lot, piece)))
 
 const counted = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`

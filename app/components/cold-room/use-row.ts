@@ -4,13 +4,13 @@ import type { TellMore } from '~/components/steps/ask-row'
 import { usePress } from '~/components/steps/use-press'
 import type { PlanPress } from '~/logic/plan-press'
 import type { LotNow } from '#shared/contracts/press-answer'
-import type { PressLot, ToldStep, ToldWhen } from '~/logic/press'
+import type { PressLot, PressStep, PressWhen } from '~/logic/press'
 import { useFloor } from '~/stores/floor'
 import { useSession } from '~/stores/session'
 import { useFingerOff } from './finger-off'
 import { useRowAsking } from './row-asking'
 
-const NOW: ToldWhen = { when: { told: 'now' } }
+const NOW: PressWhen = { when: { told: 'now' } }
 
 /** What its plan makes of a verb. */
 interface Planned {
@@ -36,7 +36,7 @@ export function useRow(lot: () => PressLot, planned: Planned) {
       if (next) await tell(next.steps, next.words, next)
     },
   })
-  const last = ref<{ steps: ToldStep[]; words: string }>({ steps: [], words: '' })
+  const last = ref<{ steps: PressStep[]; words: string }>({ steps: [], words: '' })
   /** What a form does once its step was taken: what was typed in it is needed no more. */
   let taken: (() => void) | undefined
 
@@ -55,7 +55,7 @@ export function useRow(lot: () => PressLot, planned: Planned) {
     else if (steps.some(step => changesStand(step.kind))) stay(lots, words)
     else floor.apply(lots)
   }
-  async function tell(steps: ToldStep[], words: string, { pieces, then }: TellMore = {}): Promise<void> {
+  async function tell(steps: PressStep[], words: string, { pieces, then }: TellMore = {}): Promise<void> {
     if (then) taken = then
     const said = when.value ? `${words.replace(/\.$/, '')}, ${when.value.words}.` : words
     last.value = { steps, words: said }

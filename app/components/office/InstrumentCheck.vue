@@ -3,7 +3,7 @@ import type { Celsius } from '#core/units/quantities'
 import { SALT_POINT_RH } from '#core/instruments/check-instrument'
 import { HYGROMETER_RIGHT_RH, HYGROMETER_USABLE_RH, THERMOMETER_RIGHT_C, THERMOMETER_USABLE_C } from '#core/rules/house'
 import { computed, reactive, ref } from 'vue'
-import { checkInput, instrumentChangeInput, type CheckMethod, type InstrumentView } from '#shared/contracts/instruments'
+import { instrumentCheckInput, instrumentChangeInput, type CheckMethod, type InstrumentView } from '#shared/contracts/instruments'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotation } from '~/composables/use-notation'
 import { useRecorded } from '~/composables/use-recorded'
@@ -30,7 +30,7 @@ const form = reactive({
   read: '',
   note: '',
 })
-const { save, saving, errorAt, message } = useSave<{ passed: boolean; offsetC: Celsius }>(checkInput)
+const { save, saving, errorAt, message } = useSave<{ passed: boolean; offsetC: Celsius }>(instrumentCheckInput)
 const change = useSave(instrumentChangeInput)
 const everyDays = ref(String(props.instrument.everyDays))
 const body = computed(() => {

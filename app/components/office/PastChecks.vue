@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { InstrumentView } from '#shared/contracts/instruments'
-import { METHOD_WORDS } from '#shared/messages/instruments'
+import { CHECK_METHOD_WORDS } from '#shared/messages/instruments'
 import StateMark from '~/components/common/StateMark.vue'
 import { useNotation } from '~/composables/use-notation'
 import { figureWords, offsetFigure } from './instrument-words'
@@ -27,7 +27,7 @@ const { as, moment } = useNotation()
     <tbody>
       <tr v-for="check in instrument.checks" :key="check.id">
         <td>{{ moment(check.atMs) }}</td>
-        <td>{{ METHOD_WORDS[check.method] }}</td>
+        <td>{{ CHECK_METHOD_WORDS[check.method] }}</td>
         <td class="num">{{ figureWords(instrument, check.reference, as) }}</td>
         <td class="num">{{ figureWords(instrument, check.read, as) }}</td>
         <td class="soft">{{ check.typed }}</td>

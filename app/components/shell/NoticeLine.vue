@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiChevronUp, mdiClose, mdiUndoVariant } from '@mdi/js'
 import { ref } from 'vue'
-import { useNotice, type Told } from '~/composables/use-notice'
+import { useNotice, type Notice } from '~/composables/use-notice'
 
 const { state, last, undo, undoLast, forgo } = useNotice()
 const open = ref(false)
-async function takeBack(one: Told): Promise<void> {
+async function takeBack(one: Notice): Promise<void> {
   await undo(one)
   if (state.told.length < 2) open.value = false
 }

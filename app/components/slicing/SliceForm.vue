@@ -12,7 +12,7 @@ import { wordsFor } from '#shared/messages/refusals/catalogue'
 import PickOne from '~/components/steps/PickOne.vue'
 import PieceChips from '~/components/steps/PieceChips.vue'
 import ToldLate from '~/components/steps/ToldLate.vue'
-import type { ToldWhen } from '~/logic/press'
+import type { PressWhen } from '~/logic/press'
 import WhyAgainst from '~/components/common/WhyAgainst.vue'
 import CheckAsk from '~/components/common/CheckAsk.vue'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
@@ -57,7 +57,7 @@ const { draft, clear } = useDraft(`slice-${props.lot.code}`, (): Draft => ({
 }))
 const { save, saving, errorAt, message, problem, forget } = useSave<{ packCodes: string[] }>(slicingInput)
 const refused = ref('')
-const when = ref<{ at: ToldWhen; words: string } | null>(null)
+const when = ref<{ at: PressWhen; words: string } | null>(null)
 const ALL = [{ value: 'all', words: 'That was all of it' }] as const
 const { there, chosen, pieces, fresh, readyLabel } = useTablePieces(() => props.lot, draft, meat)
 const netOf = (text: string, range = PACK_RANGE) => {

@@ -9,7 +9,7 @@ import LoadProblem from '~/components/common/LoadProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import { useLoaded } from '~/api/use-loaded'
 import { useNotation } from '~/composables/use-notation'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 
 /** The meat on the scale in place of liquid that nobody measured, with what its weight would show. */
 const props = defineProps<{
@@ -22,7 +22,7 @@ const props = defineProps<{
   atMs: Milliseconds | null
   saving: boolean
 }>()
-const emit = defineEmits<{ tell: [step: ToldStep, words: string] }>()
+const emit = defineEmits<{ tell: [step: PressStep, words: string] }>()
 const { as } = useNotation()
 const shows = computed(() => (view.value ? weighingWords(view.value, as.value) : ''))
 const typed = ref('')

@@ -7,11 +7,11 @@ import { useNotation } from '~/composables/use-notation'
 import { ASKS, type AskName } from '#shared/steps/all-told'
 import type { AskedOf } from './ask-row'
 import ChipStep from './ChipStep.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 
 /** Where to? Every place that takes meat, with how warm it was last; and what else can be done. */
 const props = defineProps<{ of: AskedOf; hangs: boolean; saving: boolean }>()
-const emit = defineEmits<{ tell: [steps: ToldStep[], words: string]; ask: [what: AskName]; late: []; close: [] }>()
+const emit = defineEmits<{ tell: [steps: PressStep[], words: string]; ask: [what: AskName]; late: []; close: [] }>()
 const { temperature } = useNotation()
 const lastC = (place: PlaceView) => place.readings.findLast(reading => reading.tempC !== null)?.tempC ?? null
 const isWarm = (place: PlaceView) => (lastC(place) ?? -Infinity) > FRIDGE_CHECKS.warn.aboveC

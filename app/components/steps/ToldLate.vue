@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Milliseconds } from '#core/units/quantities'
-import type { ToldWhen } from '~/logic/press'
+import type { PressWhen } from '~/logic/press'
 import WhenStep from './WhenStep.vue'
 
 /** Not now, but earlier: for what is mostly told as it happens. Nothing chosen, it is now. */
 defineProps<{ nowMs: Milliseconds; label?: string }>()
-const when = defineModel<{ at: ToldWhen; words: string } | null>({ required: true })
+const when = defineModel<{ at: PressWhen; words: string } | null>({ required: true })
 const open = ref(false)
-function choose(at: ToldWhen, words: string): void {
+function choose(at: PressWhen, words: string): void {
   when.value = { at, words }
   open.value = false
 }

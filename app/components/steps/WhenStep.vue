@@ -7,7 +7,7 @@ import type { Milliseconds } from '#core/units/quantities'
 import DateField from '~/components/common/DateField.vue'
 import { useSession } from '~/stores/session'
 import ChipStep from './ChipStep.vue'
-import type { ToldWhen } from '~/logic/press'
+import type { PressWhen } from '~/logic/press'
 
 /** When was it done? For what is told late. */
 const props = defineProps<{
@@ -15,7 +15,7 @@ const props = defineProps<{
   what: string
   nowMs: Milliseconds
 }>()
-const emit = defineEmits<{ choose: [when: ToldWhen, words: string]; close: [] }>()
+const emit = defineEmits<{ choose: [when: PressWhen, words: string]; close: [] }>()
 const session = useSession()
 
 const WORDS = { this_morning: 'This morning', last_evening: 'Last evening' } as const

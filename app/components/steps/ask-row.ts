@@ -5,7 +5,7 @@ import type { LotPiece, LotSummary } from '#shared/contracts/lots'
 import type { PlaceView } from '#shared/contracts/places'
 import type { AskName } from '#shared/steps/all-told'
 import type { PlanPress } from '~/logic/plan-press'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 
 /** What is asked of: pieces of a lot that lie in one place. */
 export interface AskedOf {
@@ -40,6 +40,6 @@ export interface TellMore {
   then?: () => void
 }
 export interface AskEvents {
-  tell: [steps: ToldStep[], words: string, more?: TellMore]
+  tell: [steps: PressStep[], words: string, more?: TellMore]
   close: []
 }

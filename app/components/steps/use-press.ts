@@ -7,7 +7,7 @@ import { useRecorded } from '~/composables/use-recorded'
 import { useSave } from '~/composables/use-save'
 import { useFloor } from '~/stores/floor'
 import { othersOf } from './others-of'
-import type { Press, PressLot, ToldStep, ToldWhen } from '~/logic/press'
+import type { Press, PressLot, PressStep, PressWhen } from '~/logic/press'
 
 interface Sent {
   body: Press
@@ -49,7 +49,7 @@ export function usePress() {
     message,
     forget,
     /** The lots as they are now, or null where it was refused. The caller applies them when the finger is off. */
-    press: (lots: PressLot[], steps: ToldStep[], words: string, when: ToldWhen = { when: { told: 'now' } }) =>
+    press: (lots: PressLot[], steps: PressStep[], words: string, when: PressWhen = { when: { told: 'now' } }) =>
       send({ lots, words, body: { steps, lots: lots.map(({ code, pieces }) => ({ code, pieces })), ...when } }),
     insistWords: computed(() => askedBack.value?.words ?? null),
     problem,

@@ -23,7 +23,7 @@ import LoadProblem from '~/components/common/LoadProblem.vue'
 import PageHead from '~/components/common/PageHead.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import ToldLate from '~/components/steps/ToldLate.vue'
-import type { ToldWhen } from '~/logic/press'
+import type { PressWhen } from '~/logic/press'
 import { useClock } from '~/composables/use-clock'
 import { useDraft } from '~/composables/use-draft'
 import { useLoaded } from '~/api/use-loaded'
@@ -47,7 +47,7 @@ function layPlan(laid: Plan): void {
   if (laid.end.toDay !== end.toDay) draft.value.bestByDay = laid.end.toDay
 }
 const { save, saving, errorAt, message } = useSave<{ code: string }>(rubInput)
-const when = ref<{ at: ToldWhen; words: string } | null>(null)
+const when = ref<{ at: PressWhen; words: string } | null>(null)
 const nowMs = useClock()
 const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)

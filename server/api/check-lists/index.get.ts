@@ -1,5 +1,5 @@
 import type { CheckListsView } from '#shared/contracts/checks'
 import { readRoute } from '../../http/read-route'
-import { checkLists } from '../../services/checks/check-lists'
+import { checkListViews } from '../../services/checks/check-lists'
 
-export default readRoute(async ({ tables, nowMs }): Promise<CheckListsView> => ({ lists: await checkLists(tables, nowMs) }))
+export default readRoute(async ({ tables, nowMs }): Promise<CheckListsView> => ({ lists: await checkListViews(tables, nowMs) }))

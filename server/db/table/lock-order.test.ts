@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { LOCK_ORDER, lateWords, watchLocks, type LockedLate } from './lock-order'
+import { LOCK_ORDER, lockLateWords, watchLocks, type LockedLate } from './lock-order'
 
 const watched = () => {
   const late: LockedLate[] = []
@@ -21,7 +21,7 @@ describe('what one transaction locks', () => {
       { table: 'places', id: 9, behind: { table: 'lots', id: 4 } },
       { table: 'lots', id: 2, behind: { table: 'lots', id: 4 } },
     ])
-    expect(lateWords(late[0]!)).toMatch(/^places 9 was locked behind lots 4: the order is places, meat_lots, lots/)
+    expect(lockLateWords(late[0]!)).toMatch(/^places 9 was locked behind lots 4: the order is places, meat_lots, lots/)
   })
   it('locked again, or made by itself, is never too late; what has no place in the order is locked under its parent', () => {
     const { late, locks } = watched()

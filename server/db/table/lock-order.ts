@@ -26,7 +26,7 @@ export interface LockedLate {
   /** What was locked already, the last in the order. */
   behind: { table: string; id: number }
 }
-export const lateWords = ({ table, id, behind }: LockedLate): string =>
+export const lockLateWords = ({ table, id, behind }: LockedLate): string =>
   `${table} ${id} was locked behind ${behind.table} ${behind.id}: the order is ${LOCK_ORDER.join(', ')}, each by id`
 
 /** Where a table tells what it locks, in the course of one transaction. */

@@ -25,7 +25,7 @@ async function standingLists(tables: Tables, which: Filter, nowMs: Milliseconds)
 }
 
 /** Every list with the last time that it was gone through, those in use first. */
-export async function checkLists(tables: Tables, nowMs: Milliseconds): Promise<CheckListView[]> {
+export async function checkListViews(tables: Tables, nowMs: Milliseconds): Promise<CheckListView[]> {
   const [lists, places, users] = await Promise.all([
     standingLists(tables, {}, nowMs),
     tables.places.pick(['name']),

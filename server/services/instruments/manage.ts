@@ -7,7 +7,7 @@ import {
   judgeThermometerCheck,
   SALT_POINT_RH,
 } from '#core/instruments/check-instrument'
-import type { CheckInput, instrumentChangeInput, InstrumentKind, instrumentInput } from '#shared/contracts/instruments'
+import type { InstrumentCheckInput, instrumentChangeInput, InstrumentKind, instrumentInput } from '#shared/contracts/instruments'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 
@@ -46,7 +46,7 @@ export async function changeInstrument(
 }
 
 /** What a check found, by its method; null for a method of another kind of instrument. */
-function judge(kind: InstrumentKind, readability: number, input: CheckInput) {
+function judge(kind: InstrumentKind, readability: number, input: InstrumentCheckInput) {
   switch (input.method) {
     case 'check_weight': {
       if (kind !== 'scale') return null
@@ -74,10 +74,10 @@ function judge(kind: InstrumentKind, readability: number, input: CheckInput) {
  * A check of an instrument. The offset of what reads a temperature or a humidity is taken over from it, and from then on
  * taken off every reading.
  */
-export async function recordCheck(
+export async function recordInstrumentCheck(
   ctx: WriteContext,
   id: number,
-  input: CheckInput,
+  input: InstrumentCheckInput,
 ): Promise<Answer<{ passed: boolean; offsetC: Celsius }>> {
   const one = await ctx.tables.instruments.one({ id }, { lock: true })
   if (!one) return refuse('no_such_instrument')

@@ -64,7 +64,7 @@ export async function runsOfPieces(
   return { inRuns, runs: await tables.runs.find({ id }, { order: [['startedAtMs', 'ASC']] }) }
 }
 
-export function groupsOf({ inRuns, runs: inOrder }: LotRuns): PieceGroup[] {
+export function heatGroupsOf({ inRuns, runs: inOrder }: LotRuns): PieceGroup[] {
   const runIds = new Map<number, Set<number>>()
   for (const { pieceId, runId } of inRuns) runIds.set(pieceId, (runIds.get(pieceId) ?? new Set()).add(runId))
   const groups = new Map<string, PieceGroup>()
@@ -123,7 +123,7 @@ export async function lotHeats(
   const keptOf = new Map(kept.map(row => [row.lotId, row]))
   const judged = await Promise.all(
     heated.map(async (one): Promise<[number, LotHeats]> => {
-      const groups = groupsOf(one)
+      const groups = heatGroupsOf(one)
       const inputs = inputsOf(one, groups, cold)
       const before = keptOf.get(one.lot.id)
       if (before?.inputs === inputs) return [one.lot.id, before.judged]
@@ -181,5 +181,5 @@ export async function judgeLotHeats(
   const pieces = await tables.pieces.pick(['parentId'], { lotId: lot.id })
   const inHeats = await runsOfPieces(tables, pieces)
   const { groups } = (await lotHeats(tables, [{ lot, ...inHeats }], nowMs)).get(lot.id)!
-  return groupsOf(inHeats).map(({ pieceIds, runs }, i) => ({ pieceIds, runs, judged: groups[i]! }))
+  return heatGroupsOf(inHeats).map(({ pieceIds, runs }, i) => ({ pieceIds, runs, judged: groups[i]! }))
 }

@@ -10,11 +10,11 @@ import type { Tables } from '../../db/database'
 import type { WriteContext } from '../context'
 import { shopView } from '../shop/shop-facts'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
-import { isRubbed, lotFacts, type LotFacts, type Part } from './lot-facts'
+import { isRubbed, lotFacts, type JudgingFacts, type Part } from './lot-facts'
 import { stillToCome } from './still-to-come'
 
 /** Places in the lot's list of the pieces that something went on; null: all. */
-function placesOf({ pieces, atoms }: LotFacts, { pieceIds }: Part): number[] | null {
+function placesOf({ pieces, atoms }: JudgingFacts, { pieceIds }: Part): number[] | null {
   if (pieceIds === null) return null
   // Judged by parts, what went on a piece before it was cut up went on all of them.
   const on = new Set([...pieceIds, ...atoms.of(pieceIds)])
@@ -23,7 +23,7 @@ function placesOf({ pieces, atoms }: LotFacts, { pieceIds }: Part): number[] | n
 }
 
 /** What went on after the rub, put by put: each curing salt with all that was shared out with it. */
-function addsOf(facts: LotFacts): PutWeighed[] {
+function addsOf(facts: JudgingFacts): PutWeighed[] {
   const later = facts.parts.filter(part => !isRubbed(part) && !(part.usedFor !== null && isWet(facts.lot.method)))
   return [...groupBy(later, part => part.stepId ?? -part.application).values()].flatMap((put) => {
     const agents = put.filter(part => part.role === 'agent' && !part.unweighed)
@@ -41,7 +41,7 @@ function addsOf(facts: LotFacts): PutWeighed[] {
 /**
  * Places of pieces on which nitrite went that nobody weighed; after a brine nobody can say what of it the meat had.
  */
-const unweighedOf = (facts: LotFacts): number[] => [
+const unweighedOf = (facts: JudgingFacts): number[] => [
   ...new Set(
     facts.parts
       .filter(part => part.role === 'agent' && (part.unweighed || (part.usedFor !== null && isWet(facts.lot.method))))
@@ -50,7 +50,7 @@ const unweighedOf = (facts: LotFacts): number[] => [
 ]
 
 /** What the cure was made with; a lot rubbed without nitrite may have got some later. */
-const agentFor = (facts: LotFacts): CuringAgent | null => {
+const agentFor = (facts: JudgingFacts): CuringAgent | null => {
   if (facts.agent) return facts.agent
   const later = facts.lot.saltOnly ? facts.parts.find(part => part.role === 'agent') : undefined
   return later ? facts.agentBy(later.ingredientLotId) : null
@@ -63,7 +63,7 @@ const agentFor = (facts: LotFacts): CuringAgent | null => {
  */
 export async function judgeFacts(
   tables: Tables,
-  facts: LotFacts,
+  facts: JudgingFacts,
   { agentKnown = true, applied = false } = {},
 ): Promise<Judgement> {
   const { lot, pieces, parts } = facts
@@ -97,7 +97,7 @@ export async function judgeFacts(
 }
 
 /** The nth of what was judged, counted from 1; what came off a piece goes by its name. */
-function labelOf({ pieces, atoms }: LotFacts, nth: number): number | string {
+function labelOf({ pieces, atoms }: JudgingFacts, nth: number): number | string {
   const { id, number } = pieces[nth - 1]!
   return atoms.labelOf(id) ?? number
 }

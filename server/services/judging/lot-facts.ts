@@ -8,7 +8,7 @@ import { agentOf } from '../store-rows/ingredient-views'
 export type Part = RowOf<typeof lotIngredients>
 
 /** All that was weighed of a lot: what its verdict and the least that stayed are worked out from. */
-export interface LotFacts {
+export interface JudgingFacts {
   lot: RowOf<typeof lots>
   /**
    * What is judged: the pieces as they were rubbed, in order of number; or the parts, once something went on one alone.
@@ -29,7 +29,7 @@ export interface LotFacts {
 export const isRubbed = ({ application, usedFor }: Pick<Part, 'application' | 'usedFor'>): boolean =>
   application === 1 && usedFor === null
 
-export async function lotFacts(tables: Tables, lotId: number): Promise<LotFacts> {
+export async function lotFacts(tables: Tables, lotId: number): Promise<JudgingFacts> {
   const [lot, rows, parts] = await Promise.all([
     tables.lots.one({ id: lotId }),
     tables.pieces.find({ lotId }, { order: [['number', 'ASC']] }),

@@ -8,7 +8,7 @@ import type { WriteContext } from '../context'
 import { holdLot } from '../holds/holds'
 import { judgeHeated } from './judge-heated'
 import { judgeFacts } from './judge-facts'
-import { lotFacts, type LotFacts } from './lot-facts'
+import { lotFacts, type JudgingFacts } from './lot-facts'
 import { stayedOf } from './stayed-of'
 import { stillToCome } from './still-to-come'
 
@@ -72,7 +72,7 @@ export async function keepStayed(
  * Salt as it now stands in a lot's weights, what went on after the rub counted; null for a cure without nitrite, and
  * while some is still to come.
  */
-export function saltNow({ lot, parts, pieces, saltShare }: LotFacts): (SaltVerdict & { weighedG: number }) | null {
+export function saltNow({ lot, parts, pieces, saltShare }: JudgingFacts): (SaltVerdict & { weighedG: number }) | null {
   const inCure = parts.filter(part => part.usedFor === null)
   const [plannedG, weighedG] = (['plannedG', 'weighedG'] as const).map(key =>
     sumOf(inCure, part => part[key] * saltShare(part.ingredientLotId)),
@@ -83,7 +83,7 @@ export function saltNow({ lot, parts, pieces, saltShare }: LotFacts): (SaltVerdi
 }
 
 /** Outside what a measured cure can have it holds the lot. */
-export async function holdForSalt(ctx: WriteContext, facts: LotFacts): Promise<void> {
+export async function holdForSalt(ctx: WriteContext, facts: JudgingFacts): Promise<void> {
   const found = saltNow(facts)
   if (found?.status === 'slip')
     await holdLot(ctx, facts.lot, {

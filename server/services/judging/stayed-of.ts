@@ -9,14 +9,14 @@ import type { StayedJudged } from '#shared/contracts/judgement'
 import type { Tables } from '../../db/database'
 import { standingSteps } from '../steps/standing-steps'
 import { judgeFacts } from './judge-facts'
-import type { LotFacts, Part } from './lot-facts'
+import type { JudgingFacts, Part } from './lot-facts'
 
 /** When a part went on: by its step, where it has one. */
-const putAtMs = ({ lot }: LotFacts, { stepId, application, appliedAtMs }: Part, steps: readonly Step[]): number =>
+const putAtMs = ({ lot }: JudgingFacts, { stepId, application, appliedAtMs }: Part, steps: readonly Step[]): number =>
   steps.find(step => step.id === stepId)?.fromMs ?? (application === 1 ? lot.rubbedAtMs : (appliedAtMs ?? lot.rubbedAtMs))
 
 /** Ids of the pieces that a part went on; null: all. */
-function putOn({ atoms }: LotFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
+function putOn({ atoms }: JudgingFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
   if (pieceIds !== null) return atoms.of(pieceIds)
   return pieceNumbers === null ? null : atoms.all.filter(atom => pieceNumbers.includes(atom.number)).map(atom => atom.id)
 }
@@ -24,7 +24,7 @@ function putOn({ atoms }: LotFacts, { pieceIds, pieceNumbers }: Part): number[] 
 /** What the least that stayed in a lot is worked out from. Null without nitrite. What flavours after the cure counts for nothing. */
 export async function stayedQuestion(
   tables: Tables,
-  facts: LotFacts,
+  facts: JudgingFacts,
   known?: readonly Step[],
 ): Promise<LotStayedQuestion | null> {
   const { lot, pieces, atoms, agentBy, saltShare } = facts
@@ -68,7 +68,7 @@ export async function stayedQuestion(
 }
 
 /** The least that stayed in each piece of a lot by what is told of it, or by the steps given. Null without nitrite. */
-export async function stayedOf(tables: Tables, facts: LotFacts, known?: readonly Step[]): Promise<StayedJudged | null> {
+export async function stayedOf(tables: Tables, facts: JudgingFacts, known?: readonly Step[]): Promise<StayedJudged | null> {
   const question = await stayedQuestion(tables, facts, known)
   if (!question) return null
   const stayed = lotStayed(question)

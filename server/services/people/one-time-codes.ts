@@ -21,7 +21,7 @@ export function newSecret(label: string, shop: string): { secret: string; uri: s
 }
 
 /** The step that a code belongs to, or null when it fits none now. */
-export function stepOf(secret: string, code: string, nowMs: Milliseconds): number | null {
+export function timeStepOf(secret: string, code: string, nowMs: Milliseconds): number | null {
   const delta = totp(secret, '', '').validate({ token: code, timestamp: nowMs, window: WINDOW })
   return delta === null ? null : Math.floor(nowMs / 1000 / PERIOD_S) + delta
 }

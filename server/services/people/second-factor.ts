@@ -6,7 +6,7 @@ import { refuse, type Answer, type WriteContext } from '../context'
 import { theShop } from '../shop/shop-facts'
 import { keyedDigest, sha256 } from '../../digest/sha256'
 import type { Store } from '../../db/database'
-import { newRecoveryCodes, newSecret, recoveryHash, stepOf } from './one-time-codes'
+import { newRecoveryCodes, newSecret, recoveryHash, timeStepOf } from './one-time-codes'
 import { endSessionsOf, type OpenSession } from './sessions'
 import { checkCode } from './sign-in'
 
@@ -50,7 +50,7 @@ export async function setSecondFactor(
 ): Promise<Answer<{ recoveryCodes: string[] }>> {
   // One that somebody thought of, or knows, is no secret.
   if (input.proof !== proofOf(by, input.secret)) return refuse('secret_not_ours', {}, ['secret'])
-  if (stepOf(input.secret, input.code, ctx.nowMs) === null)
+  if (timeStepOf(input.secret, input.code, ctx.nowMs) === null)
     return refuse('code_unfit', {}, ['code'])
   const recoveryCodes = newRecoveryCodes()
   await ctx.tables.users.update(ctx.actor.id, {

@@ -5,7 +5,7 @@ import { inBook } from '../book/in-book'
 import { recordEvent } from '../book/record-event'
 import { refuse, type Answer, type WriteContext } from '../context'
 import { beginAttempt, isLastTry, markRight, markStep, WINDOW_MINUTES, type Attempt } from './attempts'
-import { isRecoveryCode, recoveryHash, stepOf } from './one-time-codes'
+import { isRecoveryCode, recoveryHash, timeStepOf } from './one-time-codes'
 import { hashPassword, isOutdated, verifyPassword } from './passwords'
 import type { PersonAtDoor } from '../../db/readers/door-reader'
 import type { User } from './sessions'
@@ -80,7 +80,7 @@ export async function checkCode(store: Store, user: User, code: string | null, d
     door.nowMs,
   )
   if (attempt === null) return refuse('sign_in_closed', { minutes: WINDOW_MINUTES })
-  const step = stepOf(user.totpSecret, code.replace(/\s/g, ''), door.nowMs)
+  const step = timeStepOf(user.totpSecret, code.replace(/\s/g, ''), door.nowMs)
   return step !== null && (await markStep(tables, attempt, step)) ? { ok: true, value: null } : refuse('code_wrong')
 }
 

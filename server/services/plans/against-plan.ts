@@ -23,7 +23,7 @@ interface Meant {
 }
 
 /** What goes against the plans of each lot, by its id: kept with the step or the record that was done all the same. */
-export type Against = ReadonlyMap<number, readonly PlanAskKind[]>
+export type AgainstByLot = ReadonlyMap<number, readonly PlanAskKind[]>
 
 /** Of a lot nobody chose pieces of: what still cures, what is there, or for the door all of it. */
 const isMeant = ({ outAtMs, goneAtMs }: { outAtMs: number | null; goneAtMs: number | null }, deed: PlanDeed): boolean =>
@@ -39,7 +39,7 @@ export async function againstPlan(
   { tables }: WriteContext,
   meant: readonly Meant[],
   { deed, atMs, despite, path }: Deed,
-): Promise<{ refused: Refusal } | { refused: null; against: Against }> {
+): Promise<{ refused: Refusal } | { refused: null; against: AgainstByLot }> {
   const lotId = meant.map(lot => lot.id)
   const [lots, pieces, steps] = await Promise.all([
     tables.lots.pick([...LOT_ASKED], { id: lotId }, { order: [['id', 'ASC']] }),
@@ -98,11 +98,11 @@ export async function againstPlan(
 }
 
 /** What a step keeps of it; nothing where it went by its plan. */
-export const keptAgainst = (against: Against, lotId: number): { against?: readonly PlanAskKind[] } => {
+export const keptAgainst = (against: AgainstByLot, lotId: number): { against?: readonly PlanAskKind[] } => {
   const asks = against.get(lotId) ?? []
   return asks.length > 0 ? { against: asks } : {}
 }
 
 /** Why a record goes against a plan; null where it does not, whatever was sent along. */
-export const despiteOf = (against: Against, despite: string | null): string | null =>
+export const despiteOf = (against: AgainstByLot, despite: string | null): string | null =>
   [...against.values()].some(asks => asks.length > 0) ? despite : null

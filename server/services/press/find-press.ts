@@ -8,7 +8,7 @@ import { refuse, type Refusal, type WriteContext } from '../context'
 import { knownFile } from '../files/keep-file'
 import { scaleOf } from '../instruments/read-with'
 import { lockRows } from '../lock-rows'
-import { againstPlan, type Against } from '../plans/against-plan'
+import { againstPlan, type AgainstByLot } from '../plans/against-plan'
 import { standingSteps } from '../steps/standing-steps'
 import { whenOf } from '../when-told'
 import { findPuts, hasPuts } from './put-on'
@@ -81,7 +81,7 @@ async function outAgainstPlan(
   { steps, lots, despite }: PressInput,
   found: readonly { id: number; code: string }[],
   atMs: Milliseconds,
-): Promise<{ refused: Refusal | null; against: Against }> {
+): Promise<{ refused: Refusal | null; against: AgainstByLot }> {
   if (!steps.some(step => step.kind === 'out')) return { refused: null, against: new Map() }
   const asked = await againstPlan(
     ctx,

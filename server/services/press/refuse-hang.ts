@@ -1,6 +1,6 @@
 import { isWet } from '#core/cure/cure-method'
 import { dryEnough } from '#core/drying/dry-enough'
-import { pieceLosses, type Weighed } from '#core/drying/loss'
+import { pieceLosses, type HangWeight } from '#core/drying/loss'
 import { pieceLabel } from '#core/life/parts'
 import { hookName } from '#core/places/hook-name'
 import { isBench, usesOf } from '#core/places/place-kind'
@@ -13,7 +13,7 @@ import type { RowOf } from '../../db/schema/table-spec'
 import type { places as placesTable } from '../../db/tables/places'
 import { present } from '../../db/schema/where'
 import { refuse, type Refusal, type WriteContext } from '../context'
-import { lotFacts, type LotFacts } from '../judging/lot-facts'
+import { lotFacts, type JudgingFacts } from '../judging/lot-facts'
 import type { Standing } from '../steps/standing-steps'
 
 type HangInput = Extract<StepInput, { kind: 'hang' }>
@@ -49,7 +49,7 @@ async function warmthOf({ tables }: WriteContext, place: Place): Promise<Celsius
  * Salt in a lot's meat at its least, share of green weight: what was weighed, less what liquid and short soaks took at
  * most; a brine is shared with its water. Null where nobody can say: a salt box, a pick-up, a long soak, salt poured off.
  */
-function leastSalt({ lot, parts, pieces, saltShare }: LotFacts): Fraction | null {
+function leastSalt({ lot, parts, pieces, saltShare }: JudgingFacts): Fraction | null {
   const { stayed } = lot.judgement
   if (!stayed || stayed.lostShare === null || lot.method === 'excess' || lot.method === 'wet_pick_up') return null
   const inCure = parts.filter(part => part.usedFor === null)
@@ -82,7 +82,7 @@ async function hangDoubt(
   if (facts.lot.saltOnly) return refuse('hang_salt_only', where)
   const salt = leastSalt(facts)
   if (salt === null) return refuse('hang_salt_unknown', where)
-  const weighed = standing.flatMap((one): Weighed[] => {
+  const weighed = standing.flatMap((one): HangWeight[] => {
     const figures = one.figures as FiguresOfStep['weigh']
     return one.kind === 'weigh' && figures.what === 'meat' ? [{ atMs: one.fromMs, netG: figures.netG, pieces: one.pieces }] : []
   })

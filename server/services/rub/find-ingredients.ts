@@ -18,7 +18,7 @@ export interface IngredientPart {
   seasoning: number | null
 }
 /** Something that goes on, as it was asked for. */
-export interface Asked {
+export interface AskedPart {
   /** What it must be; null: anything that goes into a cure. */
   role: MixRole | null
   lotCode: string
@@ -30,7 +30,7 @@ export interface Asked {
 
 const askedOf = (
   input: Pick<RubInput, 'agent' | 'salt' | 'sugar'> & Partial<Pick<RubInput, 'seasonings'>>,
-): Asked[] => [
+): AskedPart[] => [
   ...(['agent', 'salt', 'sugar'] as const).flatMap(role =>
     input[role] ? [{ role, ...input[role], path: [role], seasoning: null }] : [],
   ),
@@ -65,7 +65,7 @@ function refuseKind(lot: RowOf<typeof ingredientLots>, role: MixRole, today: str
  */
 export async function findAsked(
   tables: Tables,
-  asked: readonly Asked[],
+  asked: readonly AskedPart[],
   today: string,
   { done = false } = {},
 ): Promise<Answer<IngredientPart[]>> {

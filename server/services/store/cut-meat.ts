@@ -1,7 +1,7 @@
 import type { Grams } from '#core/units/quantities'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
-import { accountFor, pieceLabel } from '#core/store/divide'
+import { accountFor, meatPieceLabel } from '#core/store/divide'
 import type { cuttingInput } from '#shared/contracts/store'
 import type { Tables } from '../../db/database'
 import { recordEvent } from '../book/record-event'
@@ -63,7 +63,7 @@ export async function cutMeat(
     : (await tables.meatPieces.find({ meatLotId: meat.id }, { withVoided: true })).filter(
         piece => !piece.label.includes('.'),
       ).length
-  const labels = input.pieces.map((_piece, i) => pieceLabel(parent?.value.label ?? null, before + i + 1))
+  const labels = input.pieces.map((_piece, i) => meatPieceLabel(parent?.value.label ?? null, before + i + 1))
   await tables.meatPieces.insertMany(
     input.pieces.map((piece, i) => ({
       meatLotId: meat.id,

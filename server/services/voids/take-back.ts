@@ -10,7 +10,7 @@ import { rejudge } from '../judging/rejudge'
 import { checkRun } from '../judging/check-run'
 
 /** A record as the book tells it. */
-export interface Told<K extends EventKind = EventKind> {
+export interface ToldRecord<K extends EventKind = EventKind> {
   atMs: Milliseconds
   subjects: string[]
   typed: TypedOf<K>
@@ -22,13 +22,13 @@ export interface TakeBack<K extends EventKind = EventKind> {
   /** The later record may be about any of its codes, not only the first. */
   anySubject?: boolean
   /** What stands in its way, or null when it is done. */
-  undo: (ctx: WriteContext, event: Told<K>) => Promise<Refusal | null>
+  undo: (ctx: WriteContext, event: ToldRecord<K>) => Promise<Refusal | null>
 }
 
 /** Work that nothing stands in the way of. */
 const free
-  = <K extends EventKind>(work: (ctx: WriteContext, event: Told<K>) => Promise<unknown>) =>
-    async (ctx: WriteContext, event: Told<K>) => {
+  = <K extends EventKind>(work: (ctx: WriteContext, event: ToldRecord<K>) => Promise<unknown>) =>
+    async (ctx: WriteContext, event: ToldRecord<K>) => {
       await work(ctx, event)
       return null
     }
@@ -41,7 +41,7 @@ async function voidReading(ctx: WriteContext, readingId: number, placeId: number
   await judgePlaces(ctx, await lotsThatLay(ctx.tables, placeId))
 }
 /** Readings that a record added: it names them, or, before it did, their times. */
-async function readingIds(ctx: WriteContext, { typed, computed }: Told<'run_read'>): Promise<number[]> {
+async function readingIds(ctx: WriteContext, { typed, computed }: ToldRecord<'run_read'>): Promise<number[]> {
   const { runId, readings: spans } = computed
   if (spans)
     return (

@@ -4,7 +4,7 @@ import { ADD_FACES, type AddFace } from '#core/life/kinds/add'
 import { ON_FACE } from '#shared/steps/add'
 import PickOne from '../PickOne.vue'
 import PutForm from '../PutForm.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import { usePuts } from '../use-puts'
 import type { AskEvents, AskProps } from '../ask-row'
 
@@ -19,7 +19,7 @@ const turn = computed(() => (props.row.ask === 'turn_add' ? (props.row.turn ?? n
 const puts = usePuts(props.row.lot.code, 'add')
 function tell(): void {
   const on = face.value ?? 'all'
-  const add: ToldStep = { kind: 'add', face: on, parts: puts.parts(), scaleId: puts.scaleId.value }
+  const add: PressStep = { kind: 'add', face: on, parts: puts.parts(), scaleId: puts.scaleId.value }
   const { steps = [], label = '' } = turn.value ?? {}
   emit('tell', [...steps, add], `${label ? `${label.toLowerCase()}, and ` : ''}more ${ON_FACE[on]}: ${puts.words()}.`, { then: puts.clear })
 }

@@ -9,7 +9,7 @@ import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import StepForm from '../StepForm.vue'
 import PickPiece from '../PickPiece.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
 /** A piece is cut up: what each part weighs, and what came off it. One part alone is a piece without its rind. */
@@ -26,7 +26,7 @@ const offcuts = computed(() =>
   CUT_OFFS.flatMap(kind => (off.value[kind].trim() ? [{ kind, weight: off.value[kind].trim() }] : [])),
 )
 function tell(): void {
-  const step: ToldStep = {
+  const step: PressStep = {
     kind: 'cut',
     whole: whole.value.trim() || null,
     into: typed.value.map(weight => ({ weight, tag: null })),

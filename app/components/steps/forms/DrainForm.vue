@@ -6,7 +6,7 @@ import { ROUGH_WORDS } from '#shared/steps/drain'
 import ChipStep from '../ChipStep.vue'
 import InsteadWeigh from '../InsteadWeigh.vue'
 import PickOne from '../PickOne.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
 /** How much left: poured off, or leaked out of its bag. The tap that names the amount records it. */
@@ -49,9 +49,9 @@ const back = ref<(typeof BACK)[number]['value'] | null>(null)
 const typing = ref<'ml' | 'weighed' | 'meat' | null>(null)
 const typed = ref('')
 
-type Liquid = Extract<ToldStep, { kind: 'drain' }>['liquid']
-function tell(liquid: Liquid, words: string, and: ToldStep[] = []): void {
-  const step: ToldStep = {
+type Liquid = Extract<PressStep, { kind: 'drain' }>['liquid']
+function tell(liquid: Liquid, words: string, and: PressStep[] = []): void {
+  const step: PressStep = {
     kind: 'drain',
     how,
     liquid,

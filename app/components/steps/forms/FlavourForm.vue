@@ -8,7 +8,7 @@ import { FLAVOURED } from '#shared/steps/flavour'
 import NumberField from '~/components/common/NumberField.vue'
 import PickOne from '../PickOne.vue'
 import PutForm from '../PutForm.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import { usePuts } from '../use-puts'
 import type { AskEvents, AskProps } from '../ask-row'
 
@@ -23,7 +23,7 @@ const puts = usePuts(props.row.lot.code, 'flavour')
 const way = computed(() => how.value ?? planned)
 function tell(): void {
   const minutes = way.value === 'marinade' ? lasted.value : 0
-  const step: ToldStep = { kind: 'flavour', how: way.value, minutes, parts: puts.parts(), scaleId: puts.scaleId.value }
+  const step: PressStep = { kind: 'flavour', how: way.value, minutes, parts: puts.parts(), scaleId: puts.scaleId.value }
   emit('tell', [step], `${FLAVOURED[way.value].toLowerCase()}: ${puts.words()}.`, { then: puts.clear })
 }
 </script>

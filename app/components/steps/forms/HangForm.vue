@@ -4,7 +4,7 @@ import type { PlaceView } from '#shared/contracts/places'
 import { useNotation } from '~/composables/use-notation'
 import StepForm from '../StepForm.vue'
 import ChipStep from '../ChipStep.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
 /** Hung to dry by weight: in which place, and on which hooks, where the shop numbers them. */
@@ -29,7 +29,7 @@ function choose(id: string): void {
   place.value = rooms.value.find(one => String(one.id) === id)!
 }
 function tell(): void {
-  const step: ToldStep = { kind: 'hang', placeId: place.value!.id, hooks: said.value }
+  const step: PressStep = { kind: 'hang', placeId: place.value!.id, hooks: said.value }
   emit('tell', [step], `hung to dry in ${place.value!.name}.`)
 }
 </script>

@@ -7,7 +7,7 @@ import { useFloor } from '~/stores/floor'
 import { FEEL_WORDS } from '#shared/steps/look'
 import ChipStep from '../ChipStep.vue'
 import PickOne from '../PickOne.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
 const props = defineProps<AskProps>()
@@ -15,7 +15,7 @@ const floor = useFloor()
 const hangs = computed(() => props.row.meant.every(piece => piece.stage === 'hang'))
 const emit = defineEmits<AskEvents>()
 
-type Look = Extract<ToldStep, { kind: 'look' }>
+type Look = Extract<PressStep, { kind: 'look' }>
 const CHOICES: { value: Feel | 'more'; words: string }[] = [
   { value: 'raw', words: 'As raw' },
   { value: 'edges_firm', words: 'Edges firm' },

@@ -7,7 +7,7 @@ import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'
 import AskHead from '../AskHead.vue'
 import PickOne from '../PickOne.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
 /** Into the water now, or for how long it lay there; how much water, how warm, how often changed, where somebody knows. */
@@ -38,7 +38,7 @@ const minutes = computed(() => {
 const LONG_MINUTES = 90
 const isLong = computed(() => (minutes.value ?? 0) > LONG_MINUTES)
 function tell(): void {
-  const step: ToldStep = {
+  const step: PressStep = {
     kind: 'soak',
     minutes: minutes.value,
     litres: litres.value === null ? null : String(litres.value),

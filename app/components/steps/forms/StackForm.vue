@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { mdiUndo } from '@mdi/js'
 import type { LotPiece } from '#shared/contracts/lots'
 import AskHead from '../AskHead.vue'
-import type { ToldStep } from '~/logic/press'
+import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
 /** How a stack lies, tapped from the bottom up; with a turn, or as it was found. */
@@ -18,7 +18,7 @@ const numbers = computed(() => order.value.map(piece => piece.label).join(', '))
 function tell(turned: boolean): void {
   const ids = order.value.map(piece => piece.id)
   const { spot } = order.value[0]!
-  const step: ToldStep = turned
+  const step: PressStep = turned
     ? { kind: 'turn', how: 'turned', face: null, order: ids }
     : { kind: 'move', placeId: props.row.from!, spot, order: ids }
   emit('tell', [step], `${turned ? 'turned; ' : ''}lies from the bottom ${numbers.value}.`, { pieces: ids })

@@ -1,9 +1,9 @@
-import { checkInput } from '#shared/contracts/instruments'
+import { instrumentCheckInput } from '#shared/contracts/instruments'
 import { routeId } from '../../../http/route-id'
 import { writeRoute } from '../../../http/write-route'
-import { recordCheck } from '../../../services/instruments/manage'
+import { recordInstrumentCheck } from '../../../services/instruments/manage'
 
 export default writeRoute({
-  contract: checkInput,
-  write: (ctx, input, event) => recordCheck(ctx, routeId(event), input),
+  contract: instrumentCheckInput,
+  write: (ctx, input, event) => recordInstrumentCheck(ctx, routeId(event), input),
 })
