@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { fail, ok, type Result } from '../result'
 import { type Fraction, type Grams, type Ppm, PPM_PER_UNIT } from '../units/quantities'
 import { nitriteShare, type CuringAgent } from './agent'
@@ -19,8 +20,8 @@ export function bulkAgent(
   parts: readonly BulkPart[],
   readabilityG: Grams,
 ): Result<CuringAgent, 'mix_without_agent'> {
-  const massG = parts.reduce((sum, part) => sum + part.massG, 0)
-  const agentG = parts.filter(part => part.role === 'agent').reduce((sum, part) => sum + part.massG, 0)
+  const massG = sumOf(parts, part => part.massG)
+  const agentG = sumOf(parts.filter(part => part.role === 'agent'), part => part.massG)
   if (!(agentG > 0) || !(agent.nitriteFraction > 0)) return fail('mix_without_agent')
   const inMix = agentG / massG
   const relative = agent.labelTolerance / agent.nitriteFraction
@@ -30,8 +31,8 @@ export function bulkAgent(
     nitriteAs: agent.nitriteAs,
     nitrateFraction: agent.nitrateFraction * inMix,
     ...(agent.nitrateAs ? { nitrateAs: agent.nitrateAs } : {}),
-    saltFraction: parts.reduce((sum, part) => sum + part.massG * part.saltFraction, 0) / massG,
-    sugarFraction: parts.reduce((sum, part) => sum + part.massG * part.sugarFraction, 0) / massG,
+    saltFraction: sumOf(parts, part => part.massG * part.saltFraction) / massG,
+    sugarFraction: sumOf(parts, part => part.massG * part.sugarFraction) / massG,
     labelTolerance: agent.nitriteFraction * (highest - inMix),
   })
 }

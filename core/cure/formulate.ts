@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { fail, ok, type Result } from '../result'
 import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
 import { nitriteShare, type CuringAgent } from './agent'
@@ -67,7 +68,7 @@ export type FormulateCode = 'no_pieces' | 'salt_already_exceeded' | 'brine_too_s
 
 /** Brine holds no more salt than this, w/w at 15.6 °C. */
 export const BRINE_FULL_SHARE: Fraction = 0.26395
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
+const sum = (values: readonly number[]): number => sumOf(values, value => value)
 
 /**
  * The mass over which the targets are counted, before rounding. Dry: green weight. Wet, even: meat and brine. Pick-up:

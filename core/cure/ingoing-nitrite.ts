@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { PPM_PER_UNIT, type Grams, type Ppm } from '../units/quantities'
 import { nitriteShare, type CuringAgent } from './agent'
 
@@ -12,6 +13,6 @@ export interface AgentWeighed extends Pick<CuringAgent, 'nitriteFraction' | 'nit
  */
 export function ingoingNitritePpm(greenWeightG: Grams, agents: readonly AgentWeighed[]): Ppm {
   if (!(greenWeightG > 0)) throw new RangeError('green weight must be more than 0 g')
-  const nitriteG = agents.reduce((sum, agent) => sum + agent.massG * nitriteShare(agent), 0)
+  const nitriteG = sumOf(agents, agent => agent.massG * nitriteShare(agent))
   return (PPM_PER_UNIT * nitriteG) / greenWeightG
 }

@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import type { Grams } from '../units/quantities'
 import { toDivision } from './to-division'
 
@@ -35,7 +36,7 @@ export interface CureMend {
  * used nor set aside was never weighed. `weighedG` and `leftG` 0 or more; late pieces and tares more than 0.
  */
 export function mend(plan: MixPlan, mishap: Mishap): CureMend[] {
-  const mixG = plan.parts.reduce((sum, part) => sum + part.massG, 0)
+  const mixG = sumOf(plan.parts, part => part.massG)
   const plannedAgentG = plan.parts.find(part => part.key === plan.agentKey)?.massG ?? 0
   const fine = (massG: Grams) => toDivision(massG, plan.divisionG)
   const coarse = (massG: Grams) => toDivision(massG, plan.meatDivisionG)
@@ -60,7 +61,7 @@ export function mend(plan: MixPlan, mishap: Mishap): CureMend[] {
         ]
       const ratio = mishap.weighedG / plannedAgentG
       const rest = more(ratio - 1, plan.agentKey)
-      const wholeG = mishap.weighedG + (mixG - plannedAgentG) + rest.reduce((sum, step) => sum + step.massG, 0)
+      const wholeG = mishap.weighedG + (mixG - plannedAgentG) + sumOf(rest, step => step.massG)
       return [
         {
           way: 'remix',

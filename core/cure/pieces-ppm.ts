@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { propagate, scaleFigure, withinTolerance, type Uncertain } from '../uncertainty/propagate'
 import { PPM_PER_UNIT, type Grams, type Ppm } from '../units/quantities'
 import { nitriteShare } from './agent'
@@ -14,8 +15,8 @@ export interface PpmWithBounds extends PpmInterval {
 /** Pieces as one load: their weights and worst cases add up. At least one piece. */
 function asOneLoad({ pieces, meatReadabilityG }: CureWeighed, some: readonly number[] | null = null): ScaleReading {
   const here = some === null ? pieces : some.map(i => pieces[i]!)
-  const massG = here.reduce((sum, piece) => sum + piece.massG, 0)
-  const readings = here.reduce((sum, piece) => sum + piece.readings, 0)
+  const massG = sumOf(here, piece => piece.massG)
+  const readings = sumOf(here, piece => piece.readings)
   return { massG, readabilityG: meatReadabilityG, readings }
 }
 
@@ -34,7 +35,7 @@ const asMeant = (cure: CureWeighed, got: PpmWithBounds): PpmWithBounds =>
 function bathPpm(cure: CureWeighed): PpmWithBounds {
   const load = asOneLoad(cure)
   const puts = putsOf(cure)
-  const brineG = (cure.waterG ?? 0) + puts.reduce((sum, put) => sum + put.mixG, 0)
+  const brineG = (cure.waterG ?? 0) + sumOf(puts, put => put.mixG)
   const agents: Uncertain[] = puts.flatMap(put => [
     scaleFigure(put.agentG, put.readabilityG, put.agentReadings),
     withinTolerance(nitriteShare(put.agent), toleranceOf(put.agent)),
@@ -66,7 +67,7 @@ function bathPpm(cure: CureWeighed): PpmWithBounds {
 function dryPpm(cure: CureWeighed, pieces: readonly number[] | null): PpmWithBounds {
   const load = asOneLoad(cure, pieces)
   const agents = agentsOn(cure, pieces)
-  const nitriteG = agents.reduce((sum, agent) => sum + agent.massG * agent.share, 0)
+  const nitriteG = sumOf(agents, agent => agent.massG * agent.share)
   return asMeant(cure, { ppm: (PPM_PER_UNIT * nitriteG) / load.massG, ...ppmInterval(agents, load) })
 }
 

@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { COVERAGE_K, UNIFORM_SD } from '../uncertainty/propagate'
 import { PPM_PER_UNIT, type Fraction, type Grams, type Ppm } from '../units/quantities'
 
@@ -33,7 +34,7 @@ export interface AgentReading extends ScaleReading {
  * is Infinity: nothing has been shown.
  */
 export function ppmInterval(agents: readonly AgentReading[], meat: ScaleReading): PpmInterval {
-  const sum = (of: (agent: AgentReading) => number) => agents.reduce((total, agent) => total + of(agent), 0)
+  const sum = (of: (agent: AgentReading) => number) => sumOf(agents, of)
   const low = sum(a => Math.max(0, a.massG - worstCaseG(a)) * Math.max(0, a.share - a.shareTolerance))
   const high = sum(a => (a.massG + worstCaseG(a)) * (a.share + a.shareTolerance))
   const meatOffG = worstCaseG(meat)

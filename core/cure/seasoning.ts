@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { GRAMS_PER_KILOGRAM, type Fraction, type Grams } from '../units/quantities'
 import { shareByWeight } from './share-by-weight'
 
@@ -50,7 +51,7 @@ export function planSeasoning(
   const exact = piecesG.map((pieceG, i) =>
     wanted.pieces === null || wanted.pieces.includes(i) ? exactG(wanted, pieceG) : 0,
   )
-  const totalG = exact.reduce((sum, g) => sum + g, 0)
+  const totalG = sumOf(exact, g => g)
   const massG = round(totalG)
   return {
     key: wanted.key,
@@ -62,4 +63,4 @@ export function planSeasoning(
 }
 
 export const carriedBy = (planned: readonly SeasoningPlanned[], what: 'saltFraction' | 'sugarFraction'): Grams =>
-  planned.reduce((sum, s) => sum + s.massG * s.composition[what], 0)
+  sumOf(planned, s => s.massG * s.composition[what])

@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import type { Grams } from '../units/quantities'
 
 /**
@@ -5,6 +6,6 @@ import type { Grams } from '../units/quantities'
  * (rounding of doubles only). Weights more than 0. Every piece then has the same ppm.
  */
 export function shareByWeight(massG: Grams, weightsG: readonly Grams[]): Grams[] {
-  const totalG = weightsG.reduce((sum, weightG) => sum + weightG, 0)
+  const totalG = sumOf(weightsG, weightG => weightG)
   return weightsG.map(weightG => (massG * weightG) / totalG)
 }

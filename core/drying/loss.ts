@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import type { Fraction, Grams, Milliseconds } from '../units/quantities'
 import type { LossPoint } from './forecast'
 
@@ -26,7 +27,7 @@ export function pieceLosses(
     .filter(one => one.pieces === null || one.pieces.includes(pieceId))
     .map(({ atMs, netG, pieces: some }) => {
       const on = pieces.filter(piece => some === null || some.includes(piece.id))
-      const lost: Fraction = 1 - netG / on.reduce((sum, piece) => sum + piece.greenG, 0)
+      const lost: Fraction = 1 - netG / sumOf(on, piece => piece.greenG)
       return { atMs, lost, shared: on.length > 1 }
     })
     .toSorted((a, b) => a.atMs - b.atMs)

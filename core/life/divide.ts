@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import type { Grams, Milliseconds } from '../units/quantities'
 import type { GoneWhy } from './gone'
 import type { Stage } from './kinds/stage'
@@ -51,6 +52,6 @@ export function divide<L extends Divisible>(life: L, step: StepOf<'cut'>): L[] {
  * come to it again whatever it lost or took up since. Weights more than 0.
  */
 export function greenShares(greenG: Grams, partsG: readonly Grams[], offcutsG: readonly Grams[]): Grams[] {
-  const allG = [...partsG, ...offcutsG].reduce((sum, massG) => sum + massG, 0)
+  const allG = sumOf([...partsG, ...offcutsG], massG => massG)
   return partsG.map(massG => (greenG * massG) / allG)
 }

@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { groupBy } from '../lists/group-by'
 import { COLD_CHECKS, HANG_CHECKS } from '../rules/house'
 import type { Celsius, Milliseconds } from '../units/quantities'
@@ -56,7 +57,7 @@ export function stretchesAbove(lines: readonly WarmthLine[], limitC: Celsius): O
 /** What the stretches above the shop's limit come to, where they pass a day together. */
 function sumBreach(lines: readonly WarmthLine[], limitC: Celsius): Breach[] {
   const stretches = stretchesAbove(lines, limitC)
-  const lastedMs = stretches.reduce((sum, one) => sum + one.lastedMs, 0)
+  const lastedMs = sumOf(stretches, one => one.lastedMs)
   if (lastedMs <= COLD_CHECKS.sum.forMs) return []
   return [
     {

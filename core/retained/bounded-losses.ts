@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { DRAIN_SETTLED_MS } from '../rules/house'
 import { groupBy } from '../lists/group-by'
 import type { Grams, Milliseconds } from '../units/quantities'
@@ -68,7 +69,7 @@ function boundOf(by: MeatWeighed, loads: readonly PieceLoad[]): Grams {
     .filter(load => by.pieces.includes(load.pieceId))
     .reduce(
       (sum, load) =>
-        sum + load.greenHighG + load.puts.reduce((all, put) => all + (put.atMs <= by.atMs ? put.highG : 0), 0),
+        sum + load.greenHighG + sumOf(load.puts, put => (put.atMs <= by.atMs ? put.highG : 0)),
       0,
     )
   return Math.max(0, highG - by.lowG)

@@ -121,8 +121,8 @@ const hiddenBy = ({ pieces }: LotStayedQuestion, why: LotNotShownWhy): LotStayed
 })
 
 function inBrine(q: LotStayedQuestion): LotStayed {
-  const greenG = q.pieces.reduce((sum, piece) => sum + piece.greenG, 0)
-  const mixG = q.puts.reduce((sum, put) => sum + put.massG, 0)
+  const greenG = sumOf(q.pieces, piece => piece.greenG)
+  const mixG = sumOf(q.puts, put => put.massG)
   const pieces = q.pieces.map(({ pieceId, lowPpm }) => ({
     pieceId,
     leastPpm:

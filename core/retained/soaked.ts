@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { SOAK_STAYS, THINNEST_SHARE } from '../rules/house'
 import type { Celsius, Fraction, Millimetres, Milliseconds } from '../units/quantities'
 import { KINDS } from '../life/kinds/all-kinds'
@@ -39,7 +40,7 @@ export function waterStays(steps: readonly Step[], pieceId: number): WaterStay[]
 function lostToWater(steps: readonly Step[], pieceId: number, { thicknessMm, oneFace }: SoakedLot): Fraction | null {
   const stays = waterStays(steps, pieceId)
   if (stays.length === 0) return 0
-  const allMs = stays.reduce((sum, { fromMs, untilMs }) => sum + (untilMs - fromMs), 0)
+  const allMs = sumOf(stays, ({ fromMs, untilMs }) => untilMs - fromMs)
   if (allMs > SOAK_STAYS.mostMs) return null
   const rubbedMs = Math.max(...steps.flatMap(step => (step.kind === 'rub' ? [step.fromMs] : [])))
   const kept = stays.reduce((share, { fromMs, untilMs, waterC }) => {

@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { BRINE_FULL_SHARE } from '../cure/formulate'
 import { DRAINED_EARLY_MS, DRAIN_SETTLED_MS, LIQUID_LOSS } from '../rules/house'
 import { PPM_PER_UNIT, type Fraction, type Grams, type Millimetres, type Milliseconds, type Ppm } from '../units/quantities'
@@ -76,7 +77,7 @@ export function leastStayed(question: StayedQuestion): Stayed {
   for (const run of momentsOf(question, walked)) run()
   const pieces = question.pieces.map(({ pieceId, greenG, puts }) => {
     const { nitriteG } = walked.get(pieceId)!
-    const putG = puts.reduce((sum, put) => sum + put.nitriteLowG, 0)
+    const putG = sumOf(puts, put => put.nitriteLowG)
     return { pieceId, leastPpm: (PPM_PER_UNIT * nitriteG) / greenG, lostShare: putG > 0 ? 1 - nitriteG / putG : 0 }
   })
   const worst = pieces.reduce((a, b) => (b.leastPpm < a.leastPpm ? b : a))
@@ -112,12 +113,12 @@ function momentsOf({ pieces, losses, thicknessMm }: StayedQuestion, walked: Read
   }
   const lose = ({ atMs, pieces: ids, highG, saltLies, lay }: Lost) => {
     const lying = ids.flatMap(id => walked.get(id) ?? [])
-    const saltG = lying.reduce((sum, on) => sum + on.saltG, 0)
+    const saltG = sumOf(lying, on => on.saltG)
     const settled = !saltLies && lying.every(on => atMs - on.lastPutMs > DRAIN_SETTLED_MS)
     const factor = settled ? LIQUID_LOSS.settled : LIQUID_LOSS.early
     const bySalt = saltG > 0 ? Math.min(1, (factor * BRINE_FULL_SHARE * (highG ?? 0)) / saltG) : 1
     const sinceMs = atMs - Math.max(...lying.map(on => on.lastPutMs))
-    const greenG = lying.reduce((sum, on) => sum + on.greenG, 0)
+    const greenG = sumOf(lying, on => on.greenG)
     const asLay = lay ? lyingLoss({ liquidG: highG ?? Infinity, greenG, thicknessMm, sinceMs, coldestC: null }) : 1
     // Both hold; the lower counts.
     const share = Math.min(bySalt, Number.isNaN(asLay) ? 1 : asLay)

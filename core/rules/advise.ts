@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { nitriteShare } from '../cure/agent'
 import { isWet } from '../cure/cure-method'
 import type { CureWeighed } from '../cure/cure-weighed'
@@ -83,8 +84,8 @@ function smallestLot(cure: CureWeighed, limits: JudgedLimits): Grams | null {
   const perMostG = limits.maxPpm / (share * (1 + relative)) / PPM_PER_UNIT
   const perLeastG = limits.floorPpm / (share * (1 - relative)) / PPM_PER_UNIT
   if (!(perMostG > perLeastG)) return null
-  const meatG = cure.pieces.reduce((sum, piece) => sum + piece.massG, 0)
-  const meatOffG = (cure.pieces.reduce((sum, piece) => sum + piece.readings, 0) * cure.meatReadabilityG) / 2
+  const meatG = sumOf(cure.pieces, piece => piece.massG)
+  const meatOffG = (sumOf(cure.pieces, piece => piece.readings) * cure.meatReadabilityG) / 2
   const leastG
     = ((1 + (cure.agentReadings ?? 1)) * cure.mixReadabilityG + meatOffG * (perMostG + perLeastG))
       / (perMostG - perLeastG)

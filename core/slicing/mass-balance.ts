@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { UNACCOUNTED_SHARE } from '../rules/house'
 import type { Fraction, Grams } from '../units/quantities'
 
@@ -35,7 +36,7 @@ export interface MassBalance {
  * Loss and unaccounted are null until the ready weight is known. Conserves mass exactly but for rounding of doubles.
  */
 export function massBalance(parts: BalanceParts): MassBalance {
-  const offcutsG = Object.values(parts.offcutsG).reduce((sum, massG) => sum + massG, 0)
+  const offcutsG = sumOf(Object.values(parts.offcutsG), massG => massG)
   const { cutG = 0, hereG = 0, takenG = 0 } = parts
   const apartG = cutG + hereG + takenG
   const lossG = parts.readyG === null ? null : parts.greenG - apartG - parts.readyG

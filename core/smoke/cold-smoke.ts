@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { COLD_SMOKE_SALT_ONLY_C, COLD_SMOKE_STEPS } from '../rules/house'
 import type { Celsius, Milliseconds } from '../units/quantities'
 
@@ -33,7 +34,7 @@ function timeAbove({ fromMs, toMs, readings }: ColdSession, aboveC: Celsius): Mi
 
 /** Time over all sessions above a temperature; what nobody measured counts. */
 export const sessionsAbove = (sessions: readonly ColdSession[], aboveC: Celsius): Milliseconds =>
-  sessions.reduce((sum, session) => sum + timeAbove(session, aboveC), 0)
+  sumOf(sessions, session => timeAbove(session, aboveC))
 
 /** How long pieces were smoked cold, and whether that asks for a decision. The piece stays raw whatever comes out. */
 export function judgeColdSmoke(sessions: readonly ColdSession[], saltOnly: boolean): ColdSmoke {

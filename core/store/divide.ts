@@ -1,3 +1,4 @@
+import { sumOf } from '../lists/sum-of'
 import { TWO_SCALES_SHARE, UNACCOUNTED_SHARE } from '../rules/house'
 import type { Fraction, Grams } from '../units/quantities'
 
@@ -19,7 +20,7 @@ export interface Accounted {
  * `too_much`: the parts outweigh the whole by more than scale error. `ask`: over 1 % is missing, or over 1 % too much.
  */
 export function accountFor(d: Division): Accounted {
-  const outG = d.piecesG.reduce((sum, massG) => sum + massG, 0) + d.trimG + d.boneG + d.rindG
+  const outG = sumOf(d.piecesG, massG => massG) + d.trimG + d.boneG + d.rindG
   const unaccountedG = d.fromG - outG
   const unaccountedShare = unaccountedG / d.fromG
   if (unaccountedShare < -TWO_SCALES_SHARE) return { unaccountedG, unaccountedShare, status: 'too_much' }

@@ -23,7 +23,7 @@ export function planBench(scene: Scene, who: { owner: number; maker: number }): 
     scene.at(-5, '20:30'),
     who.owner,
     async (ctx) => {
-      const recipe = (await ctx.tables.recipes.one({ name: 'Orchard streaky' }))!
+      const recipe = await ctx.tables.recipes.the({ name: 'Orchard streaky' })
       const [latest] = await ctx.tables.recipeRevisions.find(
         { recipeId: recipe.id },
         { order: [['number', 'DESC']], limit: 1 },

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { MS_PER_HOUR } from '#core/units/quantities'
 import { checkInput, checkListInput } from '#shared/contracts/checks'
 import type { z } from 'zod'
@@ -16,7 +17,7 @@ export function planPlaceChecks(scene: Scene, who: { owner: number; maker: numbe
       return added
     })
   const check = (atMs: number, name: string, input: z.input<typeof checkInput>) =>
-    scene.add(atMs, who.maker, ctx => recordCheck(ctx, ids.get(name)!, checkInput.parse(input)))
+    scene.add(atMs, who.maker, ctx => recordCheck(ctx, atKey(ids, name), checkInput.parse(input)))
   const before = (hours: number) => scene.nowMs - hours * MS_PER_HOUR
   list(scene.at(-10, '06:40'), 'Cold room', {
     name: 'Floor and drain',

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { setupInput } from '#shared/contracts/people'
@@ -33,9 +34,9 @@ async function addPeople(ctx: WriteContext): Promise<{ owner: number; maker: num
   }
   for (const { signIn, pin } of DEMO_SIGN_INS) {
     if (pin)
-      await choosePin({ ...ctx, actor: { ...ctx.actor, id: ids.get(signIn)! } }, { password: DEMO_PASSWORD, pin })
+      await choosePin({ ...ctx, actor: { ...ctx.actor, id: atKey(ids, signIn) } }, { password: DEMO_PASSWORD, pin })
   }
-  return { owner: ids.get('marit')!, maker: ids.get('tam')! }
+  return { owner: atKey(ids, 'marit'), maker: atKey(ids, 'tam') }
 }
 
 function planSmokes(scene: Scene, who: { owner: number; maker: number }, probe: number): void {

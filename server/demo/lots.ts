@@ -51,14 +51,14 @@ export interface DemoLot extends ToldLot {
 }
 
 async function newestRevision(tables: Tables, name: string): Promise<number> {
-  const recipe = (await tables.recipes.one({ name }))!
+  const recipe = await tables.recipes.the({ name })
   return (await tables.recipeRevisions.find({ recipeId: recipe.id }, { order: [['number', 'DESC']], limit: 1 }))[0]!.id
 }
 
 async function cutPieceId(tables: Tables, meatCode: string, label: string | undefined): Promise<number | null> {
   if (label === undefined) return null
   const meat = await tables.meatLots.one({ code: meatCode })
-  return (await tables.meatPieces.one({ meatLotId: meat!.id, label }))!.id
+  return (await tables.meatPieces.the({ meatLotId: meat!.id, label })).id
 }
 
 const gramsOf = (typed: string): number => (typed.endsWith('kg') ? Number(typed.slice(0, -2)) * 1000 : Number(typed))

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import { addDays, instantOf, localDay } from '#core/calendar/local-day'
 import type { Store } from '../db/database'
@@ -61,7 +62,7 @@ export class Scene {
     await store.transaction(async (tables) => {
       for (const { atMs, who, station, run } of inOrder) {
         const writer = {
-          actor: { id: who, role: 'owner' as const, name: names.get(who)! },
+          actor: { id: who, role: 'owner' as const, name: atKey(names, who) },
           station,
           nowMs: atMs,
           zone: this.zone,

@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import { type Celsius, type Milliseconds, MS_PER_MINUTE } from '#core/units/quantities'
 import { runInput, runReadingsInput } from '#shared/contracts/smoke'
 import { dispatchInput, slicingInput } from '#shared/contracts/slicing'
@@ -62,7 +63,7 @@ export function planSmoke(scene: Scene, smoke: DemoSmoke): void {
   }).filter(point => point.atMs <= scene.nowMs)
   const reached = points.findIndex(point => point.coreC >= smoke.targetC)
   if (reached >= 0) points.length = reached + 1
-  const last = points.at(-1)!
+  const last = lastOf(points)
   scene.add(last.atMs, smoke.who, ctx =>
     addReadings(
       ctx,
@@ -76,7 +77,7 @@ export function planSmoke(scene: Scene, smoke: DemoSmoke): void {
   const cooling = coolingCurve(pullMs, last.coreC, smoke.pull.coolPerMinute, smoke.pull.coolMinutes, 30).filter(
     point => point.atMs <= scene.nowMs,
   )
-  scene.add(cooling.at(-1)!.atMs, smoke.who, ctx =>
+  scene.add(lastOf(cooling).atMs, smoke.who, ctx =>
     addReadings(
       ctx,
       scene.code(smoke.name),

@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { Celsius, Grams } from '#core/units/quantities'
 import { z } from 'zod'
 import { parseAgentShare } from '#core/agents/parse-agent-share'
@@ -106,7 +107,7 @@ export const agentShare = (min: number, max: number) =>
 const ROUNDING = 1e-9
 /** True when shares of one thing come to no more than the whole of it; sums of decimals may miss it by a hair. */
 export const withinWhole = (...shares: number[]): boolean =>
-  shares.reduce((sum, share) => sum + share, 0) <= 1 + ROUNDING
+  sumOf(shares, share => share) <= 1 + ROUNDING
 
 /** A plain decimal as typed, inside a range. */
 export const decimal = (min: number, max: number) =>

@@ -61,7 +61,7 @@ export function judgeLot(q: JudgeQuestion): Judgement | null {
     : []
   const worst = verdicts.length ? worstVerdict(verdicts) : null
   const status = worst?.status ?? 'no_nitrite'
-  const greenG = q.pieces.reduce((sum, piece) => sum + piece.massG, 0)
+  const greenG = sumOf(q.pieces, piece => piece.massG)
   return {
     status,
     cut: q.cut,

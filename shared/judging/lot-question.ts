@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { Formulation } from '#core/cure/formulate'
 import { carriedBy } from '#core/cure/seasoning'
 import type { SaltQuestion } from '#core/rules/salt-weighed'
@@ -23,7 +24,7 @@ export interface LotWeighed extends Omit<JudgeQuestion, 'agentG' | 'agentReading
 }
 
 const massOf = (applied: readonly Applied[], counts: (part: Applied) => boolean): Grams =>
-  applied.filter(counts).reduce((sum, part) => sum + part.massG, 0)
+  sumOf(applied.filter(counts), part => part.massG)
 
 /** Of a whole plan what is left for a second application after a share of it went on; null when all did. */
 export const toComeAfter = (plan: ToCome, firstShare: Fraction): ToCome | null =>

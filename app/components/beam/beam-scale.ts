@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { PpmMeaning } from '#core/cure/cure-method'
 import type { Ppm } from '#core/units/quantities'
 import type { PpmWithBounds } from '#core/cure/pieces-ppm'
@@ -68,7 +69,7 @@ export function hangWeights(xs: readonly number[], leftX: number, rightX: number
 const halfOf = (members: readonly number[]) => ((Math.min(IN_A_ROW, members.length) - 1) / 2) * SPACING_PX
 /** Where a cluster hangs: at its mean, kept inside the beam. */
 function middleOf(members: readonly number[], xs: readonly number[], leftX: number, rightX: number): number {
-  const mean = members.reduce((sum, m) => sum + xs[m]!, 0) / members.length
+  const mean = sumOf(members, m => xs[m]!) / members.length
   return Math.min(Math.max(mean, leftX + halfOf(members)), rightX - halfOf(members))
 }
 

@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import { computed, type Ref } from 'vue'
 import { agentFault } from '#core/agents/agent-fault'
 import { legalMethod } from '#core/cure/cure-method'
@@ -11,7 +12,7 @@ import { lotsFor, readPieces } from './read-draft'
 export function useChoices(draft: Ref<BenchDraft>, view: Ref<BenchView | null>) {
   const pieces = computed(() => readPieces(draft.value))
   const good = computed(() => pieces.value.flatMap(piece => (piece.parsed ? [piece.parsed] : [])))
-  const greenG = computed(() => good.value.reduce((sum, piece) => sum + piece.netG, 0))
+  const greenG = computed(() => sumOf(good.value, piece => piece.netG))
 
   const scaleOf = (purpose: 'meat' | 'mix', id: number | null) =>
     view.value?.scales.find(scale => scale.id === id) ?? view.value?.scales.find(scale => scale.purpose === purpose)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sumOf } from '#core/lists/sum-of'
 import type { Milliseconds } from '#core/units/quantities'
 import { computed } from 'vue'
 import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
@@ -72,7 +73,7 @@ const turnedToday = computed(
     && twines.value.some(twine => twine.knots.some(knot => knot.state === 'done' && knot.day === day.value)),
 )
 const saltWords = computed(() => saltAgo(props.lot, props.nowMs))
-const greenG = computed(() => props.pieces.reduce((sum, piece) => sum + piece.greenG, 0))
+const greenG = computed(() => sumOf(props.pieces, piece => piece.greenG))
 /** Turned, the stack goes over by its order. */
 const isStacked = computed(() => props.pieces.some(piece => piece.layer !== null))
 const which = computed(() => {

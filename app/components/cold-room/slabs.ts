@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { Layout } from '#core/places/layout'
 import type { Stage } from '#core/life/kinds/stage'
 import type { LotPiece, LotSummary } from '#shared/contracts/lots'
@@ -52,8 +53,8 @@ export function placeWords(
   { hooks, shelves }: Pick<PlaceView, 'hooks' | 'shelves'>,
   layout: Layout<Slab>,
 ): string {
-  const hung = layout.hooks.reduce((sum, one) => sum + one.pieces.length, 0)
-  const lain = [...layout.shelves, ...layout.vessels].reduce((sum, one) => sum + one.pieces.length, 0)
+  const hung = sumOf(layout.hooks, one => one.pieces.length)
+  const lain = sumOf([...layout.shelves, ...layout.vessels], one => one.pieces.length)
   const room = [
     hooks !== null && `${hung} of ${counted(hooks, 'hook')} taken`,
     hooks === null && hung > 0 && `${hung} on hooks`,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sumOf } from '#core/lists/sum-of'
 import { computed, ref } from 'vue'
 import { NuxtLink } from '#components'
 import type { ThreadView } from '#shared/contracts/thread'
@@ -40,8 +41,8 @@ const words = (node: KnotNode) => `${below(node)}${node.massG === null ? '' : `,
 const packs = computed(() => props.thread.nodes.filter(node => node.kind === 'pack'))
 /** Whatever packs are told of: bundles, or lots in an outline. */
 const counted = computed(() => props.thread.outline?.lots ?? packs.value)
-const packCount = computed(() => counted.value.reduce((sum, one) => sum + (one.packs ?? 0), 0))
-const packsG = computed(() => counted.value.reduce((sum, one) => sum + (one.massG ?? 0), 0))
+const packCount = computed(() => sumOf<{ packs?: number | undefined }>(counted.value, one => one.packs ?? 0))
+const packsG = computed(() => sumOf<{ massG?: number | null | undefined }>(counted.value, one => one.massG ?? 0))
 const customers = computed(
   () => props.thread.outline?.customers ?? props.thread.nodes.filter(node => node.kind === 'customer'),
 )

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sumOf } from '#core/lists/sum-of'
 import { computed, ref } from 'vue'
 import { mdiClose } from '@mdi/js'
 import { localDay } from '#core/calendar/local-day'
@@ -79,7 +80,7 @@ const balance = computed(() => {
   return {
     ...before,
     offcutsG,
-    packsG: before.packsG + draft.value.packs.reduce((sum, pack) => sum + netOf(pack.weight), 0),
+    packsG: before.packsG + sumOf(draft.value.packs, pack => netOf(pack.weight)),
     ...(typedG.value ? { readyG: readyBeforeG + typedG.value, hereG: hereG(props.lot, fresh.value) } : {}),
   }
 })

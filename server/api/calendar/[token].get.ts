@@ -1,4 +1,5 @@
-import { defineEventHandler, getRouterParam, setResponseHeader, setResponseHeaders } from 'h3'
+import { routeParam } from '../../http/route-param'
+import { defineEventHandler, setResponseHeader, setResponseHeaders } from 'h3'
 import { appState } from '../../http/app-state'
 import { limiter } from '../../http/often'
 import { replyFailure, replyRefusal } from '../../http/reply'
@@ -13,7 +14,7 @@ const tooOften = limiter(30)
 /** The shop's work for whoever has the address: calendars have no session. */
 export default defineEventHandler(async (event) => {
   try {
-    const token = getRouterParam(event, 'token')!.replace(/\.ics$/, '')
+    const token = routeParam(event, 'token').replace(/\.ics$/, '')
     const { store, settings } = appState()
     const nowMs = Date.now()
     const reader = await readerOfLink(store.tables, token, nowMs)

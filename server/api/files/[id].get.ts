@@ -1,5 +1,5 @@
 import { setResponseHeaders } from 'h3'
-import { routeId } from '../../http/route-id'
+import { routeId } from '../../http/route-param'
 import { readRoute } from '../../http/read-route'
 import { refuse } from '../../services/context'
 

@@ -1,5 +1,5 @@
-import { getRouterParam } from 'h3'
+import { routeCode } from '../../http/route-param'
 import { readRoute } from '../../http/read-route'
 import { lotView } from '../../services/views/lot-view'
 
-export default readRoute(({ tables, event, nowMs }) => lotView(tables, getRouterParam(event, 'code')!, nowMs))
+export default readRoute(({ tables, event, nowMs }) => lotView(tables, routeCode(event), nowMs))

@@ -1,5 +1,5 @@
 import { partyChangeInput } from '#shared/contracts/store'
-import { routeId } from '../../http/route-id'
+import { routeId } from '../../http/route-param'
 import { writeRoute } from '../../http/write-route'
 import { changeParty } from '../../services/store/parties'
 

@@ -1,5 +1,5 @@
-import { getRouterParam } from 'h3'
+import { routeCode } from '../../http/route-param'
 import { readRoute } from '../../http/read-route'
 import { runView } from '../../services/views/run-view'
 
-export default readRoute(({ tables, event, nowMs }) => runView(tables, getRouterParam(event, 'code')!, nowMs))
+export default readRoute(({ tables, event, nowMs }) => runView(tables, routeCode(event), nowMs))

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { closeSync, mkdtempSync, openSync, readSync, rmSync, writeSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -103,7 +104,7 @@ export class LastDigests {
       return there
     }
     const bytes = Buffer.alloc(BLOCK_BYTES)
-    readSync(this.file!, bytes, 0, BLOCK_BYTES, this.places.get(key)! * BLOCK_BYTES)
+    readSync(this.file!, bytes, 0, BLOCK_BYTES, atKey(this.places, key) * BLOCK_BYTES)
     return this.keep(key, bytes)
   }
 

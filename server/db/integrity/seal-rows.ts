@@ -21,7 +21,7 @@ async function appendSeal(
   computed: object,
   touched: string,
 ): Promise<void> {
-  const head = (await tables.bookHead.one({ id: 1 }, { lock: true }))!
+  const head = await tables.bookHead.the({ id: 1 }, { lock: true })
   const row = {
     id: head.lastId + 1,
     kind: 'rows_sealed' as const,

@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import type { RowFinding } from '#core/book/findings'
 import { tellsOf, type Tells } from '#core/book/tells'
@@ -24,7 +25,7 @@ export async function* verifyTells(
     return tells ? [[record.id, tells] as const] : []
   }))
   if (told.size === 0) return
-  const [first, last] = [records[0]!.id, records.at(-1)!.id]
+  const [first, last] = [records[0]!.id, lastOf(records).id]
   for (const { table, column, of } of NAMED) {
     const rows = await sequelize.query<{ id: number; record: number }>(
       `SELECT id, ${column} AS record FROM ${table} WHERE ${column} BETWEEN ${first} AND ${last}`,

@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 
 export interface StretchOptions {
@@ -40,7 +41,7 @@ export async function* idStretches(
       count += 1
       sum += Number(row.bytes)
     }
-    yield [first, rows.at(-1)!.id]
-    after = rows.at(-1)!.id
+    yield [first, lastOf(rows).id]
+    after = lastOf(rows).id
   }
 }

@@ -8,7 +8,7 @@ import { readRows } from './read-rows'
 export async function* exportShop(sequelize: Sequelize, nowMs: Milliseconds): AsyncGenerator<string> {
   const transaction = await sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ })
   try {
-    const head = (await openTables(sequelize, transaction).bookHead.one({ id: 1 }))!
+    const head = await openTables(sequelize, transaction).bookHead.the({ id: 1 })
     const start = {
       format: EXPORT_FORMAT,
       version: EXPORT_VERSION,

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { idStretches } from '../line/id-stretches'
 import type { PortableTable } from './portable-tables'
@@ -13,7 +14,7 @@ export async function* readRows(
   transaction?: Transaction,
 ): AsyncGenerator<Record<string, unknown>[]> {
   const list = [...new Set(['id', ...names])].map(name => `\`${name}\``).join(', ')
-  const weigh = names.filter(name => table.columns.get(name)!.heavy)
+  const weigh = names.filter(name => atKey(table.columns, name).heavy)
   for await (const [first, last] of idStretches(sequelize, table.name, {
     weigh,
     mostRows: MOST_ROWS,
@@ -25,7 +26,7 @@ export async function* readRows(
       { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
     )
     yield rows.map(row =>
-      Object.fromEntries(names.map(name => [name, table.columns.get(name)!.portable.out(row[name])])),
+      Object.fromEntries(names.map(name => [name, atKey(table.columns, name).portable.out(row[name])])),
     )
   }
 }

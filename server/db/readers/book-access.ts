@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import type { Sequelize } from 'sequelize'
 import { touchedText } from '#core/book/touched'
@@ -75,7 +76,7 @@ export function bookAccess(
       const whole = await Promise.all(
         tables.map(async ([table, rows]) => {
           const asked = [...rows].flatMap(([id, digest]) => (digest === null ? [id] : []))
-          const found = asked.length ? await digestsOf(sequelize, specs.get(table)!, asked, within) : []
+          const found = asked.length ? await digestsOf(sequelize, atKey(specs, table), asked, within) : []
           return [
             table,
             new Map([

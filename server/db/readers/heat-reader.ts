@@ -1,3 +1,5 @@
+import { atKey } from '#core/lists/at-key'
+import { sumOf } from '#core/lists/sum-of'
 import { groupBy } from '#core/lists/group-by'
 import { packReadings, type PackedReadings, type SmokeReading } from '#core/readings/packed-readings'
 import type { Sequelize } from 'sequelize'
@@ -48,13 +50,13 @@ export class HeatRows {
       this.sequelize,
       asked.map(run => run.id),
     )
-    const all = new Map(runs.map(run => [run.id, found.get(run.id) ?? this.kept.get(run.id)!.readings]))
+    const all = new Map(runs.map(run => [run.id, found.get(run.id) ?? atKey(this.kept, run.id).readings]))
     // Last used, last dropped.
     for (const run of runs) {
       this.kept.delete(run.id)
-      this.kept.set(run.id, { version: run.readingsVersion, readings: all.get(run.id)! })
+      this.kept.set(run.id, { version: run.readingsVersion, readings: atKey(all, run.id) })
     }
-    let sum = [...this.kept.values()].reduce((total, one) => total + one.readings.count, 0)
+    let sum = sumOf([...this.kept.values()], one => one.readings.count)
     for (const [id, one] of this.kept) {
       if (sum <= MOST_KEPT) break
       this.kept.delete(id)

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { DataTypes, type Model, type ModelAttributeColumnOptions, type ModelStatic } from 'sequelize'
 import { isCondition } from '../schema/where'
 
@@ -45,7 +46,7 @@ export function quotingOf(model: ModelStatic<Model>) {
   const valueOf = (field: string, value: unknown): string => {
     if (isWhole(field, value)) return String(value)
     if (instants.has(field) && typeof value === 'number') return instantText(value)
-    return generator.escape(value, byField.get(field)!, { context: 'INSERT' })
+    return generator.escape(value, atKey(byField, field), { context: 'INSERT' })
   }
   return {
     name,

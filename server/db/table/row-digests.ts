@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
 import { ask, type Within } from '../line/ask'
 import { DIGEST_LENGTH } from '#core/book/touched'
@@ -81,7 +82,7 @@ export async function* allDigests(
       { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
     )
     if (rows.length === 0) return
-    after = rows.at(-1)!.id
+    after = lastOf(rows).id
     yield rows
   }
 }

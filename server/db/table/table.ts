@@ -30,6 +30,8 @@ export interface Table<T> {
   insertMany: (rows: (NewRowOf<T> & { id?: number })[]) => Promise<number[]>
   find: (where?: WhereOf<T>, options?: FindOptions) => Promise<RowOf<T>[]>
   one: (where: WhereOf<T>, options?: FindOptions) => Promise<RowOf<T> | null>
+  /** The row that must be there; throws where it is not, and says which was looked for. */
+  the: (where: WhereOf<T>, options?: FindOptions) => Promise<RowOf<T>>
   count: (where?: WhereOf<T>, options?: Pick<FindOptions, 'withVoided'>) => Promise<number>
   /** Only the columns named, and the id: no list reads what it does not show. */
   pick: <K extends keyof RowOf<T> & string>(
@@ -170,6 +172,11 @@ export function tableBinder<C extends Columns>(
     return {
       find,
       one: async (where, options) => (await find(where, { ...options, limit: 1 }))[0] ?? null,
+      the: async (where, options) => {
+        const [row] = await find(where, { ...options, limit: 1 })
+        if (!row) throw new Error(`No row of ${spec.name} has ${JSON.stringify(where)}.`)
+        return row
+      },
       count: (where = {}, options) => figure(ofThose(where, options?.withVoided), sql.count),
       pick: async (some, where = {}, options = {}) =>
         locked(pick(await rowsOf(ofThose(where, options.withVoided), of => sql.select(of, options, withId(some))), some), options),

@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import type { Milliseconds } from '#core/units/quantities'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { chainText } from '#core/book/chain-text'
@@ -96,14 +97,14 @@ export async function appendEvents(
     ),
     besides(first),
     numberSteps(tables, entries, first),
-    tables.book.readBack(first, rows.at(-1)!.id),
+    tables.book.readBack(first, lastOf(rows).id),
   ])
-  if (headHash !== rows.at(-1)!.hash)
+  if (headHash !== lastOf(rows).hash)
     throw new Error(
       'the head of the book did not move: start with "npm start" and the owner\'s address, which sets its guard',
     )
   const { at, breaks } = walkChain({ id: first - 1, hash: head.hash }, stored, sha256)
-  if (breaks.length > 0 || at.hash !== rows.at(-1)!.hash || !stored.every(indexFits))
+  if (breaks.length > 0 || at.hash !== lastOf(rows).hash || !stored.every(indexFits))
     throw new Error(`record ${first} is not stored as it was sent: nothing of it was kept`)
   return first
 }

@@ -23,7 +23,7 @@ export async function keptFeed(
   nowMs: Milliseconds,
   workOut: () => Promise<string>,
 ): Promise<string> {
-  const { lastId } = (await tables.bookHead.one({ id: 1 }))!
+  const { lastId } = await tables.bookHead.the({ id: 1 })
   const known = kept.get(key)
   if (known && known.lastId === lastId && Math.abs(nowMs - known.atMs) < FRESH_FOR_MS) return await known.text
   const text = workOut()

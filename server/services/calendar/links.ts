@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { randomBytes } from 'node:crypto'
 import { MS_PER_HOUR, type Milliseconds } from '#core/units/quantities'
 import type { CalendarLink, CalendarOpen } from '#shared/contracts/calendar'
@@ -52,7 +53,7 @@ export async function endLink(ctx: WriteContext, id: number): Promise<Answer<obj
 export async function openLinks(tables: Tables): Promise<CalendarOpen[]> {
   const links = await tables.calendarLinks.pick(['userId', 'atMs', 'seenAtMs'], { endedAtMs: null }, { order: [['id', 'DESC']] })
   const names = new Map((await tables.users.pick(['name'], { id: links.map(link => link.userId) })).map(user => [user.id, user.name]))
-  return links.map(({ id, userId, atMs, seenAtMs }) => ({ id, who: names.get(userId)!, atMs, seenAtMs }))
+  return links.map(({ id, userId, atMs, seenAtMs }) => ({ id, who: atKey(names, userId), atMs, seenAtMs }))
 }
 
 /** The person's own, without its address; null where there is none. */

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { checkState, isAskedFor, type CheckAsked } from '#core/places/check-state'
 import { MS_PER_HOUR, type Milliseconds } from '#core/units/quantities'
 import type { CheckListInput, CheckListView } from '#shared/contracts/checks'
@@ -36,7 +37,7 @@ export async function checkListViews(tables: Tables, nowMs: Milliseconds): Promi
   return lists.map(({ id, name, placeId, items, asked, goodForHours, inUse, state, last }) => ({
     id,
     name,
-    place: placeId === null ? null : { id: placeId, name: nameOf.get(placeId)! },
+    place: placeId === null ? null : { id: placeId, name: atKey(nameOf, placeId) },
     items,
     asked,
     goodForHours,
@@ -45,7 +46,7 @@ export async function checkListViews(tables: Tables, nowMs: Milliseconds): Promi
     last: last
       ? {
           atMs: last.atMs,
-          by: initials.get(last.byId)!,
+          by: atKey(initials, last.byId),
           passed: last.passed,
           missing: last.items.filter((_, i) => !last.done.includes(i)),
           note: last.note,

@@ -25,8 +25,8 @@ export async function correctAgent(
   const part = await tables.lotIngredients.one({ id: c.id, role: 'agent' }, { lock: true })
   if (!part) return refuse('no_such_entry')
   const [lot, before] = [
-    (await tables.lots.one({ id: part.lotId }))!,
-    (await tables.ingredientLots.one({ id: part.ingredientLotId }, { withVoided: true }))!,
+    await tables.lots.the({ id: part.lotId }),
+    await tables.ingredientLots.the({ id: part.ingredientLotId }, { withVoided: true }),
   ]
   const used = c.value === null ? null : await tables.ingredientLots.one({ code: c.value })
   if (c.value !== null && !used) return refuse('no_such_ingredient', { code: c.value }, ['value'])

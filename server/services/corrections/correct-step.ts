@@ -1,3 +1,4 @@
+import { byId } from '#core/lists/by-id'
 import { localSecond } from '#core/calendar/local-day'
 import { drainedG } from '#core/retained/drained'
 import { happenedMs } from '#core/life/happened'
@@ -80,9 +81,10 @@ export async function correctDrained(ctx: WriteContext, eventId: number, weight:
   const drains = told.filter(step => step.kind === 'drain')
   if (drains.length === 0) return refuse('no_such_entry')
   const { netG } = weight
+  const lotOf = byId(lots, 'lot')
   for (const step of drains) {
     const greenG = sumOf(await ctx.tables.pieces.pick(['greenG'], { id: step.pieces }), piece => piece.greenG)
-    const { code } = lots.find(lot => lot.id === step.lotId)!
+    const { code } = lotOf(step.lotId)
     if (netG > greenG) return refuse('drained_over', { code, drainedG: netG, greenG }, ['value'])
     const figures = step.figures as FiguresOfStep['drain']
     await ctx.tables.steps.update(step.id, { figures: { ...figures, drained: drainedG({ netG }, { syrup: false }) } })

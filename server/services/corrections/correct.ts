@@ -54,7 +54,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
         readings: c.value.readings,
       })
       await rejudge(ctx, piece.lotId)
-      const lot = (await tables.lots.one({ id: piece.lotId }))!
+      const lot = await tables.lots.the({ id: piece.lotId })
       return changed([lot.code], `${lot.code} / ${piece.number}`, piece.greenTyped, c.value.typed)
     }
     case 'ingredient_weighed': {
@@ -92,7 +92,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
         typed: c.value.typed,
       })
       await judgePlaces(ctx, lots)
-      const place = (await tables.places.one({ id: reading.placeId }))!
+      const place = await tables.places.the({ id: reading.placeId })
       return changed(
         lots.map(lot => lot.code),
         place.name,
@@ -110,7 +110,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
         coreC: withoutOffset(c.value.tempC, reading.coreOffsetC),
         typed: `${chamberTyped} | ${c.value.typed}`,
       })
-      const run = (await tables.runs.one({ id: reading.runId }))!
+      const run = await tables.runs.the({ id: reading.runId })
       await checkRun(ctx, run.id, { again: true })
       const { lots } = await lotsOfRun(ctx, run.id)
       return changed([run.code, ...lots.map(lot => lot.code)], run.code, coreTyped, c.value.typed)
@@ -125,13 +125,13 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       const pack = await tables.packs.one({ id: c.id })
       const sent = pack && pack.dispatchId !== null ? await tables.dispatches.one({ id: pack.dispatchId }) : null
       if (!pack || !sent) return refuse('no_such_entry')
-      const before = (await tables.parties.one({ id: sent.customerId }))!
+      const before = await tables.parties.the({ id: sent.customerId })
       const customerId = await partyNamed(tables, 'customer', c.value)
       // The sending stays as it was told; this pack was in another.
       const { sentOn, sentAtMs, sentById } = sent
       const dispatchId = await tables.dispatches.insert({ customerId, sentOn, sentAtMs, sentById })
       await tables.packs.update(pack.id, { dispatchId })
-      const lot = (await tables.lots.one({ id: pack.lotId }))!
+      const lot = await tables.lots.the({ id: pack.lotId })
       return changed([pack.code, lot.code], `the customer of ${pack.code}`, before.name, c.value)
     }
     case 'pack_weight': {
@@ -139,7 +139,7 @@ async function apply(ctx: WriteContext, c: CorrectionInput): Promise<Answer<Chan
       await lockRows(tables, known ? { lots: [known.lotId], packs: [known.id] } : {})
       const pack = await tables.packs.one({ id: c.id })
       if (!pack) return refuse('no_such_entry')
-      const lot = (await tables.lots.one({ id: pack.lotId }))!
+      const lot = await tables.lots.the({ id: pack.lotId })
       const addG = c.value.netG - pack.netG
       const out = { lot, readyG: lot.readyG, addG, readings: 0, sure: c.sure, path: ['value'] }
       const { refused } = addG > 0 ? await refuseOver(tables, out) : { refused: null }

@@ -1,3 +1,4 @@
+import { byId } from '#core/lists/by-id'
 import type { HoldReason, dispositionInput } from '#shared/contracts/holds'
 import type { z } from 'zod'
 import { pieceTree, type PieceTree } from '#core/life/parts'
@@ -94,7 +95,7 @@ export async function refuseHeld(
   }
   const stopping = holds.find(stops)
   if (!stopping) return { ok: true, value: null }
-  const code = lots.find(lot => lot.id === stopping.lotId)!.code
+  const code = byId(lots, 'lot')(stopping.lotId!).code
   if (stopping.disposition === 'destroy') return refuse('lot_destroyed', { code })
   return refuse(stopping.disposition === 'reworking' ? 'lot_reworking' : 'lot_held', { code, reason: stopping.reason })
 }
@@ -122,7 +123,7 @@ export async function dispose(
   const known = await ctx.tables.holds.one({ id: holdId })
   if (!known) return refuse('no_such_hold')
   await lockRows(ctx.tables, known.lotId === null ? { meatLots: [known.meatLotId!] } : { lots: [known.lotId] })
-  const hold = (await ctx.tables.holds.one({ id: holdId }))!
+  const hold = await ctx.tables.holds.the({ id: holdId })
   if (!isUndecided(hold) || (hold.disposition === 'reworking' && input.disposition === 'rework')) return refuse('already_decided')
   const held
     = hold.lotId === null

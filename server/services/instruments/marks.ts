@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import { stateAt } from '#core/instruments/instrument-state'
 import { groupBy } from '#core/lists/group-by'
@@ -114,7 +115,7 @@ export async function scaleViews(tables: Tables, nowMs: Milliseconds): Promise<S
     id: scale.id,
     name: scale.name,
     purpose: scale.purpose!,
-    readabilityG: readability.get(scale.id)!,
+    readabilityG: atKey(readability, scale.id),
     state: scale.state,
   }))
 }

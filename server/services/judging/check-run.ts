@@ -60,7 +60,7 @@ export async function checkRun(
   runId: number,
   { again = false, lotId = null }: { again?: boolean; lotId?: number | null } = {},
 ): Promise<void> {
-  const run = (await ctx.tables.runs.one({ id: runId }))!
+  const run = await ctx.tables.runs.the({ id: runId })
   const { figures } = await runLine(ctx.tables, run)
   const { lots, pieces } = await lotsOfRun(ctx, runId)
   const hottestC = figures.hottestC ?? Number.NEGATIVE_INFINITY

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { foldStanding } from '#core/life/fold-standing'
 import { groupBy } from '#core/lists/group-by'
 import { warmthLines } from '#core/places/lines'
@@ -34,7 +35,7 @@ export async function coldUntil(
   /** Where the pieces of a run lay in the day before it: one list of stays for those that lay alike. */
   const staysBefore = (lotId: number, run: Begun, pieces: readonly number[]) => {
     const lines = pieces.map(id =>
-      (lives.get(lotId)!.get(id)?.stays ?? [])
+      (atKey(lives, lotId).get(id)?.stays ?? [])
         .filter(stay => stay.fromMs < run.startedAtMs && (stay.toMs ?? run.startedAtMs) > run.startedAtMs - MS_PER_DAY)
         .map(stay => ({ ...stay, toMs: Math.min(stay.toMs ?? run.startedAtMs, run.startedAtMs) })),
     )

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { ARITHMETIC_VERSION } from '#core/arithmetic-version'
 import { coolingRuleFor } from '#core/cooling/cooling'
 import { leastOf } from '#core/retained/lot-stayed'
@@ -144,7 +145,7 @@ async function judgeGroups(
   nowMs: Milliseconds,
 ) {
   const readings = await tables.heatRows(inOrder)
-  const heats = inOrder.map(run => packedHeat(run, readings.get(run.id)!, cold(lot, run)))
+  const heats = inOrder.map(run => packedHeat(run, atKey(readings, run.id), cold(lot, run)))
   const question = {
     heats,
     groups: groups.map(group => ({
@@ -180,6 +181,6 @@ export async function judgeLotHeats(
 ): Promise<{ pieceIds: number[]; runs: RunRow[]; judged: HeatsJudged }[]> {
   const pieces = await tables.pieces.pick(['parentId'], { lotId: lot.id })
   const inHeats = await runsOfPieces(tables, pieces)
-  const { groups } = (await lotHeats(tables, [{ lot, ...inHeats }], nowMs)).get(lot.id)!
+  const { groups } = atKey((await lotHeats(tables, [{ lot, ...inHeats }], nowMs)), lot.id)
   return heatGroupsOf(inHeats).map(({ pieceIds, runs }, i) => ({ pieceIds, runs, judged: groups[i]! }))
 }

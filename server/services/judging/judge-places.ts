@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { foldStanding } from '#core/life/fold-standing'
 import type { PieceLife } from '#core/life/fold'
 import { pieceTree } from '#core/life/parts'
@@ -52,12 +53,12 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
   const readingsOf = (placeId: number) => readings.get(placeId) ?? []
   const places = new Map((await tables.places.pick(['code', 'kind', 'can', 'targetC'], {})).map(place => [place.id, place]))
   const hungC = (placeId: number) => places.get(placeId)?.targetC ?? HANG_CHECKS.usualC
-  const onBench = (placeId: number) => places.has(placeId) && isBench(places.get(placeId)!)
+  const onBench = (placeId: number) => places.has(placeId) && isBench(atKey(places, placeId))
   const limitC = coldLimitC(shop.ruleSetId)
   let isWarm = false
   for (const lot of lots) {
     const mine = holds.get(lot.id) ?? []
-    const all = lives.get(lot.id)!
+    const all = atKey(lives, lot.id)
     const tree = pieceTree(all.map(({ pieceId: id, parentId }) => ({ id, parentId })))
     // A part has all behind it where it was cut from lay.
     const alike = groupBy(all.filter(isLeaf), piece => JSON.stringify(piece.stays))

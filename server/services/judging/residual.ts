@@ -1,3 +1,4 @@
+import { byId } from '#core/lists/by-id'
 import { nitriteShare } from '#core/cure/agent'
 import { isWet } from '#core/cure/cure-method'
 import { asNaNO2 } from '#core/rules/limits'
@@ -28,8 +29,9 @@ async function nitriteHighG(tables: Tables, lot: LotRow, parts: readonly Part[],
   if (!isWet(lot.method))
     return ((decides ? Math.max(got.highPpm, ...pieces.map(piece => piece.highPpm)) : got.highPpm) * greenG) / PPM_PER_UNIT
   // A bath can give the meat all it holds.
+  const lotOf = byId(agents, 'curing salt')
   return parts.reduce((sum, part) => {
-    const agent = agentOf(agents.find(one => one.id === part.ingredientLotId)!)
+    const agent = agentOf(lotOf(part.ingredientLotId))
     return agent
       ? sum
       + (part.weighedG + lot.mixReadabilityG / 2)

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { PackedReadings } from '#core/readings/packed-readings'
 import { READINGS_PAGE, type RunReadingView } from '#shared/contracts/smoke'
 import { aside } from '../../aside/pool'
@@ -43,7 +44,7 @@ const lines = new WeakMap<PackedReadings, Promise<SmokeLine>>()
 
 /** A run's line as it is drawn, and what all its readings come to. */
 export async function runLine(tables: Tables, run: RunRow): Promise<SmokeLine> {
-  const readings = (await tables.heatRows([run])).get(run.id)!
+  const readings = atKey((await tables.heatRows([run])), run.id)
   const line = lines.get(readings) ?? aside('smokeLine', readings, readings.count)
   lines.set(readings, line)
   // What failed is tried again by the next who looks.

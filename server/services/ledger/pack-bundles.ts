@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import { groupBy } from '#core/lists/group-by'
 import { sumOf } from '#core/lists/sum-of'
 import type { ThreadNodeView } from '#shared/contracts/thread'
@@ -69,7 +70,7 @@ export async function packBundles(
   return [...many.values()].flatMap(same =>
     same.map((ones, i): Bundle => {
       const { lotId, customerId, runIds, firstCode } = ones[0]!
-      const [packs, massG, lastCode] = [sumOf(ones, one => one.packs), sumOf(ones, one => one.massG), ones.at(-1)!.lastCode]
+      const [packs, massG, lastCode] = [sumOf(ones, one => one.packs), sumOf(ones, one => one.massG), lastOf(ones).lastCode]
       // Behind other heats the same customer has another bundle.
       const nth = i === 0 ? '' : ` ${i + 1}`
       const node = (lotCode: string): ThreadNodeView => ({

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { groupBy } from '#core/lists/group-by'
 import { sumOf } from '#core/lists/sum-of'
 import { readCode } from '#core/trace/code'
@@ -75,7 +76,7 @@ export async function threadOutline(tables: Tables, lotIds: readonly number[], c
     })),
     customers: byCustomer
       .flatMap((row): OutlineRow[] =>
-        row.id === null ? [] : [{ code: `party-${row.id}`, title: names.get(row.id)!, held: false, ...sums(row) }],
+        row.id === null ? [] : [{ code: `party-${row.id}`, title: atKey(names, row.id), held: false, ...sums(row) }],
       )
       .toSorted((a, b) => b.massG - a.massG),
     unsent: sums(byCustomer.find(row => row.id === null)),

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { readCode } from '#core/trace/code'
 import { threadFrom, type ThreadLink } from '#core/trace/thread'
 import type { ThreadNodeView, ThreadView } from '#shared/contracts/thread'
@@ -87,7 +88,7 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   ])
   const bundles = await packBundles(tables, lotIds, code, { inRuns, partyCode })
   const lot = byId(lots)
-  const lotCode = (id: number) => lot.get(id)!.code
+  const lotCode = (id: number) => atKey(lot, id).code
   const packs = bundles.map(bundle => ({ ...bundle, node: bundle.node(lotCode(bundle.lotId)) }))
   const [runs, parties] = await Promise.all([
     tables.runs.pick(['code', 'smoker', 'outcome'], { id: [...new Set(inRuns.map(row => row.runId))] }),
@@ -110,7 +111,7 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
       code: m.code,
       kind: 'meat' as const,
       title: m.cut,
-      detail: `${party.get(m.supplierId)!.name}, lot ${m.supplierLot}`,
+      detail: `${atKey(party, m.supplierId).name}, lot ${m.supplierLot}`,
       massG: m.weightG,
       held: false,
     })),
@@ -118,7 +119,7 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
       code: n.code,
       kind: 'ingredient' as const,
       title: n.name,
-      detail: `${party.get(n.supplierId)!.name}, lot ${n.supplierLot}`,
+      detail: `${atKey(party, n.supplierId).name}, lot ${n.supplierLot}`,
       massG: n.amountG,
       held: false,
     })),
@@ -142,15 +143,15 @@ export async function threadView(tables: Tables, code: string): Promise<Answer<T
   ]
   const links: ThreadLink[] = [
     ...[...meat, ...ingredients].map(row => ({ from: partyCode(row.supplierId), to: row.code })),
-    ...fromMeat.map(row => ({ from: meatById.get(row.meatLotId)!.code, to: lotCode(row.lotId) })),
-    ...used.map(part => ({ from: ingredientById.get(part.ingredientLotId)!.code, to: lotCode(part.lotId) })),
+    ...fromMeat.map(row => ({ from: atKey(meatById, row.meatLotId).code, to: lotCode(row.lotId) })),
+    ...used.map(part => ({ from: atKey(ingredientById, part.ingredientLotId).code, to: lotCode(part.lotId) })),
     ...mixed.map(part => ({
-      from: ingredientById.get(part.ingredientLotId)!.code,
-      to: ingredientById.get(part.mixLotId)!.code,
+      from: atKey(ingredientById, part.ingredientLotId).code,
+      to: atKey(ingredientById, part.mixLotId).code,
     })),
-    ...inRuns.map(row => ({ from: lotCode(row.lotId), to: run.get(row.runId)!.code })),
+    ...inRuns.map(row => ({ from: lotCode(row.lotId), to: atKey(run, row.runId).code })),
     ...packs.flatMap(({ runIds, lotId, node }) => {
-      const behind = runIds.length > 0 ? runIds.map(id => run.get(id)!.code) : [lotCode(lotId)]
+      const behind = runIds.length > 0 ? runIds.map(id => atKey(run, id).code) : [lotCode(lotId)]
       return behind.map(from => ({ from, to: node.code }))
     }),
     ...packs.flatMap(pack =>

@@ -12,7 +12,7 @@ export async function tagPiece(ctx: WriteContext, pieceId: number, { tag }: TagI
   if (!known) return refuse('no_such_piece')
   // Whatever is written of a piece, its delivery is counted anew.
   await lockRows(tables, { meatLots: [known.meatLotId], lots: [known.lotId] })
-  const lot = (await tables.lots.one({ id: known.lotId }))!
+  const lot = await tables.lots.the({ id: known.lotId })
   const pieces = (await tables.pieces.pick(['number', 'part', 'tag', 'goneWhy'], { lotId: lot.id })).filter(isLeaf)
   const piece = pieces.find(one => one.id === pieceId)
   if (!piece) return refuse('no_such_piece')

@@ -71,7 +71,7 @@ export async function changeOwnPassword(
   sessionId: number,
   input: z.output<typeof ownPasswordInput>,
 ): Promise<Answer<object>> {
-  const person = (await ctx.tables.users.one({ id: ctx.actor.id }, { lock: true }))!
+  const person = await ctx.tables.users.the({ id: ctx.actor.id }, { lock: true })
   const weak = refuseWeakPassword(input.next, [person.name, person.signIn, (await theShop(ctx.tables)).name], ['next'])
   if (weak) return weak
   await ctx.tables.users.update(person.id, { passwordHash: await hashPassword(input.next) })

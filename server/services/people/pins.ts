@@ -10,7 +10,7 @@ import { SIGNATURE_MS, type OpenSession } from './sessions'
 
 /** Chooses one's own PIN; the password was checked before. */
 export async function choosePin(ctx: WriteContext, input: z.output<typeof pinInput>): Promise<Answer<object>> {
-  const user = (await ctx.tables.users.one({ id: ctx.actor.id }))!
+  const user = await ctx.tables.users.the({ id: ctx.actor.id })
   await ctx.tables.users.update(user.id, { pinHash: await hashPassword(input.pin) })
   // Whoever signs with the old one signs no longer.
   for (const session of await ctx.tables.sessions.find({ signerId: user.id, endedAtMs: null }))

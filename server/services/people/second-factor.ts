@@ -20,7 +20,7 @@ const proofOf = ({ sessionId, sessionSecret }: Setter, secret: string): string =
 
 /** A secret for the phone to keep; nothing is kept here until a code of it comes back. */
 export async function offerSecondFactor(ctx: WriteContext, by: Setter): Promise<Answer<SecondFactorOffer>> {
-  const [user, shop] = [(await ctx.tables.users.one({ id: ctx.actor.id }))!, await theShop(ctx.tables)]
+  const [user, shop] = [await ctx.tables.users.the({ id: ctx.actor.id }), await theShop(ctx.tables)]
   const made = newSecret(user.signIn, shop.name)
   return { ok: true, value: { ...made, proof: proofOf(by, made.secret) } }
 }

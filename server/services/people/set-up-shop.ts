@@ -118,6 +118,6 @@ export async function setUpShop(
         computed: { starters },
       },
     ])
-    return { ok: true, value: signedIn((await tables.users.one({ id }))!) } as const
+    return { ok: true, value: signedIn(await tables.users.the({ id })) } as const
   })
 }

@@ -53,7 +53,7 @@ async function atDoor<T>(
 /** Crosses a recovery code off; false when it is none of theirs, or was one. */
 const spendRecoveryCode = (store: Store, user: User, code: string, door: Door): Promise<boolean> =>
   atDoor(store, user, door, async (ctx) => {
-    const { recoveryHashes } = (await ctx.tables.users.one({ id: user.id }, { lock: true }))!
+    const { recoveryHashes } = await ctx.tables.users.the({ id: user.id }, { lock: true })
     const hash = recoveryHash(code)
     const left = (recoveryHashes ?? []).filter(one => one !== hash)
     if (left.length === (recoveryHashes ?? []).length) return false

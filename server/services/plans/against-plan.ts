@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { pieceTree } from '#core/life/parts'
 import type { PlanAskKind } from '#core/life/kinds/plan-ask'
 import { planAsks, type PlanDeed } from '#core/plan/plan-asks'
@@ -53,7 +54,7 @@ export async function againstPlan(
     const tree = pieceTree(all)
     const leaves = all.filter(isLeaf)
     const inOrder = (stepsOf.get(lot.id) ?? []).toSorted((a, b) => a.fromAtMs - b.fromAtMs || a.id - b.id)
-    const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
+    const { plan, piecePlans } = atKey(plans, lot.id).of(tree)
     const each = meant.filter(one => one.id === lot.id).map(one => one.pieces)
     const asked = each.includes(null) ? null : (each as (readonly number[])[]).flat()
     const asks = planAsks({

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { pieceName } from '#core/life/parts'
 import { turningDay } from '#core/turning/turning-day'
 import { altersPast } from '#core/plan/alters-past'
@@ -25,7 +26,7 @@ export async function changePlan(
   const rows = (await tables.pieces.pick(['number', 'part', 'goneWhy'], { lotId: lot.id })).filter(isLeaf)
   const named = rows.filter(piece => pieces === null || pieces.includes(piece.id))
   if (pieces !== null && named.length < new Set(pieces).size) return refuse('no_such_piece', {}, ['pieces'])
-  const { plan: whole, piecePlans } = (await lotPlans(tables, [lot])).get(lot.id)!
+  const { plan: whole, piecePlans } = atKey((await lotPlans(tables, [lot])), lot.id)
   const before = piecePlans.find(own => pieces?.every(id => own.pieces!.includes(id))) ?? whole
   const today = turningDay(lot.rubbedAtMs, ctx.nowMs, lot.zone)
   if (lot.cureEndedAtMs === null && altersPast(before.plan.cure.rhythm, plan.cure.rhythm, today))

@@ -44,7 +44,7 @@ export async function cutUp(
   if (refused) return refused
   const tags = cut.into.flatMap(part => part.tag?.toLowerCase() ?? [])
   if (new Set(tags).size < tags.length) return refuse('tag_twice', {}, ['steps', 0, 'into'])
-  const whole = (await ctx.tables.pieces.one({ id: piece.id }))!
+  const whole = await ctx.tables.pieces.the({ id: piece.id })
   const letters = nextParts(rows.flatMap(row => (row.number === piece.number ? (row.part ?? []) : [])), partsG.length)
   const greenG = greenShares(piece.greenG, partsG, offcutsG)
   const ids = await ctx.tables.pieces.insertMany(

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { foldStanding } from '#core/life/fold-standing'
 import type { LotLife } from '#core/life/fold'
 import { pieceName } from '#core/life/parts'
@@ -100,7 +101,7 @@ async function stepsOf(
 /** How a lot's stacks lie, by numbers from the bottom up. */
 const stackNumbers = ({ pieces }: LotLife, rows: readonly { id: number; number: number; part: string | null }[]) => {
   const nameOf = new Map(rows.map(row => [row.id, pieceName(row)]))
-  return stacksOf(pieces).map(stack => stack.pieces.map(piece => nameOf.get(piece.pieceId)!))
+  return stacksOf(pieces).map(stack => stack.pieces.map(piece => atKey(nameOf, piece.pieceId)))
 }
 
 /** The steps of one lot as the record tells them. */

@@ -46,7 +46,7 @@ export async function toldAlready(
       && step.pieces.some(id => pieces.has(id)),
   )
   if (!same || (wanted.put && !(await isSamePut(ctx, same.id, wanted.put)))) return null
-  const by = (await ctx.tables.users.one({ id: same.byId }))!
+  const by = await ctx.tables.users.the({ id: same.byId })
   return refuse('told_already', {
     code: lot.code,
     kind: same.kind,

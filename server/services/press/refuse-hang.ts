@@ -107,7 +107,7 @@ async function refuseWarmStay(
   const placeId = 'placeId' in step ? step.placeId : null
   const isOut = pieces.some(piece => piece.stage !== 'cure' && piece.stage !== 'hang')
   if (!lot.saltOnly || !STAYS.has(step.kind) || placeId === null || !isOut) return null
-  const place = (await ctx.tables.places.one({ id: placeId }))!
+  const place = await ctx.tables.places.the({ id: placeId })
   // Out on a bench for a while: its own clock holds what stays there.
   if (isBench(place)) return null
   const placeC = await warmthOf(ctx, place)
@@ -131,7 +131,7 @@ export async function refuseHang(
   const isMoved = step.kind === 'move' && pieces.some(piece => piece.stage === 'hang')
   // What still cures contradicts itself, and says so.
   if ((step.kind !== 'hang' && !isMoved) || pieces.some(piece => piece.stage === 'cure')) return free
-  const place = (await ctx.tables.places.one({ id: step.placeId }))!
+  const place = await ctx.tables.places.the({ id: step.placeId })
   if (!usesOf(place).includes('hang'))
     return { ...free, refused: refuse(isMoved ? 'hangs_not_there' : 'no_hanging_place', { place: place.name }, ['steps', 0, 'placeId']) }
   const taken = step.kind === 'hang' ? await refuseHooks(ctx, step, pieces.map(piece => piece.id)) : null

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { z } from 'zod'
 import { groupBy } from '#core/lists/group-by'
 import type { Recipe, recipeFile, recipeInput, recipeRetireInput, RecipeView } from '#shared/contracts/recipes'
@@ -46,7 +47,7 @@ export async function recipeViews(tables: Tables): Promise<RecipeView[]> {
       recipe: content,
       note,
       atMs,
-      by: initials.get(byId)!,
+      by: atKey(initials, byId),
       made: made.get(revisionId)?.count ?? 0,
       lots: (lotsOf.get(revisionId) ?? []).map(lot => lot.code),
     })),

@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { Grams } from '#core/units/quantities'
 import { isPastDate } from '#core/store/past-date'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
@@ -97,4 +98,4 @@ export async function findAsked(
 }
 
 export const massOf = (parts: readonly IngredientPart[], role: MixRole): number =>
-  parts.filter(part => part.role === role).reduce((sum, part) => sum + part.weighedG, 0)
+  sumOf(parts.filter(part => part.role === role), part => part.weighedG)

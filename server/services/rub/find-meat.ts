@@ -1,3 +1,5 @@
+import { atKey } from '#core/lists/at-key'
+import { sumOf } from '#core/lists/sum-of'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { RubInput } from '#shared/contracts/rub'
 import type { RowOf } from '../../db/schema/table-spec'
@@ -24,9 +26,8 @@ export async function findMeat(tables: Tables, input: RubInput): Promise<Answer<
   }
   for (const meat of found) {
     const leftG = await meatLeftG(tables, meat)
-    const wantedG = input.pieces
-      .filter(piece => piece.meatCode === meat.code && piece.meatPieceId === null)
-      .reduce((sum, piece) => sum + piece.weight.netG, 0)
+    const wantedG = sumOf(input.pieces
+      .filter(piece => piece.meatCode === meat.code && piece.meatPieceId === null), piece => piece.weight.netG)
     if (wantedG > leftG + meat.weightG * TWO_SCALES_SHARE) {
       return refuse('meat_used_up', { code: meat.code, leftG: Math.max(0, leftG), wantedG }, ['pieces'])
     }
@@ -50,7 +51,7 @@ async function refuseCutPieces(tables: Tables, input: RubInput, byCode: MeatByCo
   for (const [i, piece] of input.pieces.entries()) {
     if (piece.meatPieceId === null) continue
     const path = ['pieces', i, 'meatPieceId']
-    const cut = known.find(one => one.id === piece.meatPieceId && one.meatLotId === byCode.get(piece.meatCode)!.id)
+    const cut = known.find(one => one.id === piece.meatPieceId && one.meatLotId === atKey(byCode, piece.meatCode).id)
     if (!cut) return refuse('no_such_piece', {}, path)
     if (gone.has(cut.id) || ids.indexOf(cut.id) !== ids.lastIndexOf(cut.id))
       return refuse('piece_gone', { label: cut.label }, path)

@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { Formulation } from '#core/cure/formulate'
 import { forbidsRubbing } from '#core/rules/judge-nitrite'
 import type { Judgement } from '#shared/contracts/judgement'
@@ -45,7 +46,7 @@ export function judgeRub(input: RubInput, checked: Checked, plan: Formulation): 
   if (salt) return salt
   if (judgement.nitrate && judgement.nitrate.ppm > judgement.nitrate.maxPpm)
     return refuse('nitrate_above_limit', { ...judgement.nitrate, source: limits.nitrateSource }, ['agent', 'weighed'])
-  if ((input.weighedBack?.netG ?? 0) >= parts.reduce((sum, part) => sum + part.weighedG, 0))
+  if ((input.weighedBack?.netG ?? 0) >= sumOf(parts, part => part.weighedG))
     return refuse('weighed_back_all', {}, ['weighedBack'])
   return { ok: true, value: judgement }
 }

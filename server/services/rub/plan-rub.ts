@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import { formulate, type Formulation } from '#core/cure/formulate'
 import { sugarOf, type SeasoningWanted } from '#core/cure/seasoning'
 import { LEAST_SALT_ONLY_SHARE } from '#core/rules/house'
@@ -28,7 +29,7 @@ const sugarFractionOf = (parts: readonly IngredientPart[]): number => {
   return sugar ? sugarOf(sugar.lot) : 1
 }
 
-export const greenOf = (input: RubInput): number => input.pieces.reduce((sum, piece) => sum + piece.weight.netG, 0)
+export const greenOf = (input: RubInput): number => sumOf(input.pieces, piece => piece.weight.netG)
 
 /**
  * Salt as weighed for a cure without nitrite, what is still to come counted as planned: under its floor it is no cure.

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Fraction } from '#core/units/quantities'
 import { withDays } from '#core/plan/plan'
 import type { Formulation } from '#core/cure/formulate'
@@ -71,7 +72,7 @@ const insertPieces = ({ tables }: WriteContext, lotId: number, { pieces }: RubIn
     pieces.map((piece, i) => ({
       lotId,
       number: i + 1,
-      meatLotId: meat.get(piece.meatCode)!.id,
+      meatLotId: atKey(meat, piece.meatCode).id,
       meatPieceId: piece.meatPieceId,
       greenG: piece.weight.netG,
       greenTyped: piece.weight.typed,

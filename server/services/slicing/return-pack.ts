@@ -24,7 +24,7 @@ export async function returnPack(
   if (!known) return refuse('no_such_pack', { code })
   const places = input.placeId === null ? [] : [input.placeId]
   await lockRows(tables, { places, lots: [known.lotId], packs: [known.id] })
-  const pack = (await tables.packs.one({ code }))!
+  const pack = await tables.packs.the({ code })
   const sent = pack.dispatchId === null ? null : await tables.dispatches.one({ id: pack.dispatchId })
   if (!sent) return refuse('pack_in_shop', { code })
   const wrongDay = refuseDay(ctx, localDay(when.value, ctx.zone), { code, day: sent.sentOn }, ['when', 'atMs'])
@@ -42,7 +42,7 @@ export async function returnPack(
     reason: input.reason,
   })
   await tables.packs.update(packId, { dispatchId: null })
-  const [lot, customer] = [(await tables.lots.one({ id: lotId }))!, (await tables.parties.one({ id: sent.customerId }))!]
+  const [lot, customer] = [await tables.lots.the({ id: lotId }), await tables.parties.the({ id: sent.customerId })]
   recordEvent(ctx, {
     kind: 'pack_returned',
     subjects: [code, lot.code],
@@ -63,7 +63,7 @@ export async function decideReturn(
   const known = await tables.packReturns.one({ id })
   if (!known) return refuse('no_such_return')
   await lockRows(tables, { lots: [known.lotId], packs: [known.packId] })
-  const found = (await tables.packReturns.one({ id }))!
+  const found = await tables.packReturns.the({ id })
   if (found.disposition !== null) return refuse('already_decided')
   await tables.packReturns.update(id, {
     disposition,
@@ -71,7 +71,7 @@ export async function decideReturn(
     disposedAtMs: ctx.nowMs,
     disposedById: ctx.actor.id,
   })
-  const [pack, lot] = [(await tables.packs.one({ id: found.packId }))!, (await tables.lots.one({ id: found.lotId }))!]
+  const [pack, lot] = [await tables.packs.the({ id: found.packId }), await tables.lots.the({ id: found.lotId })]
   recordEvent(ctx, {
     kind: 'return_decided',
     subjects: [pack.code, lot.code],

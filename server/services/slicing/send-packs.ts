@@ -1,3 +1,4 @@
+import { byId } from '#core/lists/by-id'
 import { groupBy } from '#core/lists/group-by'
 import type { z } from 'zod'
 import type { dispatchInput } from '#shared/contracts/slicing'
@@ -75,7 +76,7 @@ export async function sendPacks(
   const returns = await ctx.tables.packReturns.find({ packId: packs.map(pack => pack.id) })
   const back = returns.find(one => one.disposition !== 'release')
   if (back) {
-    const { code } = packs.find(pack => pack.id === back.packId)!
+    const { code } = byId(packs, 'pack')(back.packId)
     return refuse(back.disposition === 'destroy' ? 'pack_destroyed' : 'pack_came_back', { code }, ['packCodes'])
   }
   const newest = packs.reduce((a, b) => (b.packedOn > a.packedOn ? b : a))
@@ -114,6 +115,6 @@ export async function sendPacks(
     ...reasonsOf(despiteOf(asked.against, input.despite)),
   })
   // Should they have to come back, somebody must be told.
-  const party = (await ctx.tables.parties.one({ id: customerId }))!
+  const party = await ctx.tables.parties.the({ id: customerId })
   return { ok: true, value: { packs: packs.length, noContact: !party.contact } }
 }

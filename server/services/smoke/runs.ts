@@ -1,3 +1,4 @@
+import { lastOf } from '#core/lists/last-of'
 import { HEAT_FROM_C, READING_AHEAD_MS, READING_EARLY_MS } from '#core/rules/house'
 import { usesOf } from '#core/places/place-kind'
 import type { z } from 'zod'
@@ -119,7 +120,7 @@ async function lockedRun(ctx: WriteContext, code: string) {
 const MOST_TOLD = 40
 function toldReadings({ phase, source, readings }: z.output<typeof runReadingsInput>) {
   if (readings.length <= MOST_TOLD) return { phase, source, readings }
-  return { phase, source, count: readings.length, fromMs: readings[0]!.atMs, toMs: readings.at(-1)!.atMs }
+  return { phase, source, count: readings.length, fromMs: readings[0]!.atMs, toMs: lastOf(readings).atMs }
 }
 
 /** Adds chamber and core readings, all or none. Two at one time in one phase are refused with the row that repeats. */

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { groupBy } from '#core/lists/group-by'
 import { foldStanding, type Standings } from '#core/life/fold-standing'
 import type { PieceLife } from '#core/life/fold'
@@ -31,7 +32,7 @@ export async function keepState(
     const row = kept.get(piece.pieceId)
     return row && PIECE_STATE.some(column => row[column] !== piece[column])
   })
-  if (changed.some(piece => kept.get(piece.pieceId)!.goneAtMs !== piece.goneAtMs)) tables.book.mayEnd.add(lotId)
+  if (changed.some(piece => atKey(kept, piece.pieceId).goneAtMs !== piece.goneAtMs)) tables.book.mayEnd.add(lotId)
   // Mostly all of a lot stand alike.
   for (const alike of groupBy(changed, piece => JSON.stringify(stateOf(piece))).values())
     await tables.pieces.update(

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Grams, Milliseconds } from '#core/units/quantities'
 import type { LotLife, PieceLife } from '#core/life/fold'
@@ -28,7 +29,7 @@ export const turnsOf = (
   turns.map(({ id, fromAtMs, byId, pieces }) => ({
     id,
     atMs: fromAtMs,
-    by: initials.get(byId)!,
+    by: atKey(initials, byId),
     pieces: pieces.length === count ? null : [...pieces],
   }))
 

@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import type { PieceTree } from '#core/life/parts'
 import type { FiguresOfStep, StepKind } from '#core/life/kinds/all-kinds'
 import type { Fraction, Grams } from '#core/units/quantities'
@@ -16,7 +17,7 @@ export const greensOf = (pieces: readonly { id: number; greenG: Grams }[]): Map<
 /** What pieces weighed before the rub, together; null while that of one is not known. */
 function greenOf(ids: readonly number[], greens: ReadonlyMap<number, Grams>): Grams | null {
   const each = ids.map(id => greens.get(id))
-  return each.includes(undefined) ? null : (each as Grams[]).reduce((sum, greenG) => sum + greenG, 0)
+  return each.includes(undefined) ? null : sumOf((each as Grams[]), greenG => greenG)
 }
 
 /**

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { localDay } from '#core/calendar/local-day'
 import type { CuringAgent } from '#core/cure/agent'
 import { groupBy } from '#core/lists/group-by'
@@ -56,7 +57,7 @@ export async function ingredientViews(tables: Tables, rows: readonly IngredientR
       code: lot.code,
       kind: lot.kind,
       name: lot.name,
-      supplier: names.get(lot.supplierId)!,
+      supplier: atKey(names, lot.supplierId),
       supplierLot: lot.supplierLot,
       amountG: lot.amountG,
       usedG: sums.usedG(lot.id),
@@ -76,8 +77,8 @@ export async function ingredientViews(tables: Tables, rows: readonly IngredientR
       allergens: lot.allergens ?? [],
       iodised: lot.iodised,
       parts: mine.map(part => ({
-        code: named.get(part.ingredientLotId)!.code,
-        name: named.get(part.ingredientLotId)!.name,
+        code: atKey(named, part.ingredientLotId).code,
+        name: atKey(named, part.ingredientLotId).name,
         massG: part.massG,
       })),
       spicedOn: mine.some(part => part.role === 'spice') ? localDay(lot.receivedAtMs, shop.zone) : null,

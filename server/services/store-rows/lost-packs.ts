@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { destroysLot, stopsPieces, type HoldState } from '#core/lots/stops-lot'
 import { groupBy } from '#core/lists/group-by'
 import type { PieceTree } from '#core/life/parts'
@@ -45,6 +46,6 @@ async function piecesLost(
   return packs.filter((pack) => {
     const tree = treeOf(pack.lotId)
     const pieces = pack.stepId === null ? null : (piecesOf.get(pack.stepId) ?? null)
-    return destroyed.get(pack.lotId)!.some(hold => (pieces ? stopsPieces(hold, pieces, tree) : destroysLot(hold, tree)))
+    return atKey(destroyed, pack.lotId).some(hold => (pieces ? stopsPieces(hold, pieces, tree) : destroysLot(hold, tree)))
   })
 }

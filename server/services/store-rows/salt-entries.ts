@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { UNKNOWN_READABILITY_G } from '#core/rules/house'
 import type { SaltEntry } from '#core/ledger/salt-ledger'
 import { groupBy } from '#core/lists/group-by'
@@ -50,7 +51,7 @@ async function intoMixes(tables: Tables, ingredientLotId: number[], readabilityG
       atMs,
       massG,
       readabilityG: readabilityG(scaleId),
-      lot: codeOf.get(mixLotId)!,
+      lot: atKey(codeOf, mixLotId),
       reason: null,
       byId,
       typed,

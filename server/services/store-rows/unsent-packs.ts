@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { UnsentPack } from '#shared/contracts/slicing'
 import type { Tables } from '../../db/database'
 import { treesOf } from '../../db/tables/which-pieces'
@@ -25,7 +26,7 @@ export async function unsentPacks(tables: Tables): Promise<Answer<UnsentPack[]>>
   return {
     ok: true,
     value: packs.filter(pack => !lost.has(pack.id)).map(({ id, code, kind, netG, packedOn, lotId: of }) => {
-      const { code: lot, cut } = lotOf.get(of)!
+      const { code: lot, cut } = atKey(lotOf, of)
       return { code, lot, cut, kind, netG, packedOn, cameBack: back.has(id) }
     }),
   }

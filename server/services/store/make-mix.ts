@@ -1,3 +1,4 @@
+import { sumOf } from '#core/lists/sum-of'
 import { MIX_NEAR_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
 import { bulkAgent, type BulkPart } from '#core/cure/bulk-mix'
@@ -64,7 +65,7 @@ export async function makeMix(
   }))
   const mix = bulkAgent(agent, parts, scale.readability)
   if (!mix.ok) return refuseAt(['parts'], mix)
-  const massG = parts.reduce((sum, part) => sum + part.massG, 0)
+  const massG = sumOf(parts, part => part.massG)
   const ppm = ingoingNitritePpm(input.forKg * GRAMS_PER_KILOGRAM, [{ ...mix.value, massG }])
   if (Math.abs(ppm / input.ppm - 1) > MIX_NEAR_SHARE)
     return refuse('mix_misses', { ppm, wantedPpm: input.ppm, kg: input.forKg }, ['parts'])
@@ -84,7 +85,7 @@ export async function makeMix(
     ...mix.value,
     nitrateAs: mix.value.nitrateAs ?? 'NaNO3',
     sugarFraction: mix.value.sugarFraction ?? 0,
-    waterFraction: found.reduce((sum, part) => sum + part.massG * part.lot.waterFraction, 0) / massG,
+    waterFraction: sumOf(found, part => part.massG * part.lot.waterFraction) / massG,
     agentKind: agents[0]!.lot.agentKind ?? 'own',
     allergens: [...new Set(found.flatMap(part => part.lot.allergens ?? []))],
     iodised: false,

@@ -1,3 +1,5 @@
+import { lastOf } from '#core/lists/last-of'
+import { atKey } from '#core/lists/at-key'
 import type { Grams } from '#core/units/quantities'
 import { TWO_SCALES_SHARE } from '#core/rules/house'
 import type { z } from 'zod'
@@ -43,10 +45,10 @@ export async function moveStock(
   if (!scale) return refuse('count_needs_scale', {}, ['scaleId'])
   const { netG: countedG, typed } = input.counted
   const entries = [
-    ...(await saltEntries(tables, [lot])).get(lot.id)!,
+    ...atKey((await saltEntries(tables, [lot])), lot.id),
     { kind: 'count' as const, atMs: ctx.nowMs, countedG, readabilityG: scale.readability },
   ]
-  const line = saltLedger(entries).at(-1)!
+  const line = lastOf(saltLedger(entries))
   const off = line.anomaly === 'count_off'
   const [differenceG, allowedG] = [line.differenceG!, line.allowedG!]
   if (off && (input.reason ?? '').length < 3) {

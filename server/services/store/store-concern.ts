@@ -1,3 +1,4 @@
+import { byId } from '#core/lists/by-id'
 import type { Milliseconds } from '#core/units/quantities'
 import { COUNT_EVERY_MS } from '#core/rules/house'
 import type { StoreConcern } from '#shared/contracts/cold-room'
@@ -16,7 +17,7 @@ export async function storeConcern(tables: Tables, nowMs: Milliseconds): Promise
     tables.packs.pick(['code'], { id: returns.map(one => one.packId) }),
     tables.lots.pick(['code'], { id: returns.map(one => one.lotId) }),
   ])
-  const codeOf = (rows: readonly { id: number; code: string }[], id: number) => rows.find(row => row.id === id)!.code
+  const codeOf = (rows: readonly { id: number; code: string }[], id: number) => byId(rows, 'row')(id).code
   const [meat, counts] = await Promise.all([
     tables.meatLots.pick(['code'], { id: holds.map(hold => hold.meatLotId!) }),
     tables.stockMoves.totals('ingredientLotId', {

@@ -11,10 +11,10 @@ import { ownWriter } from '../own-writer'
  */
 export async function beginClocks(store: Store, nowMs: Milliseconds): Promise<boolean> {
   const writer = await ownWriter(store.tables, 'upgrade', nowMs)
-  if (!writer || (await store.tables.shops.one({}))!.placesFromMs !== null) return false
+  if (!writer || (await store.tables.shops.the({})).placesFromMs !== null) return false
   const { value } = await inBook(store, writer, async (ctx) => {
     await lockShop(ctx.tables)
-    const shop = (await ctx.tables.shops.one({}))!
+    const shop = await ctx.tables.shops.the({})
     if (shop.placesFromMs !== null) return false
     await ctx.tables.shops.update(shop.id, { placesFromMs: nowMs })
     recordEvent(ctx, { kind: 'rules_changed', subjects: [], typed: {}, computed: { rule: 'places_read', fromMs: nowMs } })

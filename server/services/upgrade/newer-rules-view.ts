@@ -1,3 +1,6 @@
+import { byId } from '#core/lists/by-id'
+import { lastOf } from '#core/lists/last-of'
+import { atKey } from '#core/lists/at-key'
 import { groupBy } from '#core/lists/group-by'
 import type { NewerRulesView } from '#shared/contracts/newer-rules'
 import type { Tables } from '../../db/database'
@@ -23,21 +26,22 @@ export async function newerRulesView(tables: Tables): Promise<NewerRulesView> {
   ])
   const customers = await tables.parties.pick(['name', 'contact'], { id: dispatches.map(one => one.customerId) })
   const back = new Set(returns.map(one => `${one.packId} ${one.dispatchId}`))
+  const customerOf = byId(customers, 'customer')
   const who = new Map(
     dispatches.map(({ id, customerId, sentOn }) => {
-      const { name, contact } = customers.find(one => one.id === customerId)!
+      const { name, contact } = customerOf(customerId)
       return [id, { sentOn, customer: name, contact }]
     }),
   )
   return {
     lots: lots.map(({ id, code }) => ({
       code,
-      reasons: [...new Set(held.get(id)!.map(hold => hold.reason))],
-      by: held.get(id)!.at(-1)!.byRules!,
-      atMs: held.get(id)!.at(-1)!.placedAtMs,
+      reasons: [...new Set(atKey(held, id).map(hold => hold.reason))],
+      by: lastOf(atKey(held, id)).byRules!,
+      atMs: lastOf(atKey(held, id)).placedAtMs,
       packs: packs
         .filter(pack => pack.lotId === id && !back.has(`${pack.id} ${pack.dispatchId}`))
-        .map(pack => ({ code: pack.code, netG: pack.netG, ...who.get(pack.dispatchId!)! })),
+        .map(pack => ({ code: pack.code, netG: pack.netG, ...atKey(who, pack.dispatchId!) })),
     })),
   }
 }

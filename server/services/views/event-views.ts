@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import type { EventKind } from '#shared/contracts/event-kinds'
 import { BOOK_PAGE, type EventView } from '#shared/contracts/events'
@@ -81,7 +82,7 @@ async function viewsOf(tables: Tables, events: readonly RecordRow[]): Promise<Ev
   )
   const textOf = new Map(texts.map(text => [text.id, text]))
   return events.map((event) => {
-    const text = textOf.get(event.id)!
+    const text = atKey(textOf, event.id)
     const computed = JSON.parse(text.computed) as Bag
     // Left out, all that is told of it is how much it holds.
     const typed = text.typed === null ? { count: text.readings ?? 0 } : (JSON.parse(text.typed) as Bag)

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator'
 import { groupBy } from '#core/lists/group-by'
 import { pieceLabel, pieceTree } from '#core/life/parts'
@@ -64,7 +65,7 @@ async function entriesOf(tables: Tables, nowMs: Milliseconds): Promise<Entry[]> 
     const leaves = (of.pieces.get(lot.id) ?? []).filter(isLeaf)
     const mine = leaves.filter(piece => piece.goneAtMs === null)
     const done = ofParts(of.steps.get(lot.id) ?? [], tree, greensOf(of.pieces.get(lot.id) ?? []))
-    const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
+    const { plan, piecePlans } = atKey(plans, lot.id).of(tree)
     const asked: DueLot = {
       ...lot,
       plan: plan.plan,

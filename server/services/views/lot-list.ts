@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import type { lotListQuery, LotList, LotRow } from '#shared/contracts/lots'
 import { LOT_ROW, LOTS_PAGE } from '#shared/contracts/lots'
@@ -76,7 +77,7 @@ export async function lotList(
     ),
   ])
   const byCode = new Map([...finished, ...unfinished.map(briefly)].map(row => [row.code, row]))
-  return { rows: shown.map(row => byCode.get(row.code)!), more: found.length > LOTS_PAGE }
+  return { rows: shown.map(row => atKey(byCode, row.code)), more: found.length > LOTS_PAGE }
 }
 
 const briefly = (lot: LotRow): LotRow => Object.fromEntries(LOT_ROW.map(key => [key, lot[key]])) as unknown as LotRow

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import { sumOf } from '#core/lists/sum-of'
 import { heldPieces, stopsLot } from '#core/lots/stops-lot'
@@ -82,10 +83,10 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
     const tree = treeOf(lot.id)
     const done = ofParts(of.steps.get(lot.id) ?? [], tree, greensOf(all))
     const held = of.holds.get(lot.id) ?? []
-    const { plan, piecePlans } = plans.get(lot.id)!.of(tree)
+    const { plan, piecePlans } = atKey(plans, lot.id).of(tree)
     const [packed, packsG] = [packs.get(lot.id)?.count ?? 0, packs.get(lot.id)?.sum.netG ?? 0]
     const runIds = new Set(mine.flatMap(piece => (ofPiece.get(piece.id) ?? []).map(row => row.runId)))
-    const { groups, coldRuns } = heatsOf.get(lot.id)!
+    const { groups, coldRuns } = atKey(heatsOf, lot.id)
     const coolingOpen = new Set(groups.flatMap(group => group.coolingOpen))
     const isSliced = new Set(done.flatMap(step => (step.kind === 'slice' ? step.pieces : [])))
     const outG = packsG + (offcuts.get(lot.id)?.sum.massG ?? 0)
@@ -95,12 +96,12 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
       rind: lot.rind,
       saltOnly: lot.saltOnly,
       method: lot.method,
-      fridge: fridgeName.get(lot.fridgeId)!,
+      fridge: atKey(fridgeName, lot.fridgeId),
       fridgeId: lot.fridgeId,
       rubbedAtMs: lot.rubbedAtMs,
       rubbedOn: lot.rubbedOn,
       zone: lot.zone,
-      rubbedBy: initials.get(lot.rubbedById)!,
+      rubbedBy: atKey(initials, lot.rubbedById),
       thicknessMm: lot.thicknessMm,
       readyFromDay: plan.plan.end.fromDay,
       bestByDay: plan.plan.end.toDay,
@@ -108,7 +109,7 @@ export async function lotSummaries(tables: Tables, rows: readonly LotShown[], no
       turnBy: lot.turnBy,
       drainedAtMs: lot.drainedAtMs,
       cureEndedAtMs: lot.cureEndedAtMs,
-      pieces: mine.map(piece => pieceView(piece, meatCode.get(piece.meatLotId)!)),
+      pieces: mine.map(piece => pieceView(piece, atKey(meatCode, piece.meatLotId))),
       greenG: sumOf(all.filter(piece => piece.parentId === null), piece => piece.greenG),
       readyG: lot.readyG,
       secondDue: waitingForSecond(lot, second.get(lot.id) ?? []),

@@ -14,8 +14,8 @@ import { pieceFamily } from './piece-views'
 import { lotSummaries } from './lot-summaries'
 
 async function recipeOf(tables: Tables, revisionId: number) {
-  const revision = (await tables.recipeRevisions.one({ id: revisionId }))!
-  const recipe = (await tables.recipes.one({ id: revision.recipeId }))!
+  const revision = await tables.recipeRevisions.the({ id: revisionId })
+  const recipe = await tables.recipes.the({ id: revision.recipeId })
   return { code: recipe.code, name: revision.content.name, number: revision.number }
 }
 

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { groupBy } from '#core/lists/group-by'
 import type { CuttingView, MeatPieceView, MeatView } from '#shared/contracts/store'
 import type { Tables } from '../../db/database'
@@ -34,7 +35,7 @@ export async function meatViews(tables: Tables, meat: readonly MeatRow[]): Promi
     ),
   ])
   const lotCode = new Map(lots.map(lot => [lot.id, lot.code]))
-  const lotOfPiece = new Map(pieces.map(piece => [piece.meatPieceId!, lotCode.get(piece.lotId)!]))
+  const lotOfPiece = new Map(pieces.map(piece => [piece.meatPieceId!, atKey(lotCode, piece.lotId)]))
   const divided = new Set(cuttings.flatMap(cutting => cutting.parentId ?? []))
   const deliveryOf = new Map(deliveries.map(delivery => [delivery.id, delivery]))
   const names = new Map(parties.map(party => [party.id, party.name]))
@@ -51,7 +52,7 @@ export async function meatViews(tables: Tables, meat: readonly MeatRow[]): Promi
       delivery: delivery?.code ?? null,
       document: delivery?.document ?? null,
       photo: files.get(delivery?.photoId ?? 0) ?? null,
-      supplier: names.get(lot.supplierId)!,
+      supplier: atKey(names, lot.supplierId),
       supplierLot: lot.supplierLot,
       cut: lot.cut,
       rind: lot.rind,
@@ -80,7 +81,7 @@ export async function meatViews(tables: Tables, meat: readonly MeatRow[]): Promi
           scale: markAt(scaleId, atMs),
           note,
           atMs,
-          by: initials.get(byId)!,
+          by: atKey(initials, byId),
         }),
       ),
       pieces: (of.tree.get(lot.id) ?? []).map(({ id, label, massG, massTyped, cuttingId }): MeatPieceView => ({

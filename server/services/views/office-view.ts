@@ -1,3 +1,4 @@
+import { byId } from '#core/lists/by-id'
 import type { Milliseconds } from '#core/units/quantities'
 import type { OfficeMine, OfficePeople, OfficePlaces } from '#shared/contracts/office'
 import type { DeviceView, SignedIn } from '#shared/contracts/people'
@@ -19,8 +20,9 @@ async function deviceViews(
       { endedAtMs: null, endsAtMs: since(nowMs), ...whose },
       { order: [['id', 'DESC']] },
     ),
-    tables.users.find(),
+    tables.users.pick(['name']),
   ])
+  const userOf = byId(users, 'user')
   return sessions.map(({ id, station, shared, userId, startedAtMs, endsAtMs }) => ({
     id,
     station,
@@ -28,7 +30,7 @@ async function deviceViews(
     startedAtMs,
     endsAtMs,
     own: userId === reader.person.id,
-    who: users.find(user => user.id === userId)!.name,
+    who: userOf(userId).name,
     thisOne: id === sessionId,
   }))
 }
@@ -61,7 +63,7 @@ export async function officePeople(
 
 /** How whoever reads comes in. */
 export async function officeMine(tables: Tables, { id }: SignedIn): Promise<OfficeMine> {
-  const { pinHash, totpSecret } = (await tables.users.one({ id }))!
+  const { pinHash, totpSecret } = await tables.users.the({ id })
   return { hasPin: pinHash !== null, hasSecondFactor: totpSecret !== null }
 }
 

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { pieceLabel } from '#core/life/parts'
 import type { CutUp, LotPiece } from '#shared/contracts/lots'
 import type { RowOf } from '../../db/schema/table-spec'
@@ -46,7 +47,7 @@ export async function pieceFamily(
   return {
     rubbed: rows
       .filter(row => row.parentId === null)
-      .map(row => pieceView(row, codes.get(row.number)!)),
+      .map(row => pieceView(row, atKey(codes, row.number))),
     cutUp: rows
       .filter(row => !isLeaf(row))
       .map(row => ({ id: row.id, parentId: row.parentId, label: pieceLabel(row), atMs: row.goneAtMs! })),

@@ -1,3 +1,5 @@
+import { byId } from '#core/lists/by-id'
+import { atKey } from '#core/lists/at-key'
 import type { ReturnView } from '#shared/contracts/returns'
 import type { Tables } from '../../db/database'
 
@@ -11,7 +13,8 @@ export async function returnViews(tables: Tables, lotId: number): Promise<Map<nu
     tables.parties.pick(['name'], { id: sent.map(one => one.customerId) }),
     tables.places.pick(['name'], { id: rows.flatMap(row => row.placeId ?? []) }),
   ])
-  const customerOf = new Map(sent.map(one => [one.id, customers.find(party => party.id === one.customerId)!.name]))
+  const partyOf = byId(customers, 'customer')
+  const customerOf = new Map(sent.map(one => [one.id, partyOf(one.customerId).name]))
   const placeOf = new Map(places.map(place => [place.id, place.name]))
   return new Map(
     rows.map(({ id, packId, dispatchId, atMs, reason, placeId, disposition, dispositionText }) => [
@@ -19,9 +22,9 @@ export async function returnViews(tables: Tables, lotId: number): Promise<Map<nu
       {
         id,
         atMs,
-        from: customerOf.get(dispatchId)!,
+        from: atKey(customerOf, dispatchId),
         reason,
-        place: placeId === null ? null : placeOf.get(placeId)!,
+        place: placeId === null ? null : atKey(placeOf, placeId),
         disposition,
         text: dispositionText,
       },

@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { leastOf } from '#core/retained/lot-stayed'
 import type { Judgement } from '#shared/contracts/judgement'
@@ -73,7 +74,7 @@ export async function runView(tables: Tables, code: string, nowMs: Milliseconds)
         saltOnly: lot.saltOnly,
         ppm: lot.judgement.lot?.ppm ?? null,
         ...leastIn(lot, pieces.filter(piece => piece.lotId === lot.id)),
-        ...judged.get(lot.id)!,
+        ...atKey(judged, lot.id),
         pieces: pieces.filter(piece => piece.lotId === lot.id).map(piece => piece.number),
         held: holds.some(hold => hold.lotId === lot.id),
       })),

@@ -1,3 +1,5 @@
+import { lastOf } from '#core/lists/last-of'
+import { atKey } from '#core/lists/at-key'
 import type { Milliseconds } from '#core/units/quantities'
 import { COUNT_EVERY_MS } from '#core/rules/house'
 import { saltLedger } from '#core/ledger/salt-ledger'
@@ -56,11 +58,11 @@ export async function saltLedgerView(
   const initials = new Map(users.map(user => [user.id, user.initials]))
   const names = new Map(parties.map(party => [party.id, party.name]))
   const lots = salts.map((lot) => {
-    const entries = entriesOf.get(lot.id)!
+    const entries = atKey(entriesOf, lot.id)
     const lines = saltLedger(entries).map((line) => {
       const { atMs, kind, lot: into, reason, byId, typed, scaleId } = entries[line.entry]!
       const { entry: _place, ...sums } = line
-      return { ...sums, atMs, kind, lot: into, reason, typed, by: initials.get(byId)!, scale: markAt(scaleId, atMs) }
+      return { ...sums, atMs, kind, lot: into, reason, typed, by: atKey(initials, byId), scale: markAt(scaleId, atMs) }
     })
     const lastCount = lines.findLast(line => line.kind === 'count')
     const firstShown = which.code === undefined ? lines.length - LINES_SHOWN : 0
@@ -68,9 +70,9 @@ export async function saltLedgerView(
     return {
       code: lot.code,
       name: lot.name,
-      supplier: names.get(lot.supplierId)!,
+      supplier: atKey(names, lot.supplierId),
       supplierLot: lot.supplierLot,
-      balanceG: lines.at(-1)!.balanceG,
+      balanceG: lastOf(lines).balanceG,
       countDueMs: (lastCount?.atMs ?? lot.receivedAtMs) + COUNT_EVERY_MS,
       lines: shown,
       earlierLines: lines.length - shown.length,

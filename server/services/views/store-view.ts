@@ -1,3 +1,4 @@
+import { atKey } from '#core/lists/at-key'
 import { STORE_PAGE, type StorePage, type StoreView } from '#shared/contracts/store'
 import type { Tables } from '../../db/database'
 import type { RowOf } from '../../db/schema/table-spec'
@@ -75,7 +76,7 @@ export async function storeView(tables: Tables): Promise<StoreView> {
   ])
   const viewOf = <V extends { code: string }>(views: V[]) => {
     const byCode = new Map(views.map(view => [view.code, view]))
-    return (row: { code: string }) => byCode.get(row.code)!
+    return (row: { code: string }) => atKey(byCode, row.code)
   }
   const [meatOf, ingredientOf] = [viewOf(meat), viewOf(ingredients)]
   return {

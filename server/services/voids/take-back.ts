@@ -230,7 +230,7 @@ export const takeBack: { [K in VoidableKind]: TakeBack<K> } = {
   ingredient_opened: {
     builtOn: [],
     undo: free(async (ctx, event) =>
-      ctx.tables.ingredientLots.update((await ctx.tables.ingredientLots.one({ code: event.subjects[0] }))!.id, {
+      ctx.tables.ingredientLots.update((await ctx.tables.ingredientLots.the({ code: event.subjects[0] })).id, {
         openedAtMs: null,
       }),
     ),

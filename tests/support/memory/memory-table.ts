@@ -103,6 +103,11 @@ export function memoryTable(spec: TableSpec<Columns>, rows: Rows, touch?: Touch,
     insertMany: async many => insertMany(many),
     find: async (where, options) => found(where, options).map(shown),
     one: async (where, options) => found(where, { ...options, limit: 1 }).map(shown)[0] ?? null,
+    the: async (where, options) => {
+      const [row] = found(where, { ...options, limit: 1 }).map(shown)
+      if (!row) throw new Error(`No row of ${spec.name} has ${JSON.stringify(where)}.`)
+      return row
+    },
     count: async (where, options) => found(where, options).length,
     pick: async (some, where, options) => picked(found(where, options), some),
     pickEach: async (some, { wheres, first }) => wheres.flatMap(where => picked(found(where, first), some)),

@@ -1,5 +1,5 @@
 import { checkInput } from '#shared/contracts/checks'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { recordCheck } from '../../../services/checks/record-check'
 

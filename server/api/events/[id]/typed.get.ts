@@ -1,4 +1,4 @@
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { readRoute } from '../../../http/read-route'
 import { typedOf } from '../../../services/views/event-views'
 

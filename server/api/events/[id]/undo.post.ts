@@ -1,5 +1,5 @@
 import { emptyInput } from '#shared/contracts/lots'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { undoRecord } from '../../../services/voids/void-record'
 

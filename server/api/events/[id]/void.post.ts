@@ -1,5 +1,5 @@
 import { voidInput } from '#shared/contracts/voids'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { voidRecord } from '../../../services/voids/void-record'
 

@@ -1,4 +1,5 @@
-import { getRouterParam, setResponseHeaders } from 'h3'
+import { routeParam } from '../../../http/route-param'
+import { setResponseHeaders } from 'h3'
 import { appState } from '../../../http/app-state'
 import { readRoute } from '../../../http/read-route'
 import { streamOut } from '../../../http/stream-out'
@@ -6,7 +7,7 @@ import { csvTable } from '../../../services/office/take-along'
 
 /** One table as CSV, for anyone who may read. */
 export default readRoute(async ({ event }) => {
-  const name = getRouterParam(event, 'table')!
+  const name = routeParam(event, 'table')
   const found = csvTable(appState().store, name)
   if (!found.ok) return found
   const stream = await streamOut(event, found.value)

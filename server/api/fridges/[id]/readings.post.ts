@@ -1,5 +1,5 @@
 import { fridgeReadingInput } from '#shared/contracts/cold-room'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { readFridge } from '../../../services/places/read-fridge'
 

@@ -1,5 +1,5 @@
 import { dispositionInput } from '#shared/contracts/holds'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { dispose } from '../../../services/holds/holds'
 

@@ -1,5 +1,5 @@
 import { instrumentCheckInput } from '#shared/contracts/instruments'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { recordInstrumentCheck } from '../../../services/instruments/manage'
 

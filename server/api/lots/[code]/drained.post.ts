@@ -1,9 +1,9 @@
-import { getRouterParam } from 'h3'
+import { routeCode } from '../../../http/route-param'
 import { emptyInput } from '#shared/contracts/lots'
 import { writeRoute } from '../../../http/write-route'
 import { drainLot } from '../../../services/press/cure-steps'
 
 export default writeRoute({
   contract: emptyInput,
-  write: (ctx, _input, event) => drainLot(ctx, getRouterParam(event, 'code')!),
+  write: (ctx, _input, event) => drainLot(ctx, routeCode(event)),
 })

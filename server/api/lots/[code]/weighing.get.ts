@@ -1,4 +1,5 @@
-import { getQuery, getRouterParam } from 'h3'
+import { routeCode } from '../../../http/route-param'
+import { getQuery } from 'h3'
 import { weighingQuery } from '#shared/contracts/weighing'
 import { readRoute } from '../../../http/read-route'
 import { refuse } from '../../../services/context'
@@ -8,6 +9,6 @@ import { weighingView } from '../../../services/views/weighing-view'
 export default readRoute(async ({ tables, event, nowMs }) => {
   const query = weighingQuery.safeParse(getQuery(event))
   return query.success
-    ? weighingView(tables, getRouterParam(event, 'code')!, query.data, nowMs)
+    ? weighingView(tables, routeCode(event), query.data, nowMs)
     : refuse('no_such_piece')
 })

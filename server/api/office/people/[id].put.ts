@@ -1,5 +1,5 @@
 import { personChangeInput } from '#shared/contracts/people'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { changePerson } from '../../../services/people/accounts'
 

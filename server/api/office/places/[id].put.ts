@@ -1,5 +1,5 @@
 import { placeInput } from '#shared/contracts/places'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { changePlace } from '../../../services/places/set-up-place'
 

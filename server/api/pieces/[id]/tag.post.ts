@@ -1,5 +1,5 @@
 import { tagInput } from '#shared/entry/tags'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { tagPiece } from '../../../services/lots/tag-piece'
 

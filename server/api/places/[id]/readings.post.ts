@@ -1,5 +1,5 @@
 import { placeReadingInput } from '#shared/contracts/places'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { readPlace } from '../../../services/places/read-place'
 

@@ -1,5 +1,5 @@
 import { returnDecisionInput } from '#shared/contracts/returns'
-import { routeId } from '../../../http/route-id'
+import { routeId } from '../../../http/route-param'
 import { writeRoute } from '../../../http/write-route'
 import { decideReturn } from '../../../services/slicing/return-pack'
 

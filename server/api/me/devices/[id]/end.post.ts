@@ -1,6 +1,6 @@
 import { emptyInput } from '#shared/contracts/lots'
 import { ROLES } from '#shared/contracts/people'
-import { routeId } from '../../../../http/route-id'
+import { routeId } from '../../../../http/route-param'
 import { writeRoute } from '../../../../http/write-route'
 import { endOwnDevice } from '../../../../services/people/accounts'
 
