@@ -1,3 +1,4 @@
+import type { HouseSettings } from './house-settings'
 import type { GoneWhy } from '#core/life/gone'
 import type { ContradictionCode, Mend } from '#core/life/meaning'
 import type { Stage } from '#core/life/kinds/stage'
@@ -40,7 +41,7 @@ export interface ScaleView {
   readabilityG: Grams
   state: InstrumentState
 }
-export interface ShopView {
+export interface ShopView extends Omit<HouseSettings, 'targetPpm' | 'floorPpm' | 'maxPpm'> {
   name: string
   zone: string
   houseTargetPpm: Ppm
@@ -49,10 +50,6 @@ export interface ShopView {
   turnEveryDays: number
   turnBy: string
   confirmed: Judgement['confirmed']
-  /** The authority wants a laboratory result for every lot, and why. */
-  labAlways: string | null
-  /** What the shop does with white bloom on hung meat, in its own words. */
-  mouldPolicy: string | null
 }
 export interface BenchView {
   shop: ShopView

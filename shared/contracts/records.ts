@@ -1,3 +1,4 @@
+import type { HouseSettings } from './house-settings'
 import type { CheckInput } from './checks'
 import type { Celsius, Grams, Milliseconds, Ppm } from '#core/units/quantities'
 import type { Formulation } from '#core/cure/formulate'
@@ -71,15 +72,8 @@ export type RecordOf = OfEveryKind<{
     typed: { targetPpm: Ppm }
     computed: {
       jurisdiction: string
-      before: {
-        ruleSetId: string
-        targetPpm: Ppm
-        floorPpm: Ppm | null
-        maxPpm: Ppm | null
-        labAlways: string | null
-        /** Since there is one. */
-        mouldPolicy?: string | null
-      }
+      /** Settings that there were then. */
+      before: { ruleSetId: string } & Partial<HouseSettings>
     }
   }
   rules_written: {

@@ -1,11 +1,11 @@
-import type { Ppm } from '#core/units/quantities'
 import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
 import { BASES, COMPOUNDS, CUT_GROUPS, type RuleSet } from '#core/rules/rule-set'
-import { decimal, isoDate, name, note, reason, text } from '../entry/fields'
+import { decimal, isoDate, name, text } from '../entry/fields'
 import { named, type EntryCode } from '../faults/issues'
 import { MOST_ROWS } from '../faults/sizes'
+import { houseFields, type HouseSettings } from './house-settings'
 
 const MOST_PPM = 5000
 const ppm = () => decimal(0, MOST_PPM)
@@ -63,12 +63,7 @@ export const ownRulesInput = z
 export const rulesInForceInput = z
   .strictObject({
     ruleSetId: text().max(64),
-    targetPpm: decimal(1, 700),
-    floorPpm: decimal(0, 700).nullable(),
-    maxPpm: decimal(1, 700).nullable(),
-    labAlways: reason().nullable().default(null),
-    /** What the shop does with white bloom on hung meat. */
-    mouldPolicy: note().default(null),
+    ...houseFields,
   })
   .superRefine((house, ctx) => {
     if (house.maxPpm !== null && house.targetPpm > house.maxPpm)
@@ -96,5 +91,5 @@ export interface RuleSetView {
 }
 export interface RulesView {
   sets: RuleSetView[]
-  house: { targetPpm: Ppm; floorPpm: Ppm | null; maxPpm: Ppm | null; labAlways: string | null; mouldPolicy: string | null }
+  house: HouseSettings
 }

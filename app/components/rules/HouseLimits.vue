@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
+import { HOUSE_SETTING_KEYS, HOUSE_SETTINGS, type HouseSetting } from '#shared/contracts/house-settings'
 import { rulesInForceInput, type RulesView } from '#shared/contracts/rules'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import { useNotice } from '~/composables/use-notice'
@@ -11,15 +12,13 @@ const props = defineProps<{ view: RulesView }>()
 const emit = defineEmits<{ saved: [] }>()
 const { say } = useNotice()
 const { ppm } = useNotation()
-const text = (value: number | null) => (value === null ? '' : String(value))
 const now = () => ({
   ruleSetId: props.view.sets.find(set => set.inForce)!.rules.id,
-  targetPpm: text(props.view.house.targetPpm),
-  floorPpm: text(props.view.house.floorPpm),
-  maxPpm: text(props.view.house.maxPpm),
-  labAlways: props.view.house.labAlways ?? '',
-  mouldPolicy: props.view.house.mouldPolicy ?? '',
+  ...(Object.fromEntries(HOUSE_SETTING_KEYS.map(key => [key, String(props.view.house[key] ?? '')])) as Record<HouseSetting, string>),
 })
+const FIGURES = HOUSE_SETTING_KEYS.filter(key => HOUSE_SETTINGS[key].unit)
+const WORDS = HOUSE_SETTING_KEYS.filter(key => !HOUSE_SETTINGS[key].unit)
+const mayLack = (key: HouseSetting) => HOUSE_SETTINGS[key].input.safeParse(null).success
 const form = reactive(now())
 watch(
   () => props.view,
@@ -29,20 +28,9 @@ const inForce = computed(() => props.view.sets.find(set => set.inForce)!.rules.j
 const own = (value: number | null) => (value === null ? 'none' : ppm(value))
 const { save, saving, errorAt, message } = useSave(rulesInForceInput)
 async function choose(): Promise<void> {
-  if (
-    !(await save(
-      '/api/office/rules-in-force',
-      {
-        ...form,
-        floorPpm: form.floorPpm.trim() || null,
-        maxPpm: form.maxPpm.trim() || null,
-        labAlways: form.labAlways.trim() || null,
-        mouldPolicy: form.mouldPolicy.trim() || null,
-      },
-      'PUT',
-    ))
-  )
-    return
+  // What is empty is not asked for, where it need not be.
+  const settings = HOUSE_SETTING_KEYS.map(key => [key, form[key].trim() || (mayLack(key) ? null : '')])
+  if (!(await save('/api/office/rules-in-force', { ...form, ...Object.fromEntries(settings) }, 'PUT'))) return
   say('From now on verdicts go by this. Lots keep the rules they were judged by.')
   emit('saved')
 }
@@ -62,38 +50,22 @@ async function choose(): Promise<void> {
         :error-messages="errorAt('ruleSetId')"
       />
       <VTextField
-        v-model="form.targetPpm"
-        label="House target"
-        suffix="ppm"
+        v-for="key in FIGURES"
+        :key="key"
+        v-model="form[key]"
+        :label="HOUSE_SETTINGS[key].label"
+        :suffix="HOUSE_SETTINGS[key].unit"
         inputmode="decimal"
-        :error-messages="errorAt('targetPpm')"
-      />
-      <VTextField
-        v-model="form.floorPpm"
-        label="Own floor (optional)"
-        suffix="ppm"
-        inputmode="decimal"
-        :error-messages="errorAt('floorPpm')"
-      />
-      <VTextField
-        v-model="form.maxPpm"
-        label="Own limit (optional)"
-        suffix="ppm"
-        inputmode="decimal"
-        :error-messages="errorAt('maxPpm')"
+        :error-messages="errorAt(key)"
       />
     </div>
     <VTextField
-      v-model="form.labAlways"
-      label="Authority wants a laboratory result for every lot whose residue counts: why (empty: it does not)"
+      v-for="key in WORDS"
+      :key="key"
+      v-model="form[key]"
+      :label="HOUSE_SETTINGS[key].label"
       maxlength="500"
-      :error-messages="errorAt('labAlways')"
-    />
-    <VTextField
-      v-model="form.mouldPolicy"
-      label="White bloom on hung meat: what is done with it (empty: it is discarded)"
-      maxlength="500"
-      :error-messages="errorAt('mouldPolicy')"
+      :error-messages="errorAt(key)"
     />
     <p class="small soft">
       Own limits can only be stricter: the law's hold all the same. A lot outside them is rubbed and held until you

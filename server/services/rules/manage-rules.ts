@@ -1,3 +1,4 @@
+import { houseColumns, houseOf } from '../shop/house-of'
 import type { z } from 'zod'
 import type { RuleSet } from '#core/rules/rule-set'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
@@ -47,11 +48,7 @@ export async function chooseRules(
   if (!rules) return refuse('no_such_rules', {}, ['ruleSetId'])
   await ctx.tables.shops.update(shop.id, {
     ruleSetId: input.ruleSetId,
-    houseTargetPpm: input.targetPpm,
-    houseFloorPpm: input.floorPpm,
-    houseMaxPpm: input.maxPpm,
-    labAlways: input.labAlways,
-    mouldPolicy: input.mouldPolicy,
+    ...houseColumns(input),
   })
   recordEvent(ctx, {
     kind: 'rules_chosen',
@@ -59,14 +56,7 @@ export async function chooseRules(
     typed: input,
     computed: {
       jurisdiction: rules.jurisdiction,
-      before: {
-        ruleSetId: shop.ruleSetId,
-        targetPpm: shop.houseTargetPpm,
-        floorPpm: shop.houseFloorPpm,
-        maxPpm: shop.houseMaxPpm,
-        labAlways: shop.labAlways,
-        mouldPolicy: shop.mouldPolicy,
-      },
+      before: { ruleSetId: shop.ruleSetId, ...houseOf(shop) },
     },
   })
   return { ok: true, value: {} }

@@ -1,3 +1,4 @@
+import { houseOf } from '../shop/house-of'
 import type { RuleSet } from '#core/rules/rule-set'
 import { SHIPPED_RULES } from '#core/rules/sets/all-rules'
 import type { RulesView } from '#shared/contracts/rules'
@@ -32,12 +33,6 @@ export async function rulesView(tables: Tables): Promise<RulesView> {
   })
   return {
     sets,
-    house: {
-      targetPpm: shop.houseTargetPpm,
-      floorPpm: shop.houseFloorPpm,
-      maxPpm: shop.houseMaxPpm,
-      labAlways: shop.labAlways,
-      mouldPolicy: shop.mouldPolicy,
-    },
+    house: houseOf(shop),
   }
 }

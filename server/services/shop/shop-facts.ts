@@ -1,3 +1,4 @@
+import { houseOf } from './house-of'
 import type { Notation } from '#core/units/format'
 import type { ShopView } from '#shared/contracts/lots'
 import type { Tables } from '../../db/database'
@@ -12,20 +13,20 @@ export async function theShop(tables: Tables) {
 
 export async function shopView(tables: Tables): Promise<ShopView> {
   const shop = await theShop(tables)
-  const { name, zone, houseTargetPpm, ruleSetId, turnEveryDays, turnBy } = shop
+  const { name, zone, ruleSetId, turnEveryDays, turnBy } = shop
+  const { targetPpm, floorPpm, maxPpm, ...words } = houseOf(shop)
   const row = await tables.ruleSets.one({ ruleSetId })
   const confirmed = row?.confirmedBy ? { by: row.confirmedBy, on: row.confirmedOn!, reference: row.reference! } : null
   return {
     name,
     zone,
-    houseTargetPpm,
-    house: { floorPpm: shop.houseFloorPpm, maxPpm: shop.houseMaxPpm },
+    houseTargetPpm: targetPpm,
+    house: { floorPpm, maxPpm },
     ruleSetId,
     turnEveryDays,
     turnBy,
     confirmed,
-    labAlways: shop.labAlways,
-    mouldPolicy: shop.mouldPolicy,
+    ...words,
   }
 }
 
