@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { choose, goTo, openBrowser, press, reload, says, type, until, type Visit, visitPage } from '../support/browser'
+import { choose, goTo, load, openBrowser, press, reload, says, type, until, type Visit, visitPage } from '../support/browser'
 import { openTestShop, SETUP_CODE, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -49,7 +49,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await says(page(), 'The first lot, step by step')
     await shop.sql('UPDATE shops SET zone = ?', ['America/Chicago'])
     await page().deleteCookie(...(await page().cookies()))
-    await visitPage(page(), `${shop.address}/store`)
+    await load(page(), `${shop.address}/store`)
     await type(page(), 'Name', 'ada')
     await type(page(), 'Password', 'a wrong password')
     await page().keyboard.press('Enter')

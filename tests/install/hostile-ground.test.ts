@@ -11,7 +11,7 @@ import { freePort } from '../../scripts/lib/processes.mjs'
 import { prepareDatabase } from '../../server/db/setup/prepare'
 import { walkBook } from '../support/book'
 import { Client } from '../support/client'
-import { setting } from '../support/database'
+import { setting } from '../support/setting'
 import { celsius } from '../support/goods'
 import { setUp, SETUP_CODE } from '../support/shop'
 

@@ -6,12 +6,14 @@ import { join } from 'node:path'
 import * as mariadb from 'mariadb'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { startApp } from '../../scripts/lib/app-server.mjs'
+import { loadFrom } from '../../scripts/lib/dump.mjs'
 import { startMariadb } from '../../scripts/lib/mariadb.mjs'
 import { freePort, isAlive, until } from '../../scripts/lib/processes.mjs'
 import { prepareDatabase } from '../../server/db/setup/prepare'
 import { walkBook } from '../support/book'
 import { Client } from '../support/client'
-import { setting } from '../support/database'
+import { setting } from '../support/setting'
+import { emptyShop } from '../support/database'
 import { celsius } from '../support/goods'
 import { holding, isAtWork } from '../support/running'
 import { OWNER, setUp, SETUP_CODE } from '../support/shop'
@@ -30,6 +32,7 @@ const SECRET = 'y'.repeat(40)
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'veldmoor-faults-'))
   database = await startMariadb(folder)
+  await loadFrom(database.adminUrl, (await emptyShop()).dump)
   await prepareDatabase({ admin: database.adminUrl, app: database.url })
   app = await open()
   await new Client(app.address).post('/api/setup', setUp())

@@ -2,7 +2,8 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { freePort, until } from '../../scripts/lib/processes.mjs'
-import { freshDatabase, setting, type FreshDatabase } from '../support/database'
+import { freshDatabase, type FreshDatabase } from '../support/database'
+import { setting } from '../support/setting'
 
 let database: FreshDatabase
 let app: ChildProcess

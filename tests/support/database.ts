@@ -2,6 +2,8 @@ import { randomBytes } from 'node:crypto'
 import * as mariadb from 'mariadb'
 import { loadFrom } from '../../scripts/lib/dump.mjs'
 import { prepareDatabase } from '../../server/db/setup/prepare'
+import { setting } from './setting'
+import { template } from './templates'
 
 export interface FreshDatabase {
   /** As the application reaches it. */
@@ -12,14 +14,18 @@ export interface FreshDatabase {
   drop: () => Promise<void>
 }
 
-export const setting = (name: string): string => {
-  const value = process.env[name]
-  if (!value) throw new Error(`${name} is not set: run the tests with "npm test"`)
-  return value
-}
+/** An empty shop's database, its schema ready, from which every other is copied: all migrations take seconds. */
+export const emptyShop = () =>
+  template('empty', async () => {
+    const { adminUrl, drop } = await newDatabase({ ready: true, dump: '' })
+    return { adminUrl, known: {}, close: drop }
+  })
 
 /** A database of its own on the throwaway server, its schema ready unless told otherwise, or what a dump holds. */
-export async function freshDatabase({ ready = true, dump = '' } = {}): Promise<FreshDatabase> {
+export const freshDatabase = async ({ ready = true, dump = '' } = {}): Promise<FreshDatabase> =>
+  newDatabase({ ready, dump: ready && !dump ? (await emptyShop()).dump : dump })
+
+async function newDatabase({ ready, dump }: { ready: boolean; dump: string }): Promise<FreshDatabase> {
   const [url, adminUrl] = [new URL(setting('TEST_DATABASE_URL')), new URL(setting('TEST_ADMIN_URL'))]
   const name = `veldmoor_${randomBytes(6).toString('hex')}`
   const admin = await mariadb.createConnection({

@@ -3,7 +3,8 @@ import { localDay } from '#core/calendar/local-day'
 import { startApp } from '../../scripts/lib/app-server.mjs'
 import { freePort } from '../../scripts/lib/processes.mjs'
 import { Client } from './client'
-import { freshDatabase, setting, type FreshDatabase } from './database'
+import { freshDatabase, type FreshDatabase } from './database'
+import { setting } from './setting'
 import { template } from './templates'
 
 type Person = { signIn: string; password: string }

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { existsSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { dumpTo } from '../../scripts/lib/dump.mjs'
-import { setting } from './database'
+import { setting } from './setting'
 
 /** Sessions end when nobody comes for two hours: in a run that is repeated on one folder they are made anew. */
 const LASTS_MS = 30 * 60_000
