@@ -8,7 +8,7 @@ const BY_ID = /[{,] id[:, ]|meatPieceId: (ids|pieceId)/
 const SAYS = /RUBBED|parentId|goneWhy|PIECE_STATE|PIECE_SHOWN/
 /** Reads that want all rows, and why nothing of them is added up. */
 const ALL_ROWS: Record<string, string> = {
-  'server/services/judging/lot-facts.ts': 'told apart by atoms.ts',
+  'server/services/judging/lot-facts.ts': 'told apart by leaves.ts',
   'server/services/voids/take-back.ts': 'all are voided with their lot',
   'server/services/ledger/lots-through.ts': 'only says which lots',
   'server/services/places/set-up-place.ts': 'only says whether something lies there',
