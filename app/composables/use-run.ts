@@ -1,10 +1,10 @@
 import { computed, type Ref } from 'vue'
 import { P70_WANTED_MIN } from '#core/rules/guideline'
+import { RISE_RANK } from '#core/smoke/come-up'
 import type { RunView } from '#shared/contracts/smoke'
 
 /** Rule sets under whose authority heating is judged by minutes at 70 °C. */
 const P70_PRACTICE = ['uk', 'eu']
-const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 4 } as const
 
 /** What a run comes to, as the server worked it out by the core from every reading. */
 export function useRun(run: Ref<RunView>) {

@@ -1,31 +1,38 @@
-import { pieceLabel, pieceTree } from '#core/life/parts'
-import { sumOf } from '#core/lists/sum-of'
-import type { RowOf } from '../../db/schema/table-spec'
-import type { pieces } from '../../db/tables/lots'
+import { sumOf } from '../lists/sum-of'
+import type { Grams } from '../units/quantities'
+import { pieceLabel, pieceTree } from './parts'
 
-type PieceRow = Pick<RowOf<typeof pieces>, 'id' | 'number' | 'part' | 'greenG' | 'readings' | 'parentId'>
-export type Atom = Pick<PieceRow, 'id' | 'number' | 'greenG' | 'readings'>
+/** A piece as it weighed green; `readings`: of the scale that its weight rests on. `parentId`: what it was cut from. */
+interface PieceRow {
+  id: number
+  number: number
+  part: string | null
+  greenG: Grams
+  readings: number
+  parentId: number | null
+}
+export type LeafPiece = Pick<PieceRow, 'id' | 'number' | 'greenG' | 'readings'>
 
 /**
  * The least that figures add up over: pieces that were not cut up, and what came off those that were. Together they weigh
  * green what was rubbed.
  */
-export interface Atoms {
-  all: Atom[]
-  /** Ids of the atoms of some pieces. */
+export interface LeafPieces {
+  all: LeafPiece[]
+  /** Ids of the leaves of some pieces. */
   of: (ids: readonly number[]) => number[]
   /** It was cut from another piece. */
   isPart: (id: number) => boolean
   /** It is a piece, and not what came off one. */
   isPiece: (id: number) => boolean
-  /** The rubbed piece that an atom was a part of. */
+  /** The rubbed piece that a leaf was a part of. */
   rootOf: (id: number) => number
   /** "3a" of what was cut from another; undefined for the rubbed. */
   labelOf: (id: number) => string | undefined
 }
 
 /** What came off a piece stands under its negative id: no piece has one. */
-export function atomsOf(rows: readonly PieceRow[]): Atoms {
+export function leafPiecesOf(rows: readonly PieceRow[]): LeafPieces {
   const tree = pieceTree(rows)
   const leaves = new Set(tree.leaves)
   const offOf = (id: number): number[] => {

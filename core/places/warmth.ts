@@ -1,5 +1,6 @@
 import { sumOf } from '../lists/sum-of'
 import { groupBy } from '../lists/group-by'
+import { crossesAt } from '../readings/line-crossing'
 import { COLD_CHECKS, HANG_CHECKS } from '../rules/house'
 import type { Celsius, Milliseconds } from '../units/quantities'
 import { outside, type WarmthLine } from './lines'
@@ -22,18 +23,14 @@ interface Above extends WarmthLine {
   warmestC: Celsius
 }
 
-/** When a line passes a temperature that lies between its ends. */
-const crossing = ({ fromMs, toMs, fromC, toC }: WarmthLine, limitC: Celsius): Milliseconds =>
-  fromMs + ((toMs - fromMs) * (limitC - fromC)) / (toC - fromC)
-
 function aboveOf(line: WarmthLine, limitC: Celsius): Above[] {
   const warmestC = Math.max(line.fromC, line.toC)
   if (warmestC <= limitC) return []
   return [
     {
       ...line,
-      fromMs: line.fromC > limitC ? line.fromMs : crossing(line, limitC),
-      toMs: line.toC > limitC ? line.toMs : crossing(line, limitC),
+      fromMs: line.fromC > limitC ? line.fromMs : crossesAt(line, limitC),
+      toMs: line.toC > limitC ? line.toMs : crossesAt(line, limitC),
       warmestC,
     },
   ]

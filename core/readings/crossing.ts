@@ -1,9 +1,10 @@
 import { LONGEST_GAP_MS } from '../rules/guideline'
 import type { Celsius, Milliseconds } from '../units/quantities'
 import type { CoreReading } from './core-reading'
+import { crossesAt } from './line-crossing'
 
 const between = (a: CoreReading, b: CoreReading, tempC: Celsius): Milliseconds =>
-  a.atMs + ((b.atMs - a.atMs) * (tempC - a.coreC)) / (b.coreC - a.coreC)
+  crossesAt({ fromMs: a.atMs, toMs: b.atMs, fromC: a.coreC, toC: b.coreC }, tempC)
 
 /** First instant at or above a temperature, by straight lines between readings; null when not reached. */
 export function firstRise(readings: readonly CoreReading[], tempC: Celsius): Milliseconds | null {

@@ -57,6 +57,9 @@ export function comeUp(
   return { status, elapsedMs, allowedMs, startMs }
 }
 
+/** How bad a rise is, from not bound to late: several of one smoke are told by the worst. */
+export const RISE_RANK: Readonly<Record<ComeUp['status'], number>> = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 4 }
+
 /** First reading of 54.4 °C or more, or the straight line to it where the reading before is at most 30 min away. */
 const arrivalMs = (readings: readonly CoreReading[], arrival: number): Milliseconds =>
   arrival > 0 && readings[arrival]!.atMs - readings[arrival - 1]!.atMs <= LONGEST_GAP_MS

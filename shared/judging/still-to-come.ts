@@ -1,14 +1,28 @@
 import { sumOf } from '#core/lists/sum-of'
 import { STILL_TO_COME_SHARE } from '#core/rules/house'
-import type { Grams } from '#core/units/quantities'
-import type { MixRole } from '#shared/contracts/store'
-import { toComeAfter, type ToCome } from '#shared/judging/lot-question'
-import type { RowOf } from '../../db/schema/table-spec'
-import type { lots } from '../../db/tables/lots'
-import { isRubbed, type Part } from './lot-facts'
-import { waitingForSecond } from './second-due'
+import type { CureMethod } from '#core/cure/cure-method'
+import { waitingForSecond } from '#core/lots/second-due'
+import type { Fraction, Grams, Milliseconds } from '#core/units/quantities'
+import type { MixRole } from '../contracts/store'
+import { toComeAfter, type ToCome } from './lot-question'
 
-type Lot = Pick<RowOf<typeof lots>, 'method' | 'firstShare' | 'cureEndedAtMs'>
+interface Lot {
+  method: CureMethod
+  /** Of the mix that went on first; null: all of it. */
+  firstShare: Fraction | null
+  cureEndedAtMs: Milliseconds | null
+}
+/** What went on: with which application, as what, planned and weighed. `usedFor`: not the cure, but flavour. */
+interface Part {
+  application: number
+  usedFor: string | null
+  role: MixRole
+  plannedG: Grams
+  weighedG: Grams
+}
+/** It went on with the rub. */
+export const isRubbed = ({ application, usedFor }: Pick<Part, 'application' | 'usedFor'>): boolean =>
+  application === 1 && usedFor === null
 
 /** What of the plan's mix is still to go on, counted as planned; null: nothing, or the cure is over. */
 export function stillToCome(lot: Lot, parts: readonly Part[]): ToCome | null {

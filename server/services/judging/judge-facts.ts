@@ -10,14 +10,14 @@ import type { Tables } from '../../db/database'
 import type { WriteContext } from '../context'
 import { shopView } from '../shop/shop-facts'
 import { ruleSetById, rulesInForce } from '../rules/rule-sets'
-import { isRubbed, lotFacts, type JudgingFacts, type Part } from './lot-facts'
-import { stillToCome } from './still-to-come'
+import { lotFacts, type JudgingFacts, type Part } from './lot-facts'
+import { isRubbed, stillToCome } from '#shared/judging/still-to-come'
 
 /** Places in the lot's list of the pieces that something went on; null: all. */
-function placesOf({ pieces, atoms }: JudgingFacts, { pieceIds }: Part): number[] | null {
+function placesOf({ pieces, leaves }: JudgingFacts, { pieceIds }: Part): number[] | null {
   if (pieceIds === null) return null
   // Judged by parts, what went on a piece before it was cut up went on all of them.
-  const on = new Set([...pieceIds, ...atoms.of(pieceIds)])
+  const on = new Set([...pieceIds, ...leaves.of(pieceIds)])
   const places = pieces.flatMap((piece, i) => (on.has(piece.id) ? [i] : []))
   return places.length === pieces.length ? null : places
 }
@@ -97,9 +97,9 @@ export async function judgeFacts(
 }
 
 /** The nth of what was judged, counted from 1; what came off a piece goes by its name. */
-function labelOf({ pieces, atoms }: JudgingFacts, nth: number): number | string {
+function labelOf({ pieces, leaves }: JudgingFacts, nth: number): number | string {
   const { id, number } = pieces[nth - 1]!
-  return atoms.labelOf(id) ?? number
+  return leaves.labelOf(id) ?? number
 }
 
 /** What would be judged of a lot now; nothing is kept. */

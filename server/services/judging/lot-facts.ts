@@ -1,5 +1,6 @@
+import { isRubbed } from '#shared/judging/still-to-come'
 import type { CuringAgent } from '#core/cure/agent'
-import { atomsOf, type Atoms } from './atoms'
+import { leafPiecesOf, type LeafPieces } from '#core/life/leaf-pieces'
 import type { RowOf } from '../../db/schema/table-spec'
 import type { Tables } from '../../db/database'
 import type { lotIngredients, lots, pieces } from '../../db/tables/lots'
@@ -15,7 +16,7 @@ export interface JudgingFacts {
    */
   pieces: Pick<RowOf<typeof pieces>, 'id' | 'number' | 'greenG' | 'readings'>[]
   /** What of them each thing went on, and each step was done to. */
-  atoms: Atoms
+  leaves: LeafPieces
   parts: Part[]
   /** What the rub was made with; null for salt only, and where nobody knows what the curing salt was. */
   agent: CuringAgent | null
@@ -24,10 +25,6 @@ export interface JudgingFacts {
   /** Share of salt in an ingredient's lot, by its id. */
   saltShare: (ingredientLotId: number) => number
 }
-
-/** It went on with the rub. */
-export const isRubbed = ({ application, usedFor }: Pick<Part, 'application' | 'usedFor'>): boolean =>
-  application === 1 && usedFor === null
 
 export async function lotFacts(tables: Tables, lotId: number): Promise<JudgingFacts> {
   const [lot, rows, parts] = await Promise.all([
@@ -48,12 +45,12 @@ export async function lotFacts(tables: Tables, lotId: number): Promise<JudgingFa
   const agents = new Map(agentLots.map(one => [one.id, agentOf(one)]))
   const agentBy = (id: number) => agents.get(id) ?? null
   const rubbed = parts.find(part => part.role === 'agent' && isRubbed(part))
-  const atoms = atomsOf(rows)
-  const isOnPart = parts.some(part => part.pieceIds?.some(id => atoms.isPart(id)))
+  const leaves = leafPiecesOf(rows)
+  const isOnPart = parts.some(part => part.pieceIds?.some(id => leaves.isPart(id)))
   return {
     lot: lot!,
-    pieces: isOnPart ? atoms.all : rows.filter(row => row.parentId === null),
-    atoms,
+    pieces: isOnPart ? leaves.all : rows.filter(row => row.parentId === null),
+    leaves,
     parts,
     agent: rubbed ? agentBy(rubbed.ingredientLotId) : null,
     agentBy,

@@ -10,7 +10,7 @@ import { judgeHeated } from './judge-heated'
 import { judgeFacts } from './judge-facts'
 import { lotFacts, type JudgingFacts } from './lot-facts'
 import { stayedOf } from './stayed-of'
-import { stillToCome } from './still-to-come'
+import { stillToCome } from '#shared/judging/still-to-come'
 
 /**
  * Judges a lot again, with the least that stayed and the heats it was in, and holds it if its weights ask for it.

@@ -16,9 +16,9 @@ const putAtMs = ({ lot }: JudgingFacts, { stepId, application, appliedAtMs }: Pa
   steps.find(step => step.id === stepId)?.fromMs ?? (application === 1 ? lot.rubbedAtMs : (appliedAtMs ?? lot.rubbedAtMs))
 
 /** Ids of the pieces that a part went on; null: all. */
-function putOn({ atoms }: JudgingFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
-  if (pieceIds !== null) return atoms.of(pieceIds)
-  return pieceNumbers === null ? null : atoms.all.filter(atom => pieceNumbers.includes(atom.number)).map(atom => atom.id)
+function putOn({ leaves }: JudgingFacts, { pieceIds, pieceNumbers }: Part): number[] | null {
+  if (pieceIds !== null) return leaves.of(pieceIds)
+  return pieceNumbers === null ? null : leaves.all.filter(leaf => pieceNumbers.includes(leaf.number)).map(leaf => leaf.id)
 }
 
 /** What the least that stayed in a lot is worked out from. Null without nitrite. What flavours after the cure counts for nothing. */
@@ -27,7 +27,7 @@ export async function stayedQuestion(
   facts: JudgingFacts,
   known?: readonly Step[],
 ): Promise<LotStayedQuestion | null> {
-  const { lot, pieces, atoms, agentBy, saltShare } = facts
+  const { lot, pieces, leaves, agentBy, saltShare } = facts
   const parts = facts.parts.filter(part => part.usedFor === null)
   if (!parts.some(part => part.role === 'agent' && agentBy(part.ingredientLotId))) return null
   const { pieces: ingoing } = await judgeFacts(tables, { ...facts, parts }, { applied: true })
@@ -44,10 +44,10 @@ export async function stayedQuestion(
     oneFace: lot.sides !== null && (lot.sides.flesh === 0 || lot.sides.fat === 0),
     upperBound: meaningOf(lot.method, lot.afterG !== null) === 'upper_bound',
     mixReadabilityG: lot.mixReadabilityG,
-    steps: stepsOfParts(foldStanding(steps).sound, atoms.of),
-    pieces: atoms.all.map(({ id, greenG }) => {
+    steps: stepsOfParts(foldStanding(steps).sound, leaves.of),
+    pieces: leaves.all.map(({ id, greenG }) => {
       // Until something went on it alone, a part has what it was cut from; that is as far off as all of it.
-      const { readings, lowPpm } = (judged.get(id) ?? judged.get(atoms.rootOf(id)))!
+      const { readings, lowPpm } = (judged.get(id) ?? judged.get(leaves.rootOf(id)))!
       return { pieceId: id, greenG, greenOffG: worstCaseG({ readabilityG: lot.meatReadabilityG, readings }), lowPpm }
     }),
     puts: parts
@@ -72,5 +72,5 @@ export async function stayedOf(tables: Tables, facts: JudgingFacts, known?: read
   const question = await stayedQuestion(tables, facts, known)
   if (!question) return null
   const stayed = lotStayed(question)
-  return { ...stayed, pieces: stayed.pieces.filter(piece => facts.atoms.isPiece(piece.pieceId)) }
+  return { ...stayed, pieces: stayed.pieces.filter(piece => facts.leaves.isPiece(piece.pieceId)) }
 }

@@ -20,7 +20,7 @@ import type { Part } from '../judging/lot-facts'
 import { rejudge } from '../judging/rejudge'
 import { residualOf } from '../judging/residual'
 import { findIngredients, type IngredientPart } from '../rub/find-ingredients'
-import { waitingForSecond } from '../judging/second-due'
+import { waitingForSecond } from '#core/lots/second-due'
 
 const lotByCode = (ctx: WriteContext, code: string) => ctx.tables.lots.one({ code }, { lock: true })
 

@@ -14,7 +14,7 @@ import { holdLot } from '../holds/holds'
 import { judgeFacts } from '../judging/judge-facts'
 import { lotFacts, type Part } from '../judging/lot-facts'
 import { holdForSalt, rejudge, saltNow } from '../judging/rejudge'
-import { waitingForSecond } from '../judging/second-due'
+import { waitingForSecond } from '#core/lots/second-due'
 import { findAsked, type IngredientPart } from '../rub/find-ingredients'
 import { agentFits } from '../rub/agent-fits'
 

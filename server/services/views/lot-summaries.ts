@@ -14,7 +14,7 @@ import { greensOf, ofParts } from '../steps/of-parts'
 import { lastFeelOf, turnsOf } from '../steps/lot-now'
 import { lotPlans } from '../plans/lot-plans'
 import { PIECE_SHOWN, pieceView } from './piece-views'
-import { waitingForSecond } from '../judging/second-due'
+import { waitingForSecond } from '#core/lots/second-due'
 import { lostPacks } from '../store-rows/lost-packs'
 import { heatsOfLots } from '../judging/heats-of-lots'
 

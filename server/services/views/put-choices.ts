@@ -6,8 +6,8 @@ import { ROLE_OF_KIND } from '#shared/contracts/store'
 import type { Tables } from '../../db/database'
 import { refuse, type Answer } from '../context'
 import { inStock } from './store-view'
-import { isRubbed } from '../judging/lot-facts'
-import { stillToCome } from '../judging/still-to-come'
+
+import { isRubbed, stillToCome } from '#shared/judging/still-to-come'
 
 /** What of the store may go on a lot, its own first, and what of its plan is still to come. */
 export async function putChoices(tables: Tables, code: string, nowMs: Milliseconds): Promise<Answer<PutChoices>> {

@@ -1,3 +1,4 @@
+import { RISE_RANK } from '#core/smoke/come-up'
 import { atKey } from '#core/lists/at-key'
 import { type Milliseconds, MS_PER_HOUR } from '#core/units/quantities'
 import { leastOf } from '#core/retained/lot-stayed'
@@ -30,7 +31,6 @@ async function judgedOf(tables: Tables, lot: Parameters<typeof judgeLotHeats>[1]
     cold: groups[0]?.cold ?? null,
   }
 }
-const RISE_RANK = { not_bound: 0, in_time: 1, under_way: 2, not_shown: 3, late: 4 } as const
 
 /** What decides how a lot's pieces here cool, and why it is not known. */
 function leastIn({ judgement }: { judgement: Judgement }, pieces: readonly { id: number }[]) {

@@ -25,8 +25,8 @@ export async function weighingView(
   if (!lot) return refuse('no_such_lot', { code })
   const facts = await lotFacts(tables, lot.id)
   // What came off a piece is on no scale with it.
-  const meant = facts.atoms.of(pieces).filter(id => facts.atoms.isPiece(id))
-  const own = new Set(facts.atoms.all.map(atom => atom.id))
+  const meant = facts.leaves.of(pieces).filter(id => facts.leaves.isPiece(id))
+  const own = new Set(facts.leaves.all.map(leaf => leaf.id))
   if (meant.length === 0 || !meant.every(id => own.has(id))) return refuse('no_such_piece', { code })
   const question = await stayedQuestion(tables, facts)
   if (!question) return refuse('no_nitrite_stayed', { code })
