@@ -13,9 +13,6 @@ const HEADERS = {
   'permissions-policy': 'camera=(self), geolocation=(), microphone=(), payment=(), usb=()',
 }
 
-/** What a room's types were checked with is kept: only what changed since, and what needs it, is checked again. */
-const checkedOnce = (room: string) => ({ incremental: true, tsBuildInfoFile: here(`./node_modules/.cache/types/${room}.tsbuildinfo`) })
-
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
   ssr: false,
@@ -44,7 +41,6 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   nitro: {
     imports: false,
-    typescript: { tsConfig: { compilerOptions: checkedOnce('server') } },
     compressPublicAssets: { gzip: true, brotli: true },
     // Each build has a folder of its own, so that a running shop keeps the files it was started with.
     ...(process.env.VELDMOOR_BUILD ? { output: { dir: process.env.VELDMOOR_BUILD } } : {}),
@@ -59,12 +55,7 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 1600 },
   },
-  typescript: {
-    strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, ...checkedOnce('app') } },
-    sharedTsConfig: { compilerOptions: checkedOnce('shared') },
-    nodeTsConfig: { compilerOptions: checkedOnce('node') },
-  },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   postcss: {
     plugins: {
       '@csstools/postcss-global-data': { files: [here('./app/style/widths.css')] },
