@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { choose, click, openBrowser, press, says, type, until, type Visit, visitPage } from '../support/browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit, load } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 let shop: TestShop
 let visit: Visit
 const page = () => visit.page
 const open = async (path: string) => {
-  await visitPage(page(), shop.address + path)
+  await load(page(), shop.address + path)
 }
 const clear = async () => {
   await page().evaluate(() => {

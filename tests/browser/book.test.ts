@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { click, openBrowser, press, says, type, until, type Visit, visitPage } from '../support/browser'
+import { click, openBrowser, press, says, type, until, type Visit, load } from '../support/browser'
 import { openTestShop, type TestShop } from '../support/shop'
 
 const PASSWORD = 'bacon-and-brine'
@@ -8,14 +8,14 @@ let visit: Visit
 const page = () => visit.page
 
 const signIn = async (who: Visit, name: string, path = '/') => {
-  await visitPage(who.page, shop.address + path)
+  await load(who.page, shop.address + path)
   await type(who.page, 'Name', name)
   await type(who.page, 'Password', PASSWORD)
   await who.page.keyboard.press('Enter')
   await who.page.waitForSelector('.room-strip')
 }
 const open = async (path: string) => {
-  await visitPage(page(), shop.address + path)
+  await load(page(), shop.address + path)
 }
 
 beforeAll(async () => {
@@ -117,7 +117,7 @@ describe('a shared tablet', () => {
   it('asks who signs, takes the PIN by taps, and sends the record that waited', async () => {
     const wall = await openBrowser(820, 1180)
     try {
-      await visitPage(wall.page, `${shop.address}/cold-room`)
+      await load(wall.page, `${shop.address}/cold-room`)
       await type(wall.page, 'Name', 'tam')
       await type(wall.page, 'Password', PASSWORD)
       await press(wall.page, 'This is a shared tablet: each record is signed with a PIN', 'checkbox', 'Space')
@@ -175,7 +175,7 @@ describe('instruments', () => {
     await press(page(), 'Record the check')
     await says(page(), 'from now on +0.9 °C is taken off every reading')
     await open('/')
-    expect(await page().evaluate(() => document.body.innerText)).not.toContain('Reach-in thermometer')
+    await until(page(), () => !document.body.innerText.includes('Reach-in thermometer'))
   })
 })
 

@@ -1,13 +1,13 @@
 import { afterAll, afterEach, beforeAll, expect, it } from 'vitest'
 import { axeByDayAndNight } from '../support/axe'
-import { choose, click, openBrowser, press, says, type, until, type Visit, visitPage } from '../support/browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit, load } from '../support/browser'
 import { rub, stock } from '../support/goods'
 import { must } from '../support/must'
 import { openTestShop, OWNER, type TestShop } from '../support/shop'
 
 let shop: TestShop
 let visit: Visit
-const go = (path: string) => visitPage(visit.page, shop.address + path)
+const go = (path: string) => load(visit.page, shop.address + path)
 
 beforeAll(async () => {
   shop = await openTestShop()

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { choose, openBrowser, press, says, type, until, type Visit, visitPage } from '../support/browser'
+import { choose, openBrowser, press, says, type, until, type Visit, load } from '../support/browser'
 import { openTestShop, SETUP_CODE, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -30,7 +30,7 @@ const ticked = () => page().$$eval('.first li.done', steps => steps.length)
 
 it('somebody who has never seen it comes from the first visit to a rubbed lot by what the pages say, in under five minutes', async () => {
   const startedMs = Date.now()
-  await visitPage(page(), `${shop.address}/set-up#code=${SETUP_CODE}`)
+  await load(page(), `${shop.address}/set-up#code=${SETUP_CODE}`)
   await type(page(), 'Shop\'s name', 'Beck Side Shed')
   await choose(page(), 'The law your shop stands under', 'European Union')
   await press(page(), 'g, kg')

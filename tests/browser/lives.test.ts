@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { BRINE_DENSITY, ROUGH_ML } from '#core/rules/house'
-import { openBrowser, reload, says, type, until, type Visit, visitPage } from '../support/browser'
+import { openBrowser, reload, says, type, until, type Visit, load } from '../support/browser'
 import { hold, rowOf, rowSays, tap } from '../support/rows'
 import { openTestShop, type TestShop } from '../support/shop'
 
@@ -19,7 +19,7 @@ describe.each(DEVICES)('lots after their rub, on a %s', (_device, width, height)
   beforeAll(async () => {
     shop = await openTestShop({ demo: true })
     visit = await openBrowser(width, height)
-    await visitPage(visit.page, `${shop.address}/cold-room`)
+    await load(visit.page, `${shop.address}/cold-room`)
     await type(visit.page, 'Name', 'marit')
     await type(visit.page, 'Password', 'bacon-and-brine')
     await visit.page.keyboard.press('Enter')

@@ -1,5 +1,5 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
-import { choose, openBrowser, press, says, type, type Visit, visitPage } from '../support/browser'
+import { choose, openBrowser, press, says, type, type Visit, load } from '../support/browser'
 import { rowSays, tap } from '../support/rows'
 import { axeByDayAndNight } from '../support/axe'
 import { openTestShop, type TestShop } from '../support/shop'
@@ -12,7 +12,7 @@ const DEVICES = [
 describe.each(DEVICES)('plans, on a %s', (_device, width, height) => {
   let shop: TestShop
   let visit: Visit
-  const go = (path: string) => visitPage(visit.page, shop.address + path)
+  const go = (path: string) => load(visit.page, shop.address + path)
   beforeAll(async () => {
     shop = await openTestShop({ demo: true })
     visit = await openBrowser(width, height)

@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { choose, goTo, load, openBrowser, press, reload, says, type, until, type Visit, visitPage } from '../support/browser'
+import { choose, click, goTo, load, openBrowser, press, reload, says, type, until, type Visit } from '../support/browser'
 import { openTestShop, SETUP_CODE, type TestShop } from '../support/shop'
 
 let shop: TestShop
@@ -22,7 +22,7 @@ afterAll(async () => {
 describe('a maker walks through the shop, by keyboard', () => {
   it('1: the first visit opens the shop, and the owner signs in again', async () => {
     // As the start command prints it.
-    await visitPage(page(), `${shop.address}/set-up#code=${SETUP_CODE}`)
+    await load(page(), `${shop.address}/set-up#code=${SETUP_CODE}`)
     await says(page(), 'Open the shop')
     await type(page(), 'Shop\'s name', 'Walk-in shed')
     await type(page(), 'Full name', 'Ada Walker')
@@ -262,7 +262,7 @@ describe('a maker walks through the shop, by keyboard', () => {
     await press(page(), 'Send 4 packs')
     await says(page(), 'has not confirmed its rule set')
     await goTo(page(), 'o', 'Office')
-    await press(page(), 'Rules, limits, confirmation', 'link')
+    await click(page(), 'main a[href="/office/rules"]')
     await says(page(), 'Compare these rows')
     await type(page(), 'Against (link or document)', 'green folder')
     await press(page(), 'Confirm the rule set')
@@ -290,7 +290,7 @@ describe('a maker walks through the shop, by keyboard', () => {
   })
 
   it('8: the lot\'s page shows its whole life, and a correction with both values', async () => {
-    await visitPage(page(), `${shop.address}/lots/L-0001`)
+    await load(page(), `${shop.address}/lots/L-0001`)
     await says(page(), 'sent; part not sliced yet')
     await press(page(), 'Correct piece 2')
     await type(page(), 'Right value', '1.97 kg')

@@ -56,46 +56,13 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   }
 }
 
-/** Nothing was asked of the server for so long: what a page asks for goes out in one go. */
-const QUIET_MS = 120
-
-/** The application stands on the page, and has its answers. */
-async function hasRead(page: Page): Promise<void> {
-  await page.waitForSelector('h1')
-  await page.waitForNetworkIdle({ idleTime: QUIET_MS, timeout: PATIENCE_MS })
-}
-/** A page by its address, as from a bookmark: the application starts anew. */
+/** A page by its address, as from a bookmark; waits until it has read what it shows. */
 export async function load(page: Page, address: string): Promise<void> {
-  await page.goto(address)
-  await hasRead(page)
+  await page.goto(address, { waitUntil: 'networkidle0' })
 }
 /** The page that is open, once more. */
 export async function reload(page: Page): Promise<void> {
-  await page.reload()
-  await hasRead(page)
-}
-/** Reads nothing: from here every page is a page further on. */
-const NEUTRAL = '/office'
-
-/** A page as by a link on the one that is open; by its address, where none of the shop is open yet. */
-export async function visitPage(page: Page, address: string): Promise<void> {
-  const { origin, pathname, search, hash } = new URL(address)
-  if (new URL(page.url()).origin !== origin) return load(page, address)
-  await page.evaluate(
-    async (path: string, between: string) => {
-      const app = (document.querySelector('#__nuxt') as unknown as { __vue_app__: { config: { globalProperties: { $router: {
-        currentRoute: { value: { path: string } }
-        push: (to: string) => Promise<unknown>
-      } } } } }).__vue_app__
-      const router = app.config.globalProperties.$router
-      // A page that is open already is opened anew.
-      if (router.currentRoute.value.path === path.split(/[?#]/)[0]) await router.push(between)
-      await router.push(path)
-    },
-    pathname + search + hash,
-    NEUTRAL,
-  )
-  await hasRead(page)
+  await page.reload({ waitUntil: 'networkidle0' })
 }
 
 /**

@@ -5,7 +5,7 @@ import { expect } from 'vitest'
 import { localDay } from '#core/calendar/local-day'
 import type { PlanStarter } from '#core/plan/starters'
 import { STARTER_WORDS } from '../../app/words/plan-starters'
-import { choose, click, openBrowser, press, says, type, until, type Visit, visitPage } from './browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit, load } from './browser'
 import { ingredient, stock } from './goods'
 import { rowSays, tap } from './rows'
 import { MAKER, OWNER, ZONE, openTestShop, type TestShop } from './shop'
@@ -34,7 +34,7 @@ export async function openSchools(): Promise<Schools> {
   await says(visit.page, 'Green weight first')
   return one
 }
-export const go = ({ shop, visit }: Schools, path: string) => visitPage(visit.page, shop.address + path)
+export const go = ({ shop, visit }: Schools, path: string) => load(visit.page, shop.address + path)
 
 /** Hours go by: everything that was told lies so much further back. */
 export async function pass(schools: Schools, hours: number): Promise<void> {
