@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { BenchShop } from '../support/bench-shop'
+import { BenchShop, certificate } from '../support/bench-shop'
 import { ingredient, receive, rub } from '../support/goods'
 
 const here = new BenchShop()

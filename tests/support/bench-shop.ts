@@ -3,7 +3,8 @@ import type { Client } from './client'
 import { ingredient, stock, type Stock } from './goods'
 import { MAKER, openTestShop, OWNER, type TestShop } from './shop'
 
-const certificate = (more: object = {}) => ({
+/** A curing salt as its certificate has it. */
+export const certificate = (more: object = {}) => ({
   number: 'C-9',
   nitritePercent: '6.25',
   nitriteAs: 'NaNO2',
