@@ -48,7 +48,7 @@ export interface Failures {
   csv_columns: { columns: string }
   /** `row` counted from 1. */
   csv_row: Typed & { row: number }
-  /** Of a file, before it is read. */
+  /** A file is refused by its size before it is read. */
   csv_too_large: { mostBytes: number }
   csv_too_many: { count: number; most: number }
 }

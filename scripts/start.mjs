@@ -19,7 +19,7 @@ await main(() => {
   // Whoever opens the shop stands at its computer: made anew at each start, and worth nothing once there is a shop.
   const setupCode = process.env.SETUP_CODE || newSetupCode()
   return serve({
-    // On a database of its own choosing, several processes may run side by side, one a port.
+    // Several processes may run side by side on a database of the shop's own, one a port.
     name: databaseUrl ? `shop-${options.port}` : 'shop',
     demo: false,
     options,

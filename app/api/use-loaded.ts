@@ -5,7 +5,7 @@ import { read } from '~/api/client'
 export interface Loading<T> {
   /** Called with each answer, before it is shown. */
   taken?: (value: T) => void
-  /** Not read by itself, only when `load` is called. */
+  /** True when it is not read by itself, only when `load` is called. */
   whenAsked?: boolean
 }
 

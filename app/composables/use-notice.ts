@@ -17,7 +17,9 @@ const drop = (id: number) => {
   state.told = state.told.filter(one => one.id !== id)
 }
 
-/** The line at the foot that says what was recorded. It goes after a while; what can be undone stays for ten minutes. */
+/**
+ * The line at the foot that says what was recorded. It goes after a while; what can be undone stays for ten minutes.
+ */
 export function useNotice() {
   const say = (text: string, undo?: () => Promise<void>) => {
     state.text = text
@@ -41,7 +43,7 @@ export function useNotice() {
       const [newest] = state.told
       if (newest) await undo(newest)
     },
-    /** Nobody needs them. */
+    /** Forgets notices that nobody needs any more. */
     forgo: () => {
       state.told = []
     },

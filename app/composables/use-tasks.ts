@@ -5,7 +5,7 @@ import { tasksNow } from '#core/today/tasks'
 import { useClock } from '~/composables/use-clock'
 import { useFloor } from '~/stores/floor'
 
-/** Of each lot as it stands, what was asked of it at an instant: a tap in one row changes one lot of forty. */
+/** What was asked of each lot as it stands, at an instant: a tap in one row changes one lot of forty. */
 const known = new WeakMap<LotFacts, { nowMs: number; tasks: Task[] }>()
 function tasksOf(lot: LotFacts, nowMs: number): Task[] {
   const last = known.get(lot)

@@ -25,7 +25,7 @@ const USUAL = { lossFrom: 0.3, lossTo: 0.35 }
 const planned = (lot: HungLot, piece: LotPiece): Pick<PlanItemOf<'hang'>, 'lossFrom' | 'lossTo'> =>
   planOf(lot, [piece.id]).then.find(item => item.kind === 'hang') ?? USUAL
 
-/** By the steps that say it: the same steps give the same answer, and nothing is worked out again. */
+/** Answers by the steps that say them: the same steps give the same one, and nothing is worked out again. */
 const known = new WeakMap<LotSummary['did'], Map<number, HangFacts>>()
 
 /** Pieces of a lot that hang, each by its weights. */

@@ -50,7 +50,7 @@ export function lotTwines(lot: Lot, nowMs: Milliseconds): LotTwine[] {
 
 /** Pieces for which a turn is asked now, by any of their plans; ids. */
 export const toTurn = (twines: readonly LotTwine[]): number[] => twines.flatMap(twine => twine.open?.missing ?? [])
-/** Of twines that ask for a turn all the pieces wait: one tap turns them, whatever the others do. */
+/** True when all pieces of the twines that ask for a turn wait: one tap turns them, whatever the others do. */
 export const turnsAsOne = (twines: readonly LotTwine[]): boolean => {
   const open = twines.filter(twine => twine.open !== null)
   return open.length > 0 && open.every(({ open: knot, pieces }) => knot!.missing.length === pieces.length)

@@ -3,7 +3,7 @@ import { ROOMS } from './rooms'
 
 /** A page: where it is, what it is found by, and where it is looked at. */
 export interface AppPage {
-  /** As its file under `app/pages` has it. */
+  /** The path as its file under `app/pages` has it. */
   path: string
   /** What it is called, and what stands on it: the search field finds it by both. None: it is reached by a code. */
   name?: string
@@ -12,11 +12,13 @@ export interface AppPage {
   own?: boolean
   /** Addresses in the demo shop at which tests look at it; none: at its own. */
   seen?: readonly string[]
-  /** There is nothing to see before something was recorded. */
+  /** True of a page with nothing to see before something was recorded. */
   needsRecords?: boolean
 }
 
-/** Every page of a shop, in the order of its rooms. Before one is signed in, there are `set-up` and `sign-in` besides. */
+/**
+ * Every page of a shop, in the order of its rooms. Before one is signed in, there are `set-up` and `sign-in` besides.
+ */
 export const PAGES: readonly AppPage[] = [
   ...ROOMS.map(({ to, name }) => ({ path: to, name, ...(to === '/ledger' ? { seen: ['/ledger?code=L-0001'] } : {}) })),
   { path: '/store/salt-ledger', name: 'Salt ledger', holds: 'Every gram of curing salt' },

@@ -37,7 +37,7 @@ const { draft: form, clear } = useDraft('set-up', () => ({
   notation: suggested(),
   owner: { name: '', initials: '', signIn: '' },
 }))
-/** Not kept on the device with the rest. */
+/** The password is not kept on the device with the rest. */
 const password = ref('')
 const { save, saving, errorAt, message } = useSave(setupInput)
 const WAYS = [
@@ -84,7 +84,7 @@ async function open(): Promise<void> {
   await navigateTo('/')
 }
 onMounted(() => {
-  // Behind the #, where it reaches no server's log. As start commands printed it once, too.
+  // The code stands behind the #, where it reaches no server's log; and where start commands printed it once.
   const code = new URLSearchParams(route.hash.slice(1)).get('code') ?? route.query.code
   if (typeof code === 'string') form.value.code = code
 })

@@ -37,7 +37,7 @@ const state = (run: { pulledAtMs: Milliseconds | null; cooled: boolean }) =>
       ? ({ tone: 'good', words: 'cooled' } as const)
       : ({ tone: 'act', words: 'cooling, keep reading' } as const)
 onMounted(floor.load)
-/** Of a smoke that is long over nobody asks. */
+/** When a smoke was last read; empty for one that is long over. */
 function lastRead({ lastReadingMs, pulledAtMs }: RunSummary): string {
   if (lastReadingMs !== null) return `${formatSpan(Math.max(0, nowMs.value - lastReadingMs))} ago`
   return pulledAtMs === null ? 'none yet' : '–'

@@ -9,6 +9,6 @@ export const momentWords = (ms: Milliseconds, zone: string, dates: Notation['dat
 
 export const clockWords = (ms: Milliseconds, zone: string): string => localTime(ms, zone)
 
-/** To the second, with its zone, and the same in UTC: as a record was made. */
+/** An instant to the second, with its zone, and the same in UTC: as a record was made. */
 export const exactWords = (ms: Milliseconds, zone: string): string =>
   `${localSecond(ms, zone)} ${zone}, ${localSecond(ms, 'UTC')} UTC`

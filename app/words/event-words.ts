@@ -33,7 +33,7 @@ const nitriteOf = ({ judgement: { lot, meaning } }: { judgement: Judgement }, as
 /** Whether a record can be taken back, and was not yet. */
 export const mayBeVoided = (event: EventView): boolean => isVoidable(event.kind) && event.voided === null
 
-/** It went on without what its place or tool asks for. */
+/** Words of a record that went on without what its place or tool asks for. */
 const uncheckedWords = ({ unchecked }: { unchecked?: boolean }): string => (unchecked ? ', without the check that is asked for' : '')
 
 const TELL: { [K in EventKind]: Teller<K> } = {

@@ -43,7 +43,7 @@ const nitriteWords = (one: NonNullable<ComputedOf<'step'>['nitrite']>[number], a
 export function pressWords(typed: TypedOf<'step'>, computed: ComputedOf<'step'>, as: Notation): string {
   const done = typed.steps.map(step => `${toldWords(step, computed, as)}.`).join(' ')
   const late = lateWords(computed)
-  // Of one lot alone its code is said already.
+  // The code of a single lot is said already.
   const isAlone = new Set(computed.steps.map(step => step.lot)).size === 1
   const of = (lot: string, words: string) => (isAlone ? ` ${upperFirst(words)}.` : ` ${lot}: ${words}.`)
   const stayed = (computed.stayed ?? []).map(one => of(one.lot, leastWords(one.leastPpm, one.why, as))).join('')

@@ -82,7 +82,7 @@ const TYPES: Record<AgentKind, AgentType> = {
 }
 /** What is received under a label; a mix is made here. */
 export const AGENT_TYPES: readonly AgentType[] = Object.values(TYPES).filter(one => one.kind !== 'mix')
-/** Of these, nearly all is nitrite: under a gram is a batch, and one gram can kill. */
+/** An agent that is nearly all nitrite: a batch takes under a gram, and one gram can kill. */
 export const isNearlyPure = (a: Pick<CuringAgent, 'nitriteFraction'>): boolean => a.nitriteFraction > 0.2
 
 export const agentType = (kind: AgentKind): AgentType => TYPES[kind]

@@ -1,4 +1,4 @@
-/** So many answers are kept, unless said otherwise; then all are forgotten, and it begins anew. */
+/** How many answers are kept, unless said otherwise; then all are forgotten, and it begins anew. */
 const MOST_KEPT = 20_000
 
 /**

@@ -1,12 +1,14 @@
 import { sumOf } from '../lists/sum-of'
 import type { Fraction, Grams } from '../units/quantities'
 
-/** Something that went onto pieces: its weight, what of it is salt and sugar, and whether some of it was not weighed. */
+/**
+ * Something that went onto pieces: its weight, what of it is salt and sugar, and whether some of it was not weighed.
+ */
 export interface PutOnPieces {
   massG: Grams
   saltFraction: Fraction
   sugarFraction: Fraction
-  /** By number, or number and part; null: shared over all by weight. */
+  /** Pieces by number, or number and part; null: shared over all by weight. */
   pieces: readonly (number | string)[] | null
   unweighed: boolean
 }

@@ -9,7 +9,7 @@ export interface LossPoint {
 export interface ForecastQuestion {
   /** Since when it hangs. */
   hungAtMs: Milliseconds
-  /** In order of time, from the hanging on. */
+  /** Weighings in order of time, from the hanging on. */
   points: readonly LossPoint[]
   /** Loss at which it is ready, of green weight. */
   target: Fraction
@@ -26,15 +26,15 @@ export interface Forecast {
   reaches: Fraction
 }
 
-/** Of its water a piece loses at most this by hanging: what stays is bound. House. */
+/** The most of its water that a piece loses by hanging: what stays is bound. House. */
 export const MOST_OF_WATER = 0.9
-/** And at least this, however damp the air. House. */
+/** The least that it loses, however damp the air. House. */
 const LEAST_OF_WATER = 0.5
 /** Loss before it hangs, in the cure and drying: expected, and how far off. House. */
 const BEFORE = { lost: 0.03, off: 0.03 }
 /** How far a weight may lie off the curve: the scale, and that meat is no curve. House, by simulated slabs. */
 const POINT_OFF = 0.0017
-/** By how much the time still to go may be longer or shorter: weather, humidity, a door left open. House, by the same. */
+/** How much longer or shorter the time still to go may be: weather, humidity, a door left open. House, by the same. */
 const TIME_OFF = 0.06
 /** Towards its end the air is kept drier than while it was weighed so far. House, by the same. */
 const SOONER = 0.95

@@ -3,7 +3,7 @@ import type { Grams, Milliseconds } from '../units/quantities'
 /** Grams in or out of one curing-salt lot, or a count of what is there. */
 export type SaltEntry
   = | { kind: 'received'; atMs: Milliseconds; massG: Grams }
-  /** Into a lot, weighed on a scale of this readability. */
+  /** What went into a lot, weighed on a scale of this readability. */
     | { kind: 'used'; atMs: Milliseconds; massG: Grams; readabilityG: Grams }
   /** Taken without a lot to show for it, or thrown away. */
     | { kind: 'unassigned' | 'discarded'; atMs: Milliseconds; massG: Grams; readabilityG: Grams }

@@ -19,7 +19,7 @@ interface Divisible {
   by: Step
 }
 
-/** It is a piece no more, and lies nowhere. Changes `life`. */
+/** Ends a life: it is a piece no more, and lies nowhere. Changes `life`. */
 export function leave(life: Divisible, step: Step, why: GoneWhy): void {
   const last = life.stays.at(-1)
   if (last) last.toMs = step.fromMs
@@ -38,9 +38,9 @@ export function divide<L extends Divisible>(life: L, step: StepOf<'cut'>): L[] {
     parentId: life.pieceId,
     bornAtMs: step.fromMs,
     stays: life.stays.map(stay => ({ ...stay })),
-    // On its hook hangs one piece.
+    // One piece hangs on a hook.
     spot: life.stage === 'hang' && parts.length > 1 ? null : life.spot,
-    // One on the other in its layer; the stack counts them anew.
+    // Parts lie one on the other in its layer; the stack counts them anew.
     layer: life.layer === null ? null : life.layer + i / parts.length,
   }))
   leave(life, step, 'cut')
@@ -48,8 +48,8 @@ export function divide<L extends Divisible>(life: L, step: StepOf<'cut'>): L[] {
 }
 
 /**
- * Green weight of what a piece was cut into, grams: its own, shared by the weights at the cut, so that parts and offcuts
- * come to it again whatever it lost or took up since. Weights more than 0.
+ * Green weight of what a piece was cut into, grams: its own, shared by the weights at the cut, so that parts and
+ * offcuts come to it again whatever it lost or took up since. Weights more than 0.
  */
 export function greenShares(greenG: Grams, partsG: readonly Grams[], offcutsG: readonly Grams[]): Grams[] {
   const allG = sumOf([...partsG, ...offcutsG], massG => massG)

@@ -6,9 +6,9 @@ export interface Standings {
   life: LotLife
   /** The later of each two that contradict each other: it does not count. */
   leftOut: Step[]
-  /** Those that count. */
+  /** Steps that count. */
   sound: Step[]
-  /** Each with the step that it leaves out as its `second`. */
+  /** Contradictions, each with the step that it leaves out as its `second`. */
   contradictions: Contradiction[]
 }
 

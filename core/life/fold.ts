@@ -45,7 +45,7 @@ export interface PieceLife {
 }
 
 export interface LotLife {
-  /** By id; what was cut up since is among them. */
+  /** Lives by id; what was cut up since is among them. */
   pieces: PieceLife[]
   /** When the last piece left the cure; null while one lies in it. */
   cureEndedAtMs: Milliseconds | null
@@ -74,7 +74,7 @@ interface Walking extends PieceLife {
 interface Moment {
   atMs: Milliseconds
   isEnd: boolean
-  /** Of what falls into one instant: ends of what began before, then beginnings, then ends of what just began. */
+  /** The order within one instant: ends of what began before, then beginnings, then ends of what just began. */
   rank: number
   step: Step
 }
@@ -92,9 +92,9 @@ function momentsOf(steps: readonly Step[]): Moment[] {
 }
 
 /**
- * Folds a lot's standing steps, in whatever order they are given, into what became of its pieces, or names the first two
- * that contradict each other. The same function says whether a step may be told late, set right or voided: it is asked
- * with the steps as they would then be. Ids of pieces that no rub names have no life. Inputs stay untouched.
+ * Folds a lot's standing steps, in whatever order they are given, into what became of its pieces, or names the first
+ * two that contradict each other. The same function says whether a step may be told late, set right or voided: it is
+ * asked with the steps as they would then be. Ids of pieces that no rub names have no life. Inputs stay untouched.
  */
 export function foldLife(steps: readonly Step[]): Folded {
   const lives = new Map<number, Walking>()
@@ -214,8 +214,8 @@ function begin(life: Walking, step: Step): void {
 }
 
 /**
- * After a heat it rests, where it lay before or where it was heated; out of the water it drips. The next thing may have
- * ended it before.
+ * A piece rests after a heat, where it lay before or where it was heated; out of the water it drips. The next thing may
+ * have ended it before.
  */
 function end(life: Walking, step: Step, atMs: Milliseconds): void {
   const { leaves } = KINDS[step.kind]

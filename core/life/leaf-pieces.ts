@@ -14,16 +14,16 @@ interface PieceRow {
 export type LeafPiece = Pick<PieceRow, 'id' | 'number' | 'greenG' | 'readings'>
 
 /**
- * The least that figures add up over: pieces that were not cut up, and what came off those that were. Together they weigh
- * green what was rubbed.
+ * The least that figures add up over: pieces that were not cut up, and what came off those that were. Together they
+ * weigh green what was rubbed.
  */
 export interface LeafPieces {
   all: LeafPiece[]
   /** Ids of the leaves of some pieces. */
   of: (ids: readonly number[]) => number[]
-  /** It was cut from another piece. */
+  /** True when it was cut from another piece. */
   isPart: (id: number) => boolean
-  /** It is a piece, and not what came off one. */
+  /** True when it is a piece, and not what came off one. */
   isPiece: (id: number) => boolean
   /** The rubbed piece that a leaf was a part of. */
   rootOf: (id: number) => number

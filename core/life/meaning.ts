@@ -10,7 +10,7 @@ export type ContradictionCode
 /** What sets it right: another hour; the missing step, told; or one of the two voided. */
 export type Mend = 'other_time' | 'tell_out' | 'tell_heat_end' | 'void_one' | 'tell_parts'
 
-/** After it a piece lies elsewhere, or stands in another stage: what lay warm is judged afresh. */
+/** A kind after which a piece lies elsewhere, or stands in another stage: what lay warm is judged afresh. */
 export const changesStand = (kind: StepKind): boolean =>
   isThat(kind, 'movesPiece') || KINDS[kind].becomes !== undefined
 

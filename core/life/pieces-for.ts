@@ -8,7 +8,10 @@ import type { StepKind } from './kinds/all-kinds'
 export const stayAt = (stays: readonly Stay[], atMs: Milliseconds): Stay | null =>
   stays.findLast(stay => stay.fromMs <= atMs) ?? null
 
-/** It was a piece at an instant: cut from another by then, and not yet cut up, sliced to the end or taken away. */
+/**
+ * True when it was a piece at an instant: cut from another by then, and not yet cut up, sliced to the end or taken
+ * away.
+ */
 export const isThere = ({ bornAtMs, goneAtMs }: Pick<PieceLife, 'bornAtMs' | 'goneAtMs'>, atMs: Milliseconds): boolean =>
   bornAtMs <= atMs && (goneAtMs === null || goneAtMs > atMs)
 
@@ -23,8 +26,8 @@ export function piecesThen({ pieces }: LotLife, ids: readonly number[], atMs: Mi
 }
 
 /**
- * The pieces that "all of the lot" means for a kind of step at an instant: those for which it makes sense then. Where it
- * makes sense for none, all of them: what stands in the way can then be said.
+ * The pieces that "all of the lot" means for a kind of step at an instant: those for which it makes sense then. Where
+ * it makes sense for none, all of them: what stands in the way can then be said.
  */
 export function piecesFor({ pieces: all }: LotLife, kind: StepKind, atMs: Milliseconds): number[] {
   const there = all.filter(piece => isThere(piece, atMs))

@@ -30,7 +30,7 @@ export function restack(lives: readonly Lying[], step: Step): void {
 
 const of = (lives: readonly Lying[], { pieces }: Step): Lying[] => lives.filter(life => pieces.includes(life.pieceId))
 
-/** As somebody saw it lie; what was not named lies on top. */
+/** Lays pieces in the order that somebody saw; what was not named lies on top. */
 function told(lives: readonly Lying[], order: readonly number[]): void {
   for (const life of lives) {
     const at = order.indexOf(life.pieceId)

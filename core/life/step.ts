@@ -17,6 +17,6 @@ export type StepOf<K extends StepKind> = {
 }[K]
 export type Step = StepOf<StepKind>
 
-/** In order of happening; what happened at one instant in the order in which it was told. */
+/** Steps in order of happening; what happened at one instant in the order in which it was told. */
 export const byHappening = (a: Pick<Step, 'fromMs' | 'id'>, b: Pick<Step, 'fromMs' | 'id'>): number =>
   a.fromMs - b.fromMs || a.id - b.id

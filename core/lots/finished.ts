@@ -2,8 +2,8 @@ import { INGREDIENT_REST_SHARE, MEAT_REST_SHARE, REST_SHARE } from '../rules/hou
 import type { Grams } from '../units/quantities'
 
 /**
- * Part of the lot is still to be sliced: pieces from which nothing was, or what is left of those on the table. Null: it was
- * not weighed.
+ * Part of the lot is still to be sliced: pieces from which nothing was, or what is left of those on the table. Null: it
+ * was not weighed.
  */
 export const isLeft = ({ readyG, leftG, unsliced }: { readyG: Grams | null; leftG: Grams | null; unsliced: number }): boolean =>
   unsliced > 0 || (readyG !== null && leftG !== null && leftG > REST_SHARE * readyG)
@@ -18,18 +18,18 @@ export interface LotEnd {
   leftG: Grams | null
   /** Pieces from which nothing was sliced yet. */
   unsliced: number
-  /** None of its pieces is one any more. */
+  /** True when none of its pieces is one any more. */
   allGone: boolean
 }
 
 /**
- * Nothing of a lot waits for anybody: it was destroyed, or packed to the end and sent, or taken away, and no hold on it is
- * undecided.
+ * True when nothing of a lot waits for anybody: it was destroyed, or packed to the end and sent, or taken away, and no
+ * hold on it is undecided.
  */
 export const isFinishedLot = (lot: LotEnd): boolean =>
   lot.destroyed || ((lot.packs > 0 || lot.allGone) && lot.unsent === 0 && !lot.heldOpen && !isLeft(lot))
 
-/** Nothing of a delivery's meat is left to cut or to rub; `loosePieces` lie cut and are in no lot. */
+/** True when nothing of a delivery's meat is left to cut or to rub; `loosePieces` lie cut and are in no lot. */
 export const isFinishedMeat = (meat: {
   state: 'in' | 'held' | 'refused' | 'destroyed'
   weightG: Grams

@@ -1,6 +1,6 @@
 import type { Milliseconds } from '../units/quantities'
 
-/** Before what a list is asked for, of its place or of a tool of the shop. */
+/** What a list of its place, or of a tool of the shop, is asked for before. */
 export const CHECK_ASKED = ['never', 'before_heat', 'before_slicing'] as const
 export type CheckAsked = (typeof CHECK_ASKED)[number]
 

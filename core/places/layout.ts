@@ -13,17 +13,17 @@ export type Vessel = (typeof VESSELS)[number]
 
 /** How what is in a place hangs, lies and stands. Every piece is in it once. */
 export interface Layout<P> {
-  /** By number from 1, the empty ones too; as many as the place has, or as were named. */
+  /** Hooks by number from 1, the empty ones too; as many as the place has, or as were named. */
   hooks: { hook: number; pieces: P[] }[]
-  /** From the top, 1, downwards. */
+  /** Shelves from the top, 1, downwards. */
   shelves: { shelf: number; pieces: P[] }[]
   /** What stands there with pieces in it, by name. A stack from the bottom up. */
   vessels: { name: string; vessel: Vessel; pieces: P[] }[]
-  /** Nobody said where. */
+  /** Pieces of which nobody said where they are. */
   loose: P[]
 }
 
-/** Of more hooks, or more shelves, than these only those with something on them are drawn. House. */
+/** The most hooks and shelves that are all drawn; of more, only those with something on them. House. */
 export const MOST_DRAWN = { hooks: 24, shelves: 12 }
 
 const numbered = (spot: string, what: 'hook' | 'shelf'): number | null => {
@@ -35,7 +35,9 @@ const vesselOf = (spot: string, pieces: readonly Spotted[]): Vessel => {
   return VESSELS.find(vessel => new RegExp(`^${vessel}\\b`, 'i').test(spot.trim())) ?? 'other'
 }
 
-/** One row for each number from 1 to the last, in order, with what bears that number; of too many those that bear any. */
+/**
+ * One row for each number from 1 to the last, in order, with what bears that number; of too many those that bear any.
+ */
 function rowsOf<P>(count: number, byNumber: ReadonlyMap<number, P[]>, most: number): [number, P[]][] {
   const last = Math.max(count, ...byNumber.keys(), 0)
   if (last > most) return [...byNumber].toSorted(([a], [b]) => a - b)

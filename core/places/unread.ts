@@ -9,13 +9,15 @@ interface Place {
   can: readonly PlaceUse[] | null
 }
 
-/** After how long without a reading a place with meat in it is asked for, and what lies there is held. */
+/** The hours without a reading after which a place with meat in it is asked for, and what lies there is held. */
 export interface UnreadLimits {
   askMs: Milliseconds
   holdMs: Milliseconds
 }
 
-/** Null for a counter or a table, which count as warm until they are read. Meat cured with salt only waits half as long. */
+/**
+ * Null for a counter or a table, which count as warm until they are read. Meat cured with salt only waits half as long.
+ */
 export function unreadLimits(place: Place, saltOnly: boolean): UnreadLimits | null {
   if (isBench(place)) return null
   if (usesOf(place).every(use => use === 'freeze')) return UNREAD.frozen
@@ -33,9 +35,9 @@ export interface UnreadQuestion {
   saltOnly: boolean
   placeOf: (placeId: number) => Place | undefined
   readingsOf: (placeId: number) => readonly PlaceReading[]
-  /** Before this nobody asked for readings. */
+  /** When readings began to be asked for. */
   sinceMs: Milliseconds
-  /** Until when decisions on a place that nobody read cover the piece: the clock begins anew there. */
+  /** Instants until which a decision on the unread place covers the piece: the clock begins anew at each. */
   decidedMs: readonly Milliseconds[]
   nowMs: Milliseconds
 }

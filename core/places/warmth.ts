@@ -71,7 +71,7 @@ function sumBreach(lines: readonly WarmthLine[], limitC: Celsius): Breach[] {
 
 export interface WarmthQuestion {
   saltOnly: boolean
-  /** For what lies cold. */
+  /** The limit for what lies cold. */
   limitC: Celsius
   /** Stretches that a decision covers. */
   decided: readonly { fromMs: Milliseconds; toMs: Milliseconds }[]

@@ -6,7 +6,7 @@ import { isOf, type DueLot, type Group } from './due-lot'
 import { due, type Due } from './due-thing'
 import type { PlannedAdd } from './plan'
 
-/** With which turns a plan has more put on, on this cure day; null: none. */
+/** The application that a plan joins to the turn of this cure day; null: none. */
 export const addWithTurn = ({ plan }: Pick<Group, 'plan'>, day: number): PlannedAdd | null =>
   plan.cure.adds.find(({ when }) => when.on === 'each_turn' && day <= when.toDay) ?? null
 
@@ -18,7 +18,7 @@ export function addsDue(lot: DueLot, { plan, ids }: Group, at: { day: number; no
   const mine = (kind: 'add' | 'drain') => lot.did.filter(step => step.kind === kind && ids.some(id => isOf(step, id)))
   const addedSince = (fromMs: Milliseconds) => mine('add').some(step => step.fromMs >= fromMs)
   const startOf = (day: number) => instantOf(addDays(lot.rubbedOn, day), '00:00', lot.zone)
-  // Of several days the last that has come: what was missed is not put on twice.
+  // The last day that has come decides: what was missed is not put on twice.
   const days = plan.cure.adds.flatMap(add => (add.when.on === 'day' && add.when.day <= at.day ? [{ add, day: add.when.day }] : []))
   const last = days.toSorted((a, b) => b.day - a.day)[0]
   const drained = mine('drain')[0]

@@ -9,7 +9,7 @@ export interface Coming extends Pick<Due, 'kind' | 'pieces' | 'notBeforeMs' | 'b
   atMs: Milliseconds
 }
 
-/** To be done by an hour, with all of its pieces. */
+/** A thing to be done by an hour, with all of its pieces. */
 export const coming = (kind: DueKind, because: DueWhy, atMs: Milliseconds, more: Partial<Coming> = {}): Coming => ({
   kind,
   key: kind,

@@ -8,9 +8,9 @@ import type { DueLot } from './due-lot'
 import { DUE_IN_CURE, type Due, type DueWhy } from './due-thing'
 
 /**
- * What a lot's plans have coming from an instant on over so many days, in order of time: turns, pourings, looks and what
- * goes on, slot by slot, to the last day of the plan; the end of the cure; and of pieces that are out what comes next.
- * What is done already is left out.
+ * What a lot's plans have coming from an instant on over so many days, in order of time: turns, pourings, looks and
+ * what goes on, slot by slot, to the last day of the plan; the end of the cure; and of pieces that are out what comes
+ * next. What is done already is left out.
  */
 export function comingOf(lot: DueLot, nowMs: Milliseconds, days: number): Coming[] {
   const untilMs = nowMs + days * MS_PER_DAY
@@ -31,10 +31,10 @@ export function comingOf(lot: DueLot, nowMs: Milliseconds, days: number): Coming
   return [...curing, ...now].filter(one => one.atMs <= untilMs).toSorted((a, b) => a.atMs - b.atMs)
 }
 
-/** No day of the plan: what was done or felt asks for it. */
+/** Reasons that are no day of the plan: what was done or felt asks for it. */
 const BY_WHAT_IS_DONE: ReadonlySet<DueWhy['why']> = new Set<DueWhy['why']>(['drained', 'turned', 'by_feel'])
 
-/** By the place of its item in the plan: a plan may hold two of a kind. */
+/** The next due thing of a plan, found by the place of its item: a plan may hold two of a kind. */
 function nextComing(lot: DueLot, { kind, item, notBeforeMs, byMs, pieces, because }: Due, nowMs: Milliseconds): Coming {
   const plans = [lot.plan, ...lot.piecePlans.map(own => own.plan)]
   const at = item ? Math.max(-1, ...plans.map(plan => plan.then.indexOf(item))) : -1

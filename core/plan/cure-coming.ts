@@ -23,7 +23,7 @@ export function cureComing(lot: DueLot, group: Group, nowMs: Milliseconds): Comi
     return lot.did.some(step => step.kind === kind && step.fromMs >= fromMs && group.ids.some(id => isOf(step, id)))
   }
   const onDays = (kind: 'look' | 'add', all: readonly { day: number; add?: PlannedAdd }[]): Coming[] => {
-    // Of days gone by the last alone is still asked for.
+    // The last of the days gone by is the only one still asked for.
     const fromDay = Math.max(...all.map(one => one.day).filter(day => day <= today))
     return all
       .filter(({ day }) => day >= fromDay && !since(kind, day))
@@ -47,7 +47,10 @@ export function cureComing(lot: DueLot, group: Group, nowMs: Milliseconds): Comi
   ]
 }
 
-/** By feel it is looked at every day on which the cure may be over; today's look is asked for by what was felt. */
+/**
+ * The looks of a cure that ends by feel: one on every day on which it may be over; today's is asked for by what was
+ * felt.
+ */
 function feltOn(lot: DueLot, { cure, end }: Plan, today: number): Coming[] {
   const fromDay = Math.max(today + 1, end.fromDay)
   if (end.by !== 'feel' || fromDay > end.toDay) return []

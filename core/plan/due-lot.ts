@@ -11,7 +11,7 @@ export interface DueLot {
   zone: string
   turnBy: string
   plan: Plan
-  /** Of pieces with a plan of their own. */
+  /** Plans of pieces that have one of their own. */
   piecePlans: readonly { pieces: readonly number[]; plan: Plan }[]
   /** What is there: not what was sliced to the end. */
   pieces: readonly { id: number; outAtMs: Milliseconds | null; greenG: Grams }[]

@@ -31,9 +31,9 @@ export type DueWhy
 export interface Due {
   kind: DueKind
   pieces: readonly number[] | null
-  /** Before this it may not be done yet; null: it may. */
+  /** The earliest instant at which it may be done; null: at once. */
   notBeforeMs: Milliseconds | null
-  /** By when; null: any time today. */
+  /** The instant by which it is to be done; null: any time today. */
   byMs: Milliseconds | null
   late: boolean
   because: DueWhy

@@ -22,7 +22,7 @@ export type PlanAsk = { pieces: number[] } & (
 
 export interface PlanQuestion {
   lot: Pick<DueLot, 'rubbedOn' | 'zone' | 'plan' | 'piecePlans' | 'pieces' | 'did'>
-  /** Nobody laid the lot's plan: whether it is heated or rests, nobody said. One of some pieces was laid. */
+  /** True where nobody laid the lot's plan, and so nobody said whether it is heated or rests. */
   assumed: boolean
   deed: PlanDeed
   /** Ids of the pieces that it is done to. */
@@ -31,8 +31,9 @@ export interface PlanQuestion {
 }
 
 /**
- * What a deed would do against the plan of its pieces: asked with its figures, and taken where somebody says why. What was
- * answered at an earlier step of a piece (`against`) is not asked of it again. One place for every room. House rule.
+ * What a deed would do against the plan of its pieces: asked with its figures, and taken where somebody says why. What
+ * was answered at an earlier step of a piece (`against`) is not asked of it again. One place for every room. House
+ * rule.
  */
 export function planAsks({ lot, assumed, deed, pieces, atMs }: PlanQuestion): PlanAsk[] {
   const asks = groupsOf(lot).flatMap(({ plan, ids }) =>

@@ -6,13 +6,15 @@ import type { RestWay } from '../life/kinds/rest'
 import type { PieceFace } from '../life/kinds/turn'
 import type { Fraction } from '../units/quantities'
 
-/** From so many hours to so many. */
+/** A span of hours: at least so many, at most so many. */
 export interface HourSpan {
   from: number
   to: number
 }
 
-/** `each_turn`: on whichever face comes up, up to a cure day; `after_draining`: once, after the first liquid is gone. */
+/**
+ * `each_turn`: on whichever face comes up, up to a cure day; `after_draining`: once, after the first liquid is gone.
+ */
 export type AddWhen = { on: 'day'; day: number } | { on: 'each_turn'; toDay: number } | { on: 'after_draining' }
 /** What is meant to go on later. `share` of the lot's mix, over all its turns; null: as much as the look of it asks. */
 export interface PlannedAdd {
@@ -23,7 +25,7 @@ export interface PlannedAdd {
 
 /** How the cure is meant to go, from the rub to its end. */
 export interface CurePlan {
-  /** In order, the first from turning day 0; `everyDays` null: never turned. */
+  /** Stretches in order, the first from turning day 0; `everyDays` null: never turned. */
   rhythm: readonly RhythmSegment[]
   /** Null: nobody cares. */
   firstFace: PieceFace | null
@@ -36,7 +38,9 @@ export interface CurePlan {
   adds: readonly PlannedAdd[]
 }
 
-/** `days`: even by then, longer only adds flavour; `feel`: stiff throughout; `hard`: gets saltier, out by the last day. */
+/**
+ * `days`: even by then, longer only adds flavour; `feel`: stiff throughout; `hard`: gets saltier, out by the last day.
+ */
 export const END_WAYS = ['days', 'feel', 'hard'] as const
 export type EndWay = (typeof END_WAYS)[number]
 export interface CureEnd {
@@ -88,7 +92,7 @@ export type PlanItem = PlanItemOf<PlanItemKind>
 export interface Plan {
   cure: CurePlan
   end: CureEnd
-  /** After the cure, in this order. */
+  /** What is done after the cure, in this order. */
   then: readonly PlanItem[]
 }
 

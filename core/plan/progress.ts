@@ -94,14 +94,18 @@ export function progressOf(then: readonly PlanItem[], outAtMs: Milliseconds, ste
   return p
 }
 
-/** On another hook, or after a smoke between, it hangs on, as long as nothing that comes after was begun; else null. */
+/**
+ * The progress of pieces hung again, on another hook or after a smoke: they hang on, until what comes after was begun;
+ * else null.
+ */
 function hungAgain({ at, sinceMs }: Progress, then: readonly PlanItem[], { kind }: DoneStep): number | null {
   const hang = then.findLastIndex((item, i) => i < at && item.kind === 'hang')
   return kind === 'hang' && sinceMs === null && hang >= 0 && nextTold(then, hang + 1) === at ? hang : null
 }
 
 /**
- * Too salty still: into the water once more, or longer where it lies there yet. Good: the soak is over, or was not needed.
+ * What a fried slice says: too salty still, into the water once more, or longer where it lies there yet; good, the soak
+ * is over, or was not needed.
  */
 function tasted(p: Progress, then: readonly PlanItem[], { verdict, fromMs }: DoneStep): void {
   p.fryTestFromMs = null

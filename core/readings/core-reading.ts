@@ -1,6 +1,6 @@
 import type { Celsius, Milliseconds } from '../units/quantities'
 
-/** One core temperature at one instant. */
+/** A core temperature at an instant. */
 export interface CoreReading {
   atMs: Milliseconds
   coreC: Celsius

@@ -2,8 +2,8 @@
 type Line<R> = (row: R) => number | null
 
 /**
- * At most about `most` rows that draw as all of them would: from each stretch of rows the lowest and the highest of
- * every line, with the first and the last. Rows stay in their order; fewer than `most` stay as they are. House.
+ * Rows thinned to about `most` that draw as all of them would: from each stretch the lowest and the highest of every
+ * line, with the first and the last. Rows stay in their order; fewer than `most` stay as they are. House.
  */
 export function thinned<R>(rows: readonly R[], lines: readonly Line<R>[], most: number): R[] {
   if (rows.length <= most) return [...rows]

@@ -19,9 +19,9 @@ export interface PieceLoad {
 
 /**
  * Losses, bounded by a later weighing of the pieces that lay in them: together at most green and all that was put on,
- * less the weight. What was lost of one liquid, with nothing put on between, shares the bound, those first in which each
- * gram takes the most along: the share of salt and of nitrite is the same, and both fall in line with the grams. Where
- * other losses touch the same pieces, each may be the whole bound. What no weighing bounds stays as it was told.
+ * less the weight. What was lost of one liquid, with nothing put on between, shares the bound, those first in which
+ * each gram takes the most along: the share of salt and of nitrite is the same, and both fall in line with the grams.
+ * Where other losses touch the same pieces, each may be the whole bound. What no weighing bounds stays as it was told.
  */
 export function boundedLosses(
   losses: readonly Lost[],
@@ -60,7 +60,7 @@ const lastPut = (loss: Lost, loads: readonly PieceLoad[]): Milliseconds =>
       .filter(load => loss.pieces.includes(load.pieceId))
       .flatMap(load => load.puts.map(put => put.atMs).filter(atMs => atMs <= loss.atMs)),
   )
-/** Each gram of it took more along than later ones. */
+/** True when each gram of this liquid took more along than later ones. */
 const takesMore = ({ loss, lastPutMs }: { loss: Lost; lastPutMs: Milliseconds }): boolean =>
   loss.saltLies || loss.atMs - lastPutMs <= DRAIN_SETTLED_MS
 

@@ -3,7 +3,9 @@ import type { Milliseconds } from '../units/quantities'
 import type { Lost } from './stayed'
 import { byHappening, type Step, type StepOf } from '../life/step'
 
-/** What a piece lay in when a step was told, with the place that stands in: what is called alike elsewhere is another. */
+/**
+ * What a piece lay in when a step was told, with the place that stands in: what is called alike elsewhere is another.
+ */
 interface Lying {
   /** The bag, tub or shelf; null: it lay loose, or is out of the cure. */
   spot: string | null
@@ -35,15 +37,15 @@ const isShutAway = (step: Step): boolean =>
   (step.kind === 'rest' && step.figures.how !== 'open') || (step.kind === 'flavour' && step.figures.how === 'marinade')
 
 interface Liquid {
-  /** Until then it was with the meat. */
+  /** The instant until which the liquid was with the meat. */
   atMs: Milliseconds
   spot: string | null
   pieces: number[]
 }
 
 /**
- * Of a bag or tub all that lies in it; of what lies loose the pieces that were named. What is poured off after the cure
- * was left in the bag: of all that lay in it when the first of those named came out.
+ * The pieces that liquid left: all in a bag or tub; of what lies loose those that were named. What is poured off after
+ * the cure was left in the bag: of all that lay in it when the first of those named came out.
  */
 function liquidsOf(drain: StepOf<'drain'>, steps: readonly Step[]): Liquid[] {
   const lying = lyingAt(steps, drain)
@@ -69,7 +71,10 @@ function together(lying: ReadonlyMap<number, Lying>, named: readonly number[], a
   }))
 }
 
-/** A bag holds its liquid until it leaks; a tub that is poured off had it. What drips from a rack never lay with the meat. */
+/**
+ * A bag holds its liquid until it leaks; a tub that is poured off had it. What drips from a rack never lay with the
+ * meat.
+ */
 const layWith = (spot: string | null, how: StepOf<'drain'>['figures']['how']): boolean =>
   spot !== null && (/ bag\b/.test(spot) || (/ tub\b/.test(spot) && how === 'poured_off'))
 

@@ -21,9 +21,9 @@ export interface LotPut {
   nitriteShare: Fraction
   /** Ids; null: shared out over all by weight. */
   pieces: readonly number[] | null
-  /** It went on without being weighed. */
+  /** True when it went on without being weighed. */
   unweighed?: boolean
-  /** Of the scale its shares were weighed on; left out: the lot's mixing scale. */
+  /** The readability of the scale its shares were weighed on; left out: the lot's mixing scale. */
   readabilityG?: Grams
 }
 export interface LotStayedQuestion extends SoakedLot {
@@ -32,7 +32,7 @@ export interface LotStayedQuestion extends SoakedLot {
   /** How the mix lies on the sides; null where nobody said. */
   sides: SideShares | null
   rubbedAtMs: Milliseconds
-  /** Of the brine; 0 for a dry cure. */
+  /** The water of the brine; 0 for a dry cure. */
   waterG: Grams
   /** `lowPpm` is what went in up to now, at its lowest. At least one. */
   pieces: readonly { pieceId: number; greenG: Grams; greenOffG: Grams; lowPpm: Ppm }[]
@@ -51,8 +51,8 @@ export type LotStayed = Stayed<LotNotShownWhy>
 
 /**
  * The least nitrite that stayed in each piece of a lot by all that was told of it, ppm as NaNO2. A dry cure loses with
- * its liquid (see `leastStayed`); a brine spreads over all water (see `leastInBrine`), and a draining of it is no loss; a
- * pick-up keeps its own low figure. What a later weighing of the meat bounds counts as bounded.
+ * its liquid (see `leastStayed`); a brine spreads over all water (see `leastInBrine`), and a draining of it is no loss;
+ * a pick-up keeps its own low figure. What a later weighing of the meat bounds counts as bounded.
  */
 export function lotStayed(q: LotStayedQuestion): LotStayed {
   if (q.upperBound) return hiddenBy(q, q.method === 'excess' ? 'excess' : 'not_weighed')
@@ -68,7 +68,7 @@ export function lotStayed(q: LotStayedQuestion): LotStayed {
         isOn(put, piece.pieceId)
           ? {
               atMs: put.atMs,
-              // Its share was weighed once more, on the mixing scale.
+              // A share that was weighed once more, on the mixing scale.
               saltLowG: Math.max(0, shares[k]![i]! - (put.readabilityG ?? q.mixReadabilityG)) * put.saltShare,
               nitriteLowG: allG > 0 ? ((piece.lowPpm * piece.greenG) / PPM_PER_UNIT) * (nitriteG[k]! / allG) : 0,
             }
@@ -140,8 +140,8 @@ function inBrine(q: LotStayedQuestion): LotStayed {
 
 /**
  * The least that stayed in the worst of these pieces, ppm: it picks the rule they cool by. Null: not shown, or no
- * nitrite, and the stricter rule holds. `judgement` from before the figure was worked out stands on what went in, at its
- * lowest.
+ * nitrite, and the stricter rule holds. `judgement` from before the figure was worked out stands on what went in, at
+ * its lowest.
  */
 export function leastOf(
   judgement: { lot: { lowPpm: Ppm } | null; stayed?: LotStayed | null },

@@ -10,7 +10,7 @@ export interface LyingLiquid {
   liquidG: Grams
   /** The meat that lay in it. */
   greenG: Grams
-  /** As it was measured; the mean is no more, the thinnest place six tenths of it. */
+  /** The thickness as measured; the mean is no more, the thinnest place six tenths of it. */
   thicknessMm: Millimetres
   /** Since salt last went on. */
   sinceMs: Milliseconds
@@ -19,11 +19,11 @@ export interface LyingLiquid {
 }
 
 /**
- * The most of the cure that liquid took along which lay with the meat until it was poured off or leaked, 0 to 1: whatever
- * its strength, the lean behind it drew at least that strength, as deep as salt comes in that time at its slowest. 1 where
- * the time was too short to say. 2 kg of 40 mm after three days at 4 °C: 60 g at most 26 %, 240 g 58 %. Masses over 0.
- * Source: the uptake of a slab at a constant face (Crank, The Mathematics of Diffusion); constants house, held against a
- * simulation in the test.
+ * The most of the cure that liquid took along which lay with the meat until it was poured off or leaked, 0 to 1:
+ * whatever its strength, the lean behind it drew at least that strength, as deep as salt comes in that time at its
+ * slowest. 1 where the time was too short to say. 2 kg of 40 mm after three days at 4 °C: 60 g at most 26 %, 240 g 58
+ * %. Masses over 0. Source: the uptake of a slab at a constant face (Crank, The Mathematics of Diffusion); constants
+ * house, held against a simulation in the test.
  */
 export function lyingLoss({ liquidG, greenG, thicknessMm, sinceMs, coldestC }: LyingLiquid): Fraction {
   const d = LYING_LIQUID.slowestD10 * D10 * warmer(coldestC ?? LYING_LIQUID.coldestC)

@@ -7,7 +7,7 @@ const GAS_CONSTANT = 8.314462618
 const MM_PER_M = 1000
 /** Diffusion is written in 1e-10 m2/s. */
 export const D10 = 1e-10
-/** Of a series that falls at once after some hours in the cure. */
+/** The most terms summed of a series that falls at once after some hours in the cure. */
 const MOST_TERMS = 200
 
 /** How much faster it goes at a temperature than at 4 °C: Arrhenius, activation energy 25 kJ/mol. */
@@ -15,15 +15,15 @@ export const warmer = (tempC: Celsius): number =>
   Math.exp((SOAK_BOUND.activationJ / GAS_CONSTANT) * (1 / (COLD_ROOM_C + KELVIN) - 1 / (tempC + KELVIN)))
 
 export interface Soak {
-  /** In the water. */
+  /** Hours in the water. */
   ms: Milliseconds
   /** Null: nobody said; then it counts as lukewarm. */
   waterC: Celsius | null
-  /** At its thinnest. */
+  /** The thickness at its thinnest. */
   thicknessMm: Millimetres
-  /** In the cure before it. */
+  /** Hours in the cure before it. */
   curedMs: Milliseconds
-  /** One face took the mix. */
+  /** True when one face took the mix. */
   oneFace: boolean
 }
 
@@ -41,7 +41,9 @@ export function soakLoss({ ms, waterC, thicknessMm, curedMs, oneFace }: Soak): F
   return Math.min(1, (SOAK_BOUND.safety * SOAK_BOUND.twoFaces * outM * aboveEven(even)) / thickM)
 }
 
-/** How many times what it evens out to still stands at the face, by `D t / L2`: 1 after weeks, without end at the start. */
+/**
+ * How many times what it evens out to still stands at the face, by `D t / L2`: 1 after weeks, without end at the start.
+ */
 function aboveEven(dimensionless: number): number {
   if (dimensionless <= 0) return Infinity
   let sum = 1

@@ -6,7 +6,7 @@ import { soakLoss } from './soak-loss'
 import type { Stayed } from './stayed'
 import type { Step } from '../life/step'
 
-/** Of a lot, what says how much water takes: its thickness as it was measured, and whether one face took the mix. */
+/** What says how much water takes from a lot: its thickness as it was measured, and whether one face took the mix. */
 export interface SoakedLot {
   thicknessMm: Millimetres
   oneFace: boolean
@@ -15,7 +15,7 @@ export interface SoakedLot {
 export interface WaterStay {
   fromMs: Milliseconds
   untilMs: Milliseconds
-  /** At its warmest; null: nobody said. */
+  /** The water at its warmest; null: nobody said. */
   waterC: Celsius | null
 }
 
@@ -52,8 +52,8 @@ function lostToWater(steps: readonly Step[], pieceId: number, { thicknessMm, one
 
 /**
  * The least that stayed after soaking, ppm as NaNO2: each stay in water takes at most what `soakLoss` says, and what
- * stays multiplies. Not shown after more than 48 h in water, or where nobody said how long. Pieces that no water saw keep
- * their figure.
+ * stays multiplies. Not shown after more than 48 h in water, or where nobody said how long. Pieces that no water saw
+ * keep their figure.
  */
 export function afterSoaks<Why extends string>(
   stayed: Stayed<Why>,
@@ -70,7 +70,7 @@ export function afterSoaks<Why extends string>(
   const most = Math.max(...[...lost.values()].map(share => share ?? 1))
   return {
     leastPpm: why ? null : Math.min(...pieces.map(piece => piece.leastPpm!)),
-    // Of the piece that lost most to each.
+    // The share that the piece lost which lost most to each.
     lostShare: why ? null : 1 - (1 - (stayed.lostShare ?? 0)) * (1 - most),
     why,
     pieces,

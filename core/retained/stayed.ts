@@ -20,24 +20,24 @@ export interface PieceCured {
 export interface Lost {
   atMs: Milliseconds
   pieces: readonly number[]
-  /** At its most; null: nobody saw how much. */
+  /** The most that it was; null: nobody saw how much. */
   highG: Grams | null
   /** Salt was to be seen lying there. */
   saltLies: boolean
   /** Salt that had not dissolved went along. */
   tookSalt: boolean
-  /** It lay with the meat until it was poured off or leaked: in a bag, or a tub that holds it. */
+  /** True when the liquid lay with the meat until it was poured off or leaked: in a bag, or a tub that holds it. */
   lay: boolean
 }
 
 export interface StayedQuestion {
   rubbedAtMs: Milliseconds
-  /** At least one. */
+  /** Pieces of the lot, at least one. */
   pieces: readonly PieceCured[]
   losses: readonly Lost[]
   /** Most of the mix lay on fat or rind, where it dissolves last. */
   mostlyOnFat: boolean
-  /** As it was measured. */
+  /** The thickness as measured. */
   thicknessMm: Millimetres
 }
 
@@ -57,13 +57,13 @@ export interface Stayed<Why extends string = NotShownWhy> {
 }
 
 /**
- * The least nitrite that stayed with each piece, whatever liquid left, ppm as NaNO2. Each loss takes at most
- * `f x 0.26395 x grams / salt on the pieces that lay in it, at its lowest` of their salt and nitrite, in order of time; f
- * is 1.25 over 24 h after the last application with no salt to be seen, 3 otherwise (film model, house); brine holds at
- * most 26.4 % salt. What lay with the meat until it was poured off takes no more than `lyingLoss`: the lower counts. Not
- * shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with it, and where the mix lay
- * mostly on fat or rind. Masses in grams. What went in stays what went in: this figure picks
- * the cooling rule, and judges no limit.
+ * The least nitrite that stayed with each piece, whatever liquid left, ppm as NaNO2. Each loss takes at most `f x
+ * 0.26395 x grams / salt on the pieces that lay in it, at its lowest` of their salt and nitrite, in order of time; f is
+ * 1.25 over 24 h after the last application with no salt to be seen, 3 otherwise (film model, house); brine holds at
+ * most 26.4 % salt. What lay with the meat until it was poured off takes no more than `lyingLoss`: the lower counts.
+ * Not shown for pieces that lost liquid within 6 h of the rub, or so much as nobody saw, or salt with it, and where the
+ * mix lay mostly on fat or rind. Masses in grams. What went in stays what went in: this figure picks the cooling rule,
+ * and judges no limit.
  */
 export function leastStayed(question: StayedQuestion): Stayed {
   const walked = new Map<number, OnPiece>(

@@ -24,12 +24,12 @@ export interface WeighingShows {
 
 /**
  * Works out what weighing the meat would show after liquid left that nobody measured: from which weight on at least
- * `neededPpm` stayed in each of these pieces by `lotStayed`, whatever ran off. The heavier, the more stayed, so the weight
- * is found by halving. Example: 2,000 g of belly with 55 g on it, 150 ppm, weighed on day 3 with nothing left lying: from
- * 2,002 g on it shows 100 ppm. Sources as `leastStayed`.
+ * `neededPpm` stayed in each of these pieces by `lotStayed`, whatever ran off. The heavier, the more stayed, so the
+ * weight is found by halving. Example: 2,000 g of belly with 55 g on it, 150 ppm, weighed on day 3 with nothing left
+ * lying: from 2,002 g on it shows 100 ppm. Sources as `leastStayed`.
  */
 export function weighingShows(q: LotStayedQuestion, { pieces, drained, atMs, offG }: ToWeigh, neededPpm: Ppm): WeighingShows {
-  /** Behind all that was told, in this order. */
+  /** A step laid behind all that was told, in this order. */
   const told = (nth: number, kind: 'drain' | 'weigh', figures: Step['figures']) => {
     const id = Number.MAX_SAFE_INTEGER - 2 + nth
     return { id, kind, pieces: [...pieces], placeId: null, fromMs: atMs, toMs: atMs, figures } as Step

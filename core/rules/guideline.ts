@@ -9,7 +9,7 @@ export const CURED_COOLING_SOURCE = 'FSIS stabilization guideline (2021), for co
 
 /** 130 °F, the least temperature at which kill is credited. Appendix A. */
 export const KILL_FROM_C: Celsius = fahrenheitToCelsius(130)
-/** Over a longer gap nothing is credited: nobody knows what happened in it. House. */
+/** The longest gap between readings that is credited: nobody knows what happened in a longer one. House. */
 export const LONGEST_GAP_MS: Milliseconds = 30 * MS_PER_MINUTE
 /** Reduction of Salmonella in decades. Appendix A. */
 export const SALMONELLA_LOG = 6.5
@@ -20,8 +20,8 @@ export const SALMONELLA_Z_F = 10
 /** 158 °F: instant by the table. Appendix A. */
 export const INSTANT_KILL_C: Celsius = fahrenheitToCelsius(158)
 /**
- * Minutes at 70 °C that UK and EU practice asks of a heating, by which it is judged where such a set is in force: a rise
- * of 7.5 °C takes a tenth of the time, and what is claimed counts from 60 °C. House, after that practice.
+ * Minutes at 70 °C that UK and EU practice asks of a heating, by which it is judged where such a set is in force: a
+ * rise of 7.5 °C takes a tenth of the time, and what is claimed counts from 60 °C. House, after that practice.
  */
 export const P70_WANTED_MIN = 2
 export const P70_AT_C: Celsius = 70
@@ -30,7 +30,7 @@ export const P70_FROM_C: Celsius = 60
 
 /** 50 °F: from here on the core is warm. Appendix A. */
 export const GROWTH_FROM_C: Celsius = 10
-/** From 50 to 130 °F, with nitrite and with salt only. Appendix A; house. */
+/** The longest time from 50 to 130 °F, with nitrite and with salt only. Appendix A; house. */
 export const COME_UP_MS: Milliseconds = 6 * MS_PER_HOUR
 export const COME_UP_SALT_ONLY_MS: Milliseconds = 4 * MS_PER_HOUR
 

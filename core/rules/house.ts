@@ -27,16 +27,16 @@ export const NO_HOUSE_LIMITS: HouseLimits = { floorPpm: null, maxPpm: null }
 export const HOUSE_TARGET_PPM: Ppm = 150
 /** Stands in where a rule set has no ingoing maximum: the general figure for cured meat. A house rule, not a law. */
 export const GUARD_PPM: Ppm = 200
-/** Over this no curing salt is a blended one. */
+/** The most nitrite that a blended curing salt has. */
 export const MOST_BLENDED_NITRITE_SHARE: Fraction = 0.1
 
 // Salt, sugar and what they come in, shares of green weight.
 
-/** Of what a plan keeps for later, less than this is not waited for. */
+/** The least share of what a plan keeps for later that is waited for. */
 export const STILL_TO_COME_SHARE: Fraction = 0.05
-/** Of a lot's mix that a plan may keep for later. */
+/** The most of a lot's mix that a plan may keep for later. */
 export const MOST_LATER_SHARE: Fraction = 0.9
-/** Without nitrite, less salt than this is no cure. */
+/** The least salt that is a cure without nitrite. */
 export const LEAST_SALT_ONLY_SHARE: Fraction = 0.018
 /** A measured nitrite cure outside these is a slip of the key or of the scale, not a cure. */
 export const LEAST_MEASURED_SALT_SHARE: Fraction = 0.01
@@ -45,11 +45,11 @@ export const MOST_MEASURED_SALT_SHARE: Fraction = 0.06
 export const SALT_OFF_SHARE: Fraction = 0.2
 /** What most people like in bacon; under the first it is little, over the second it eats salty. */
 export const USUAL_SALT = { lowShare: 0.02, highShare: 0.03 } as const
-/** One limit everywhere: syrup-rich cures put on up to 18 % of green weight, much of which stays in the bag. */
+/** The most sugar, everywhere: syrup-rich cures put on up to 18 % of green weight, much of which stays in the bag. */
 export const MOST_SUGAR_SHARE: Fraction = 0.2
-/** Over this it is said: sweet styles go to 4 %. */
+/** The most sugar that goes unsaid: sweet styles go to 4 %. */
 export const SAID_SUGAR_SHARE: Fraction = 0.06
-/** Under this, of the whole, a syrup is a seasoning. */
+/** The least share of the whole as which a syrup is more than a seasoning. */
 export const LEAST_SYRUP_SHARE: Fraction = 0.3
 /** A bulk mix comes this near to its target, as a share of it. */
 export const MIX_NEAR_SHARE: Fraction = 0.05
@@ -79,11 +79,12 @@ export const ROUGH_ML = {
  */
 export const LIQUID_LOSS = { settled: 1.25, early: 3 } as const
 export const DRAIN_SETTLED_MS: Milliseconds = MS_PER_DAY
-/** Of what the meat weighs, more than this drained is asked about. */
+/** The share of the meat's weight above which a drained amount is asked about. */
 export const DRAINED_ASKED_SHARE: Fraction = 0.15
 /**
- * The most that water takes along: diffusion in 1e-10 m2/s at 4 °C, out at its fastest and in at its slowest, activation energy
- * in J/mol; the first-order share of both faces (4 / sqrt(pi)); what is added for safety; what is not told.
+ * The most that water takes along: diffusion in 1e-10 m2/s at 4 °C, out at its fastest and in at its slowest,
+ * activation energy in J/mol; the first-order share of both faces (4 / sqrt(pi)); what is added for safety; what is not
+ * told.
  */
 export const SOAK_BOUND = {
   outD10: 3.5,
@@ -94,8 +95,9 @@ export const SOAK_BOUND = {
   usualC: 15,
 } as const
 /**
- * What liquid left behind that lay with the meat: nitrite's diffusion at its slowest (0.8 of salt's 1.6) in 1e-10 m2/s at
- * 4 °C, how deep it counts at most, what is taken off its depth, water in lean and meat as kg/m3, and how cold meat still cures.
+ * What liquid left behind that lay with the meat: nitrite's diffusion at its slowest (0.8 of salt's 1.6) in 1e-10 m2/s
+ * at 4 °C, how deep it counts at most, what is taken off its depth, water in lean and meat as kg/m3, and how cold meat
+ * still cures.
  */
 export const LYING_LIQUID = {
   slowestD10: 1.28,
@@ -108,7 +110,7 @@ export const LYING_LIQUID = {
 } as const
 /** Longer in water in all, nothing is shown; out of it for longer, another stay begins. */
 export const SOAK_STAYS = { mostMs: 48 * MS_PER_HOUR, apartMs: 10 * MS_PER_MINUTE } as const
-/** Nobody measured where it is thinnest: this share of the thickness that was. */
+/** The thinnest place that nobody measured, as a share of the thickness that was. */
 export const THINNEST_SHARE: Fraction = 0.6
 /** Drained so soon after the rub, it took along what nobody can say. */
 export const DRAINED_EARLY_MS: Milliseconds = 6 * MS_PER_HOUR
@@ -141,7 +143,10 @@ export const FRIDGE_CHECKS = {
   hold: { aboveC: 7, forMs: 2 * MS_PER_HOUR },
   tooColdC: -1,
 } as const
-/** Curing, drying after the rinse, resting: unbroken hours, salt only the stricter; and hours over the shop's limit in all. */
+/**
+ * Curing, drying after the rinse, resting: unbroken hours, salt only the stricter; and hours over the shop's limit in
+ * all.
+ */
 export const COLD_CHECKS = {
   hold: FRIDGE_CHECKS.hold,
   saltOnly: { aboveC: 4, forMs: 4 * MS_PER_HOUR },
@@ -153,13 +158,19 @@ export const UNREAD = {
   saltOnly: { askMs: 6 * MS_PER_HOUR, holdMs: 12 * MS_PER_HOUR },
   frozen: { askMs: MS_PER_DAY, holdMs: 7 * MS_PER_DAY },
 } as const
-/** On a counter or a table, in all: said, and held. As warm as a room until it is read. */
+/** Hours on a counter or a table, in all, after which it is said, and held. As warm as a room until it is read. */
 export const BENCH_CHECKS = { unreadC: 20, warnMs: 2 * MS_PER_HOUR, holdMs: 4 * MS_PER_HOUR } as const
-/** Ready to slice, as a share of green weight, where a shop has no lots of its own to go by: through a hot smoke at its least. */
+/**
+ * Ready to slice, as a share of green weight, where a shop has no lots of its own to go by: through a hot smoke at its
+ * least.
+ */
 export const USUAL_READY_SHARE: Fraction = 0.85
 /** A shop's usual yield is the middle of so many of its last lots of a cut. */
 export const YIELD_LOTS = 12
-/** Hung to dry by weight: warmer than its place should be by so much, unbroken, it is outside its plan; 13 °C where nobody said. */
+/**
+ * Hung to dry by weight: warmer than its place should be by so much, unbroken, it is outside its plan; 13 °C where
+ * nobody said.
+ */
 export const HANG_CHECKS = { usualC: 13, overC: 2, forMs: 12 * MS_PER_HOUR } as const
 /** Meat that is hung warmer than this is first dry enough by its estimated water activity. */
 export const HANG_WARM_C: Celsius = 5
@@ -183,7 +194,7 @@ export const HYGROMETER_USABLE_RH = 10
 
 /** A core that stays under this is smoked cold and has no come-up. */
 export const HEAT_FROM_C: Celsius = 30
-/** From here a core was cooked through, not only warmed. */
+/** The core temperature from which meat was cooked through, not only warmed. */
 export const HEAT_TREATED_FROM_C: Celsius = 60
 /** A heat that peaks under the kill: so long from the first to the second, up and down. */
 export const LUKEWARM = { fromC: 20, toC: 50, curedMs: 6 * MS_PER_HOUR, saltOnlyMs: 4 * MS_PER_HOUR } as const
@@ -209,9 +220,15 @@ export const MOST_READINGS = 5000
 
 // Weights that do not add up, shares.
 
-/** A piece gives no more than so many times its green weight, whoever is sure of it: the wettest brine does not double it. */
+/**
+ * A piece gives no more than so many times its green weight, whoever is sure of it: the wettest brine does not double
+ * it.
+ */
 export const MOST_CUT_TIMES = 2
-/** Parts and offcuts of a piece weigh at most this over its green weight: what lies on it, or what a brine gave it. House. */
+/**
+ * Parts and offcuts of a piece weigh at most this over its green weight: what lies on it, or what a brine gave it.
+ * House.
+ */
 export const CUT_OVER_DRY_SHARE = 0.1
 export const CUT_OVER_WET_SHARE = 0.5
 /** Unaccounted beyond this is asked about: after a cut of the knife, and of a lot. */
@@ -222,7 +239,9 @@ export const TWO_SCALES_SHARE: Fraction = 0.02
 export const SLICED_OVER_SHARE: Fraction = 0.01
 /** Up to this much over it is asked about: then it is other meat, or a slip of the key. */
 export const SLICED_MOST_OVER_SHARE: Fraction = 0.05
-/** Of the slab, less than this is crumbs and drip; what two weighings differ by; what clings to a bag. */
+/**
+ * The share of the slab below which a rest is crumbs and drip, what two weighings differ by, or what clings to a bag.
+ */
 export const REST_SHARE: Fraction = 0.03
 export const MEAT_REST_SHARE: Fraction = 0.02
 export const INGREDIENT_REST_SHARE: Fraction = 0.001
@@ -243,7 +262,9 @@ export const SLOWEST_RHYTHM_DAYS = 14
 export const USUAL_DRYING_HOURS = { from: 2, to: 24 } as const
 /** A turning day begins here by the shop's clock: clear of late work, of early work and of clock changes. */
 export const TURNING_DAY_FROM = '04:00'
-/** Turned morning and evening: where one ends and the other begins, and by when each is done if the shop says nothing. */
+/**
+ * Turned morning and evening: where one ends and the other begins, and by when each is done if the shop says nothing.
+ */
 export const HALF_DAY = { splitAt: '14:00', morningBy: '10:00', eveningBy: '20:00' } as const
 /** The first half day to turn in begins so long after the rub. */
 export const FIRST_HALF_AFTER_MS: Milliseconds = 6 * MS_PER_HOUR

@@ -66,7 +66,7 @@ const rankOf = (status: NitriteStatus): number => {
   const i = WORST_FIRST.indexOf(status)
   return i < 0 ? WORST_FIRST.length : i
 }
-/** Of verdicts on parts of a lot the one that decides: the worst, of alike ones the first. At least one. */
+/** The verdict that decides among those on parts of a lot: the worst, of alike ones the first. At least one. */
 export const worstVerdict = <V extends { status: NitriteStatus }>(verdicts: readonly V[]): V =>
   verdicts.reduce((worst, one) => (rankOf(one.status) < rankOf(worst.status) ? one : worst))
 
@@ -80,5 +80,5 @@ export const holdsLot = (
 ): status is 'below_floor' | 'floor_not_shown' | 'outside_house' =>
   status === 'below_floor' || status === 'floor_not_shown' || status === 'outside_house'
 
-/** Nothing to mend: the whole of what is known lies where it should. */
+/** True when there is nothing to mend: the whole of what is known lies where it should. */
 export const isGood = (status: NitriteStatus): boolean => status === 'inside' || status === 'up_to'

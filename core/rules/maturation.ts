@@ -5,13 +5,13 @@ import type { RuleRow } from './rule-set'
 export interface Maturation {
   days: number
   source: string
-  /** From when on it may go out; null while some of it cures. */
+  /** The instant from which it may go out; null while some of it cures. */
   fromMs: Milliseconds | null
 }
 
 /**
- * The longest maturation that rows of a lot ask for, counted in whole days of 24 h from when the last of its pieces left
- * the cure; null where none does.
+ * The longest maturation that rows of a lot ask for, counted in whole days of 24 h from when the last of its pieces
+ * left the cure; null where none does.
  */
 export function maturationOf(rows: readonly RuleRow[], outAtMs: readonly (Milliseconds | null)[]): Maturation | null {
   const [row] = rows.filter(one => one.maturationDays !== undefined).toSorted((a, b) => b.maturationDays! - a.maturationDays!)

@@ -6,7 +6,7 @@ export interface ExponentialRate {
   perSecond: number
   atC: Celsius
   zC: Celsius
-  /** Nothing is credited below this. */
+  /** The temperature below which nothing is credited. */
   fromC: Celsius
   /** Segments longer than this are not credited. */
   longestGapMs: Milliseconds

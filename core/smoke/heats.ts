@@ -172,8 +172,8 @@ const sessionOf = (heat: Heat, nowMs: Milliseconds): ColdSession => ({
 })
 
 /**
- * Over 6 h above 10 °C in all, cold sessions and the way up of the first heat behind them; null when there is no such
- * pair, or it was shorter.
+ * The hours above 10 °C in all, where they are over 6: cold sessions and the way up of the first heat behind them; null
+ * when there is no such pair, or it was shorter.
  */
 function coldThenHot(q: HeatsQuestion): Milliseconds | null {
   const firstHot = q.heats.findIndex(heat => !isCold(heat) && heat.smoke.length > 0)

@@ -19,7 +19,7 @@ export interface RunFigures {
 /** Figures of a smoke, and its credit reading by reading. */
 export function runFigures(smoke: readonly CoreReading[]): RunFigures & { credit: number[] } {
   const credit = salmonellaLog(smoke)
-  // Not by spreading: a logger's night has more readings than a call takes arguments.
+  // A loop, not a spread: a logger's night has more readings than a call takes arguments.
   const hottestC = smoke.reduce<Celsius | null>(
     (most, { coreC }) => (most === null || coreC > most ? coreC : most),
     null,

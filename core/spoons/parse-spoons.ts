@@ -42,7 +42,7 @@ const WEIGHT_G: Record<string, Grams> = {
   pounds: GRAMS_PER_POUND,
 }
 
-/** By volume (level) or by weight; `perMeatG` when the line says for how much meat. */
+/** An amount by volume (level) or by weight; `perMeatG` when the line says for how much meat. */
 export interface SpoonAmount {
   ml: number | null
   massG: Grams | null
@@ -75,7 +75,7 @@ const withPlainFractions = (text: string): string =>
 
 /** Words and signs between an amount and the meat it is for: "per", "for", "a", or a stroke behind a unit. */
 const PER = /\s+(?:per|for|to|an?|each|every)\s+(?:each +|every +)?|(?<=[a-z.])\s*\/\s*/
-/** Between two ways of writing one amount: "3 g/kg = 1/5 tsp a pound". */
+/** What stands between two ways of writing one amount: "3 g/kg = 1/5 tsp a pound". */
 const SAME = /\s*[=;]\s*|\s+or\s+/
 
 /** "3 g/kg = 2 ml/kg or 1/5 tsp a pound": each as `parseAmount` reads it; fails as the first that cannot be read. */

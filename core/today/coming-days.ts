@@ -13,7 +13,7 @@ export interface ComingDay {
   date: IsoDate
   ready: string[]
   bestBy: string[]
-  /** In order of time. */
+  /** Days in order of time. */
   work: ComingWork[]
 }
 

@@ -11,7 +11,7 @@ import type { Task, TaskKind } from './task'
 /** What Today needs to know of a lot. */
 export interface LotFacts extends Omit<DueLot, 'plan' | 'piecePlans' | 'pieces'> {
   code: string
-  /** Its places are read more often. */
+  /** True for salt only: its places are read more often. */
   saltOnly?: boolean
   readyFromDay: number
   bestByDay: number
@@ -92,7 +92,7 @@ export function lotTasks(lot: LotFacts, nowMs: Milliseconds): Task[] {
 export const waitsForOwner = ({ openHolds, cureEndedAtMs }: Pick<LotFacts, 'openHolds' | 'cureEndedAtMs'>): boolean =>
   openHolds.length > 0 && cureEndedAtMs !== null
 
-/** Nobody said whether it will be smoked at all: asked once its cure may be over. */
+/** A lot of which nobody said whether it will be smoked at all: asked once its cure may be over. */
 function planTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
   const isSoon = lot.cureEndedAtMs !== null || cureDay(lot.rubbedOn, nowMs, lot.zone) >= lot.readyFromDay
   return lot.plan.assumed && isSoon && lot.runs.length === 0 && lot.packs === 0
@@ -100,19 +100,19 @@ function planTask(lot: LotFacts, nowMs: Milliseconds): Task[] {
     : []
 }
 
-/** After the cure: what the plan asks, held against the smokehouse and what was sliced already. */
+/** Tasks after the cure: what the plan asks, held against the smokehouse and what was sliced already. */
 function outTasks(lot: LotFacts, asked: Task[]): Task[] {
   const task = (kind: TaskKind): Task => ({ kind, subject: lot.code, byMs: null, late: false })
   const free = lot.runs.every(run => run.pulledAtMs !== null && run.cooled)
   if (lot.packs > 0) {
     const onTable = free && isLeft({ ...lot, unsliced: 0 }) ? [task('slice')] : []
-    // Of a lot some may be in packs while others hang, or are still to be smoked.
+    // Some pieces of a lot may be in packs while others hang, or are still to be smoked.
     const others = (lot.unsliced ?? 0) > 0 ? asked : []
     return [...onTable, ...others, ...(lot.unsent > 0 ? [task('send')] : [])]
   }
   if (!free) return asked.filter(one => one.kind !== 'smoke' && one.kind !== 'slice')
   if (!lot.plan.assumed || lot.runs.length === 0) return asked
-  // After one cold session there may be another; and of some pieces nobody knows yet.
+  // Another cold session may follow one; and of some pieces nobody knows yet.
   const hot = lot.runs.filter(run => !run.cold)
   return [task(hot.length > 0 && lot.runs.some(run => run.pieces === lot.pieces.length) ? 'slice' : 'go_on')]
 }

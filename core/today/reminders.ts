@@ -16,7 +16,7 @@ const hourOf = ({ because, byMs, late }: Task): Milliseconds | null => {
   return byMs
 }
 
-/** Of what is to be done now, that whose hour came a moment ago: it is said once, on whatever page is open. */
+/** Tasks whose hour came a moment ago: each is said once, on whatever page is open. */
 export const remindersOf = (tasks: readonly Task[], nowMs: Milliseconds): Reminder[] =>
   tasks.flatMap((task) => {
     const atMs = hourOf(task)

@@ -35,7 +35,7 @@ export interface Task {
   kind: TaskKind
   /** A lot's or a run's code, or a place's name. */
   subject: string
-  /** By when; null when any time today will do. */
+  /** The instant by which it is to be done; null when any time today will do. */
   byMs: Milliseconds | null
   late: boolean
   /** Ids of the pieces that wait, where it is not all of the lot. */

@@ -21,7 +21,7 @@ export interface Turned {
   pieces: readonly number[]
 }
 
-/** From when to when a piece was in the cure; null while it is. */
+/** The span that a piece was in the cure; `outMs` null while it is. */
 export interface InCure {
   pieceId: number
   fromMs: Milliseconds
@@ -58,7 +58,10 @@ export function knotsOf({ slots, turns, pieces, nowMs }: KnotsQuestion): LifeKno
   })
 }
 
-/** Whoever stayed in the cure to the slot's end, or to now; were all taken out in it, whoever lay there at its last turn. */
+/**
+ * Whoever stayed in the cure to the slot's end, or to now; were all taken out in it, whoever lay there at its last
+ * turn.
+ */
 function askedOf(slot: Slot, mine: readonly Turned[], pieces: readonly InCure[], nowMs: Milliseconds): number[] {
   const endMs = nowMs >= slot.fromMs ? Math.min(slot.untilMs, nowMs) : slot.untilMs
   const there = (ms: Milliseconds) => pieces.filter(one => one.fromMs <= ms && (one.toMs === null || one.toMs >= ms))

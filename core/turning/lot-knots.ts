@@ -19,7 +19,7 @@ export interface TurningLot {
 }
 
 export interface LotKnots {
-  /** In order; `day` is the cure day on which each is due. */
+  /** Knots in order; `day` is the cure day on which each is due. */
   knots: LifeKnot[]
   /** The knot to tie now. */
   open: LifeKnot | null

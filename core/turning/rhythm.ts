@@ -17,8 +17,8 @@ export type PlannedTurn = (typeof PLANNED_TURNS)[number]
 export const waysOf = (how: PlannedTurn): readonly TurnWay[] => (how === 'massaged_turned' ? ['massaged', 'turned'] : [how])
 
 /**
- * How often is turned from a turning day on, 0 being the rub's. `everyDays` is 0.5 (morning and evening), or whole days;
- * null: never. `earliest`: due from that day of each stretch on ("3 to 4" is every 4, from the 3rd).
+ * How often is turned from a turning day on, 0 being the rub's. `everyDays` is 0.5 (morning and evening), or whole
+ * days; null: never. `earliest`: due from that day of each stretch on ("3 to 4" is every 4, from the 3rd).
  */
 export interface RhythmSegment {
   fromDay: number
@@ -39,11 +39,11 @@ export interface Slot {
   /** The turning day on which it is due, 0 being the rub's. */
   day: number
   fromMs: Milliseconds
-  /** From when it is asked for. */
+  /** The instant from which the turn is asked for. */
   dueFromMs: Milliseconds
-  /** After this it is late. */
+  /** The instant after which it is late. */
   dueMs: Milliseconds
-  /** From here on it is over. */
+  /** The instant from which it is over. */
   untilMs: Milliseconds
   how: PlannedTurn
 }
@@ -51,7 +51,7 @@ export interface Slot {
 export interface RhythmQuestion {
   rubbedAtMs: Milliseconds
   zone: string
-  /** In order of `fromDay`, the first from day 0. */
+  /** Stretches in order of `fromDay`, the first from day 0. */
   segments: readonly RhythmSegment[]
   /** The shop's hour by which a day's turn should be done, "18:00". */
   turnBy: string
@@ -63,9 +63,9 @@ export interface RhythmQuestion {
 type Half = 'morning' | 'evening'
 
 /**
- * Slots of a rhythm from the rub to its last day, in order, without gap or overlap but where nothing is turned. A change
- * of rhythm begins at the next slot's edge and counts from there; the open slot stays as it is. The first half day is
- * one that begins 6 h or more after the rub.
+ * Slots of a rhythm from the rub to its last day, in order, without gap or overlap but where nothing is turned. A
+ * change of rhythm begins at the next slot's edge and counts from there; the open slot stays as it is. The first half
+ * day is one that begins 6 h or more after the rub.
  */
 export const slotsOf = ({ rubbedAtMs, zone, turnBy, lastDay, segments }: RhythmQuestion): readonly Slot[] =>
   laidOut(rubbedAtMs, zone, turnBy, lastDay, JSON.stringify(segments))

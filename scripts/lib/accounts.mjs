@@ -3,7 +3,7 @@ import { userInfo } from 'node:os'
 import { run } from './run.mjs'
 
 /**
- * As root, the database and the application each run as a user of their own: neither may touch the other's, nor
+ * The database and the application each run, under root, as a user of their own: neither may touch the other's, nor
  * anything of root's.
  */
 export const DATABASE_USER = 'veldmoor'
@@ -29,7 +29,7 @@ export const userReaches = (user, flag, path) =>
     () => false,
   )
 
-/** Who we are ourselves. */
+/** The account that this program runs as. */
 export const ourName = () => userInfo().username
 
 /** The name of the user whose a path is. */

@@ -33,7 +33,7 @@ export async function startApp({
       DATABASE_ADMIN_URL: '',
       SESSION_SECRET: sessionSecret,
       VELDMOOR_DEMO: demo ? '1' : '',
-      // Each thread would keep freed memory of its own: some 20 MB more for nothing.
+      // Threads would each keep freed memory of their own: some 20 MB more for nothing.
       MALLOC_ARENA_MAX: process.env.MALLOC_ARENA_MAX ?? '2',
       ...env,
     },

@@ -15,7 +15,7 @@ export const databaseOf = adminUrl => decodeURIComponent(new URL(adminUrl).pathn
  */
 function client(program, adminUrl, args) {
   const { hostname, port, username, password, searchParams } = new URL(adminUrl)
-  // As the application asks for it, see server/db/line/tls.ts.
+  // The encrypted line as the application asks for it, see server/db/line/tls.ts.
   const tls = searchParams.get('tls')
   const encrypted = tls === null ? [] : ['--ssl', '--ssl-verify-server-cert', ...(tls === 'system' ? [] : [`--ssl-ca=${tls}`])]
   const child = spawn(

@@ -14,8 +14,8 @@ const DATABASE = 'veldmoor'
 const PACKET = '64M'
 
 /**
- * As root the server runs as a user of its own, if that user can reach the folder; else as whoever we are. Only data
- * and sockets are its own. A shop that an ordinary user started stays that user's.
+ * The server runs, under root, as a user of its own, if that user can reach the folder; else as whoever we are. Only
+ * data and sockets are its own. A shop that an ordinary user started stays that user's.
  */
 async function serverUser(folder, own) {
   if (!isRoot()) return ourName()
@@ -111,7 +111,7 @@ export async function startMariadb(
   let ended = false
   child.on('exit', () => (ended = true))
   writeFileSync(pidFile, String(child.pid))
-  // By its standard input: what stands in a command line, every user of the machine may read.
+  // SQL goes by standard input: what stands in a command line, every user of the machine may read.
   const client = sql =>
     run(whereIs('mariadb'), ['--no-defaults', `--socket=${socket}`, `--user=${isRoot() ? 'root' : user}`], {
       input: sql,

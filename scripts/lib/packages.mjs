@@ -56,7 +56,7 @@ async function canSudo() {
 
 export const ensureMariadb = () =>
   ensureDebianPackages({
-    // With the client's dump: a back-up must not wait for a network.
+    // The client's dump is among them: a back-up must not wait for a network.
     programs: ['mariadbd', 'mariadb-install-db', 'mariadb', 'mariadb-dump'],
     packages: ['mariadb-server-core', 'mariadb-client-core', 'mariadb-client'],
     why: 'MariaDB keeps the shop\'s records and writes its back-ups',

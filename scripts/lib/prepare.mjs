@@ -31,7 +31,7 @@ export async function withoutGuard(adminUrl, work) {
     return await work()
   }
   catch (error) {
-    // Without it the head stays behind, and the next record breaks the chain.
+    // The head would stay behind without it, and the next record would break the chain.
     await guardBook(admin)
     throw error
   }

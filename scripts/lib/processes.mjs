@@ -73,7 +73,7 @@ export function takeLock(path, mark) {
         pause()
         continue
       }
-      // As its only heir: what is there still is the dead one's, or a living one's who came first.
+      // Removes it as its only heir: what is there still is the dead one's, or a living one's who came first.
       if (readText(path) !== null && livingPid(path, mark) === null) rmSync(path, { force: true })
       rmSync(heir, { force: true })
     }

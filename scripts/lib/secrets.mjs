@@ -39,7 +39,7 @@ export async function privateFolder(folder) {
 /** Passwords and such, made once. */
 export async function secretsIn(folder) {
   const path = join(await privateFolder(folder), 'secrets.json')
-  // Until 0.3.0 they lay beside the data.
+  // Where they lay until 0.3.0: beside the data.
   const before = join(folder, 'secrets.json')
   if (existsSync(before) && !existsSync(path)) renameSync(before, path)
   if (existsSync(path)) await takeBack(path)

@@ -65,8 +65,8 @@ async function applicationUser(entry, demo) {
 }
 
 /**
- * From packages to a running shop, then waits. `name` is the folder under .veldmoor/ and the lock; `fill` puts
- * something into a new one.
+ * Runs a shop, from packages to its first page, then waits. `name` is the folder under .veldmoor/ and the lock; `fill`
+ * puts something into a new one.
  */
 export async function serve({
   name,
@@ -107,8 +107,8 @@ export async function serve({
     const database = starting && (await step('database', () => starting))
     if (database)
       keepers.push({ name: 'MariaDB', server: database, start: () => startMariadb(folder, { port: database.port }) })
-    // Without the owner's address, another process has brought the schema up to date, or the application says what it
-    // lacks.
+    // Where the owner's address is missing, another process has brought the schema up to date, or the application says
+    // what it lacks.
     if (database || adminUrl) await step('schema', () => prepare(database ?? { adminUrl, url: databaseUrl }))
     if (fill && database) await step('years', () => fill(database))
     const user = await applicationUser(build.entry, demo)

@@ -2,5 +2,5 @@ import { defineEventHandler } from 'h3'
 import { replyRefusal } from '../http/reply'
 import { refuse } from '../services/context'
 
-/** No page stands in for an address that is none. */
+/** The answer to an address that is none: no page stands in for it. */
 export default defineEventHandler(event => replyRefusal(event, refuse('no_such_address')))

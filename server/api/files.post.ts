@@ -16,7 +16,7 @@ export default defineEventHandler(async (event) => {
     if (!isSameOrigin(event)) return replyRefusal(event, refuse('cross_site'))
     const at = await atDoor(event)
     if (!at) return replyRefusal(event, refuse('not_signed_in'))
-    // On a shared tablet whoever gave a PIN, as for every record.
+    // The signer on a shared tablet is whoever gave a PIN, as for every record.
     const signer = signerOf(at, {})
     if (!signer.ok) return replyRefusal(event, signer)
     if (!WRITERS.includes(signer.value.role))

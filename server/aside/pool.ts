@@ -10,7 +10,7 @@ const MOST_MB = 256
 const YOUNG_MB = 16
 
 interface Pool {
-  /** For what takes a second at most, and for what may take minutes: no chart waits behind a walk. */
+  /** Threads for what takes a second at most, and for what may take minutes: no chart waits behind a walk. */
   quick: Piscina
   slow: Piscina
   /** Fails when a thread could not even begin: what waits for one would wait for ever. */
@@ -18,7 +18,7 @@ interface Pool {
 }
 let pool: Pool | null = null
 
-/** From now on, long work is done in threads of their own: one less than there are processors, so that pages go on. */
+/** Opens threads for long work: one less than there are processors, so that pages go on. */
 export function openPool(file: string): void {
   const threads = (maxThreads: number) =>
     new Piscina({

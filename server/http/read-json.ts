@@ -3,7 +3,7 @@ import { refuse, type Answer } from '../services/context'
 import { readBody } from './read-body'
 
 export const LARGEST_BODY_BYTES = 2_000_000
-/** At the door nobody is known yet: names and passwords are short. */
+/** The largest body at the door, where nobody is known yet: names and passwords are short. */
 export const LARGEST_DOOR_BYTES = 10_000
 /** What is typed is kept as JSON in the book's answers, and MariaDB reads no deeper than 32. */
 const DEEPEST = 25

@@ -15,7 +15,7 @@ export interface Settings {
   setupCode: string | null
   /** Where the data lie, for looking how much room is left; null: somewhere else. */
   dataFolder: string | null
-  /** For tests: a transaction that locks rows out of order fails. */
+  /** A setting for tests: a transaction that locks rows out of order fails. */
   locksChecked: boolean
 }
 

@@ -10,7 +10,7 @@ import { judgeAfresh } from '../services/upgrade/judge-afresh'
 import { lookAgain } from '../services/upgrade/look-again'
 
 /**
- * Before the first answer: the schema is looked at, and the demo shop loaded when asked for. Its times are printed for
+ * Looks at the schema before the first answer, and loads the demo shop when asked for. Its times are printed for
  * the start command.
  */
 async function open(): Promise<void> {

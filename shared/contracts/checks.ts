@@ -15,7 +15,7 @@ export const checkListInput = z.strictObject({
   placeId: z.int().positive().nullable(),
   items: z.array(name(120)).min(1, named('check_empty')).max(MOST_ITEMS),
   asked: z.enum(CHECK_ASKED),
-  /** So many hours it holds. */
+  /** How many hours it holds. */
   goodForHours: z.int().min(1).max(MOST_GOOD_HOURS),
   inUse: z.boolean().default(true),
 })
@@ -27,7 +27,7 @@ export const checkInput = z.strictObject({
     .array(z.int().min(0).max(MOST_ITEMS - 1))
     .max(MOST_ITEMS)
     .refine(all => new Set(all).size === all.length, named('check_twice')),
-  /** With what it was cleaned. */
+  /** What it was cleaned with. */
   cleanedWith: name(120).nullable(),
   note: note(),
 })

@@ -6,7 +6,7 @@ import type { InstrumentKind, InstrumentMark } from './instruments'
 import type { LotSummary, ShopView } from './lots'
 import type { PlaceView } from './places'
 
-/** Of the way in that outside programs know: a temperature alone. */
+/** The body of the way in that outside programs know: a temperature alone. */
 export const fridgeReadingInput = z.strictObject({ temperature: temperature() })
 
 export interface RunSummary {

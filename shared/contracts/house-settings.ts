@@ -3,7 +3,7 @@ import { decimal, note, reason } from '../entry/fields'
 
 interface Setting<I extends z.ZodType> {
   input: I
-  /** As the form calls it. */
+  /** The name that the form uses. */
   label: string
   /** A figure in ppm; none: words, on a line of their own. */
   unit?: 'ppm'
@@ -12,8 +12,8 @@ const setting = <I extends z.ZodType>(spec: Setting<I>): Setting<I> => spec
 const LARGEST_PPM = 700
 
 /**
- * What a shop asks beyond its rule set: how each setting is checked and what it is called. Contract, form, record and view
- * read this list; a setting has a column of its name in `shops`, but for those older than the list.
+ * What a shop asks beyond its rule set: how each setting is checked and what it is called. Contract, form, record and
+ * view read this list; a setting has a column of its name in `shops`, but for those older than the list.
  */
 export const HOUSE_SETTINGS = {
   targetPpm: setting({ input: decimal(1, LARGEST_PPM), label: 'House target', unit: 'ppm' }),

@@ -13,7 +13,7 @@ export interface Judgement {
   status: NitriteStatus
   cut: Cut
   rind: Rind
-  /** Of the lot, or of the pieces that decide; null without nitrite. */
+  /** The figure of the lot, or of the pieces that decide; null without nitrite. */
   lot: PpmWithBounds | null
   /** Pieces on which something went alone, and whose figure decides, "3" or "3a"; left out: all are alike. */
   decides?: (number | string)[]

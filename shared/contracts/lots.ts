@@ -61,7 +61,7 @@ export interface BenchView {
   places: PlaceBrief[]
   recipes: RecipeView[]
   cards: { code: string; atMs: Milliseconds }[]
-  /** By cut, what the shop's last lots weighed ready to slice, as a share of green weight. */
+  /** What the shop's last lots weighed ready to slice, by cut, as a share of green weight. */
   yields: Partial<Record<Cut, Fraction>>
   today: string
 }
@@ -76,9 +76,9 @@ export interface LotPiece {
   /** Number and part, "3", "3a": what it is called in its lot. */
   label: string
   meatCode: string
-  /** Of a part its share of what was weighed before the rub. */
+  /** The green weight; of a part its share of what was weighed before the rub. */
   greenG: Grams
-  /** Of a part what it weighed at the cut. */
+  /** The weight as typed; of a part what it weighed at the cut. */
   greenTyped: string
   bag: number | null
   tag: string | null
@@ -98,7 +98,7 @@ export interface LotPiece {
 }
 
 /** What every room needs to know of a lot. */
-/** Of a verdict, what a small beam shows. */
+/** What a small beam shows of a verdict. */
 export type JudgementBrief = Pick<Judgement, 'status' | 'meaning' | 'lot' | 'maxPpm' | 'floorPpm'> & {
   /** The least that stayed in the worst piece; null: not shown, or no nitrite. */
   leastPpm: Ppm | null
@@ -131,7 +131,7 @@ export interface LotSummary {
   turns: { id: number; atMs: Milliseconds; by: string; pieces: number[] | null }[]
   /** What is intended with it. */
   plan: LotPlan
-  /** Of pieces that go a way of their own. */
+  /** Plans of pieces that go a way of their own. */
   piecePlans: LotPlan[]
   /** What was done to it beside turns, as plans ask of it. */
   did: DoneStep[]
@@ -141,7 +141,7 @@ export interface LotSummary {
   /** How many of its steps contradict others, and count for nothing. */
   contradictions: number
   openHolds: HoldReason[]
-  /** Of holds under which it is being reworked: the owner decides once more before it goes out. */
+  /** Reasons of holds under which it is being reworked: the owner decides once more before it goes out. */
   reworked: HoldReason[]
   /** Ids of the pieces that go nowhere: they, or what they were cut from, are held or were destroyed. */
   heldPieces: number[]
@@ -157,13 +157,13 @@ export interface LotSummary {
   packsG: Grams
   packs: number
   unsent: number
-  /** Of the weight ready to slice, what neither packs nor offcuts account for; null until it was weighed. */
+  /** The part of the weight ready to slice that neither packs nor offcuts account for; null until it was weighed. */
   leftG: Grams | null
   /** Pieces that are there and from which nothing was sliced yet. */
   unsliced: number
 }
 
-/** Of a lot, what the Ledger's list shows. */
+/** What the Ledger's list shows of a lot. */
 export const LOT_ROW = [
   'code', 'cut', 'rind', 'rubbedOn', 'greenG', 'judgement', 'cureEndedAtMs', 'openHolds', 'runs',
   'packs', 'packsG', 'unsent', 'readyG', 'leftG', 'unsliced',
@@ -192,7 +192,7 @@ export interface ResidualView {
   boundPpm: Ppm | null
   /** Nitrite that went in at its highest, on green weight. */
   highPpm: Ppm | null
-  /** Under this yield the bound passes the limit. */
+  /** The yield under which the bound passes the limit. */
   leastYield: number | null
   why: 'lab_always' | 'nitrate' | 'unweighed' | 'no_figure' | 'not_finished' | 'over' | null
 }
@@ -216,7 +216,9 @@ export interface PieceLine {
   stays: readonly { placeId: number | null; stage: Stage; fromMs: Milliseconds; toMs: Milliseconds | null }[]
 }
 
-/** Two steps of a lot that cannot both be, the later of which counts for nothing, with the records that told of them. */
+/**
+ * Two steps of a lot that cannot both be, the later of which counts for nothing, with the records that told of them.
+ */
 export interface Contradicts {
   why: ContradictionCode
   mend: Mend
@@ -233,10 +235,10 @@ export interface ToldStep {
 }
 
 export interface LotView extends Omit<LotSummary, 'judgement'> {
-  /** As they were weighed before the rub; what was cut up since is among them. */
+  /** Pieces as they were weighed before the rub; what was cut up since is among them. */
   rubbed: LotPiece[]
   cutUp: CutUp[]
-  /** Of all pieces, also those that were cut up; and the places they were in. */
+  /** Lines of all pieces, also those that were cut up; and the places they were in. */
   lines: PieceLine[]
   linePlaces: { id: number; name: string }[]
   contradicts: Contradicts[]
@@ -267,7 +269,7 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     weighedTyped: string
     id: number
     application: number
-    /** Of the pieces it went on; null: all. */
+    /** The pieces it went on; null: all. */
     pieceNumbers: (number | string)[] | null
     /** When it went on, on which face, for what; null: with the rub, all over, for the cure. */
     atMs: Milliseconds | null
@@ -289,7 +291,7 @@ export interface LotView extends Omit<LotSummary, 'judgement'> {
     scale: InstrumentMark | null
     customer: string | null
     sentOn: string | null
-    /** Its last return; null: it never came back. */
+    /** The last return; null: it never came back. */
     returned: ReturnView | null
   }[]
   /** `atCut`: it came off when a piece was cut up. */

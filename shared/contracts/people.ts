@@ -36,8 +36,8 @@ export const signInInput = z.strictObject({
 })
 
 /**
- * On the keys of a telephone: a column, the corners, a cross. And what is chosen most besides. Source: published counts
- * of leaked PINs.
+ * PINs that lie in a pattern on the keys of a telephone (a column, the corners, a cross), and what is chosen most
+ * besides. Source: published counts of leaked PINs.
  */
 const COMMON_PINS = new Set([
   '2580',
@@ -119,7 +119,7 @@ export const secondFactorInput = z.strictObject({
   code: text()
     .trim()
     .regex(/^\d{6}$/, named('code_digits')),
-  /** That the secret was made here, for this sign-in. */
+  /** Proof that the secret was made here, for this sign-in. */
   proof: text().max(64),
   current: currentCode(),
 })

@@ -55,7 +55,7 @@ export interface PlaceSetUp extends PlaceBrief {
   targetC: Celsius | null
   targetRh: number | null
 }
-/** Of a place's readings the floor shows the last so many, none older than that. House. */
+/** How many of a place's last readings the floor shows, and how old the oldest may be. House. */
 export const PLACE_SHOWN = { readings: 28, forMs: 14 * MS_PER_DAY }
 
 /** A place with its last readings, in order of time. */

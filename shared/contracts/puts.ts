@@ -7,7 +7,7 @@ export interface PutChoice {
   code: string
   name: string
   role: MixRole
-  /** It may be told without a weight. */
+  /** True when it may be told without a weight. */
   mayBeByEye: boolean
   leftG: Grams
   isPast: boolean

@@ -52,7 +52,7 @@ export const recipeContract = z
     seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS),
     sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
     days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }),
-    /** From the rub on; null: as the shop usually does. Its days are the recipe's. Since version 2. */
+    /** The plan from the rub on; null: as the shop usually does. Its days are the recipe's. Since version 2. */
     plan: planContract.nullable().default(null),
     note: note(),
   })

@@ -80,7 +80,7 @@ export type RecordOf = OfEveryKind<{
     typed: { jurisdiction: string; rows: readonly unknown[] }
     computed: { ruleSetId: string; before: RuleSet | null }
   }
-  /** Of the first version only. */
+  /** Written by the first version only. */
   scale_added: { typed: { name: string; readabilityG: Grams }; computed: None }
   instrument_added: { typed: { kind: string; name: string }; computed: { id: number } }
   instrument_changed: {
@@ -152,7 +152,7 @@ export type RecordOf = OfEveryKind<{
       before: { name: string; contact: string | null; approval: string | null; note: string | null }
     }
   }
-  /** Of the first version only: one cut, one record. */
+  /** Written by the first version only: one cut, one record. */
   meat_received: {
     typed: { cut: string; weight: Typed; temperature: Typed; supplier: string; supplierLot: string }
     computed: { meatLotId: number }
@@ -234,7 +234,7 @@ export type RecordOf = OfEveryKind<{
   }
   lab_result: {
     typed: { residual: number; laboratory: string; report: string }
-    /** Without `maxPpm` no row of the rules limits what is left. */
+    /** `maxPpm` left out: no row of the rules limits what is left. */
     computed: { labResultId: number; lotId: number; maxPpm?: Ppm }
   }
   turned: { typed: object; computed: { turnId: number } }
@@ -249,13 +249,13 @@ export type RecordOf = OfEveryKind<{
         id: number
         lot: string
         kind: ToldKind
-        /** By number; what was cut from another by number and part. */
+        /** Pieces by number; what was cut from another by number and part. */
         pieces: readonly (number | string)[]
-        /** It was told of these, which were one piece then. */
+        /** The pieces it was told of, which were one piece then. */
         instead?: readonly (number | string)[]
         /** What a piece was cut into. */
         into?: readonly string[]
-        /** Its stacks as they lie after it, by number from the bottom up. */
+        /** The stacks as they lie after it, by number from the bottom up. */
         stacks?: readonly (readonly (number | string)[])[]
       }[]
       /** Names of the places that were moved to, by id. */
@@ -267,7 +267,7 @@ export type RecordOf = OfEveryKind<{
       names?: Readonly<Record<string, string>>
     }
   }
-  /** Of the first version only. */
+  /** Written by the first version only. */
   turn_voided: { typed: object; computed: None }
   drained: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }
   cure_ended: { typed: object; computed: None; since: { beforeMs: Milliseconds | null } }
@@ -305,13 +305,13 @@ export type RecordOf = OfEveryKind<{
   return_decided: { typed: { pack: string; disposition: ReturnDecision; text: string }; computed: { returnId: number } }
   corrected: { typed: object; computed: { what: string; about: string; from: string; to: string } }
   voided: { typed: { kind: EventKind }; computed: { recordedAtMs: Milliseconds } }
-  /** With the figures that the reason rests on. */
+  /** A hold, with the figures that its reason rests on. */
   held: { typed: { text?: string }; computed: { reason: HoldReason; facts?: string } & Record<string, unknown> }
   disposed: { typed: { disposition: string }; computed: { hold: HoldReason } }
   rows_sealed: { typed: object; computed: { rows: number; found: number } }
   /**
-   * A newer version judges by more than the one before: a clock began, or lots that are not finished were judged afresh.
-   * `from`: null where the version before did not say; `held`: those that newly break a rule, and why.
+   * A newer version judges by more than the one before: a clock began, or lots that are not finished were judged
+   * afresh. `from`: null where the version before did not say; `held`: those that newly break a rule, and why.
    */
   rules_changed: {
     typed: object
@@ -347,7 +347,7 @@ type OfEveryKind<Map extends Record<EventKind, Shape>> = Map
 type SinceOf<K extends EventKind> = RecordOf[K] extends { since: infer Since } ? Since : None
 
 export type TypedOf<K extends EventKind> = RecordOf[K]['typed']
-/** As a new record holds it. */
+/** The shape that a new record holds. */
 export type NewComputedOf<K extends EventKind> = RecordOf[K]['computed'] & SinceOf<K>
-/** As any record of the kind holds it, also an old one. */
+/** The shape that any record of the kind holds, also an old one. */
 export type ComputedOf<K extends EventKind> = RecordOf[K]['computed'] & Partial<SinceOf<K>>

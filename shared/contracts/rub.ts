@@ -127,7 +127,7 @@ export const secondApplicationInput = z.strictObject({
   sugar: weighed.nullable(),
   mixScaleId: instrumentId(),
 })
-/** After the cure: mix shaken off and weighed back, or the meat out of its brine. */
+/** A weighing after the cure: mix shaken off and weighed back, or the meat out of its brine. */
 export const weighedAfterInput = z.strictObject({
   weight: weight({ minG: INGREDIENT_RANGE.minG, maxG: BRINE_RANGE.maxG }),
   scaleId: instrumentId(),

@@ -15,14 +15,14 @@ export const slicingInput = z
     readyWeight: weight({ ...PIECE_RANGE, maxG: 500_000 }).nullable(),
     /** Ids of the pieces on the table; null: all that are there. */
     pieces: z.array(z.int().positive()).min(1).max(MOST_PIECES).nullable().default(null),
-    /** That was all of them: nothing of these pieces is left. */
+    /** True when that was all of them: nothing of these pieces is left. */
     all: z.boolean().default(false),
     packedOn: isoDate(),
     scaleId: instrumentId(),
     packs: z
       .array(z.strictObject({ kind: z.enum(['sliced', 'ends']), weight: weight(PACK_RANGE) }))
       .max(MOST_PACKS, named('too_many_packs')),
-    /** It goes on without the lists that are asked for. */
+    /** True when it goes on without the lists that are asked for. */
     unchecked: z.boolean().default(false),
     offcuts: z.array(z.strictObject({ kind: z.enum(OFFCUT_KINDS), weight: weight(OFFCUT_RANGE) })).max(20),
     ...toldWhen(),
@@ -50,6 +50,6 @@ export interface UnsentPack {
   kind: string
   netG: Grams
   packedOn: string
-  /** It came back, and goes nowhere until the owner decides. */
+  /** True when it came back, and goes nowhere until the owner decides. */
   cameBack: boolean
 }

@@ -21,7 +21,7 @@ export const runInput = z.strictObject({
   targetCore: temperature(),
   coreThermometerId: instrumentId(),
   chamberThermometerId: instrumentId(),
-  /** It goes on without the lists that are asked for. */
+  /** True when it goes on without the lists that are asked for. */
   unchecked: z.boolean().default(false),
   despite: despite(),
 })
@@ -64,7 +64,7 @@ export interface RunPoint {
 export const READINGS_PAGE = 100
 export const readingsPageQuery = z.strictObject({ skip: z.coerce.number().int().min(0).max(10_000_000).default(0) })
 export interface RunView {
-  /** Of the rule set in force: whose practice the heat is judged by. */
+  /** The rule set in force: whose practice the heat is judged by. */
   ruleSetId: string
   code: string
   smoker: string

@@ -22,7 +22,7 @@ export type WeighingQuery = z.output<typeof weighingQuery>
 
 /** What weighing the meat now would show. */
 export interface WeighingView {
-  /** As it came in, and all that went onto it. */
+  /** The weight as it came in, and all that went onto it. */
   allG: Grams
   /** The least weight that shows enough; null: none does. */
   fromG: Grams | null

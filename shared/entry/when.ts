@@ -15,7 +15,7 @@ export type WhenInput = z.output<typeof whenInput>
 /** Why it is told more than a day late. */
 export const lateReason = () => reason().nullable().default(null)
 
-/** Of what is mostly told as it happens, and may be told late. */
+/** When a thing was that is mostly told as it happens, and may be told late. */
 export const toldWhen = () => ({ when: whenInput.default({ told: 'now' }), lateReason: lateReason() })
 export interface ToldWhen {
   when: WhenInput

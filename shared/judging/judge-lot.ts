@@ -22,7 +22,7 @@ export interface JudgeQuestion {
   choiceId?: string | null
   house?: HouseLimits
   confirmed: Judgement['confirmed']
-  /** At least one. */
+  /** Pieces weighed, at least one. */
   pieces: readonly PieceWeighed[]
   meatReadabilityG: Grams
   mixReadabilityG: Grams

@@ -26,7 +26,7 @@ export interface LotWeighed extends Omit<JudgeQuestion, 'agentG' | 'agentReading
 const massOf = (applied: readonly Applied[], counts: (part: Applied) => boolean): Grams =>
   sumOf(applied.filter(counts), part => part.massG)
 
-/** Of a whole plan what is left for a second application after a share of it went on; null when all did. */
+/** What a whole plan leaves for a second application after a share of it went on; null when all did. */
 export const toComeAfter = (plan: ToCome, firstShare: Fraction): ToCome | null =>
   firstShare < 1
     ? {

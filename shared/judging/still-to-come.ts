@@ -8,7 +8,7 @@ import { toComeAfter, type ToCome } from './lot-question'
 
 interface Lot {
   method: CureMethod
-  /** Of the mix that went on first; null: all of it. */
+  /** The share of the mix that went on first; null: all of it. */
   firstShare: Fraction | null
   cureEndedAtMs: Milliseconds | null
 }
@@ -20,7 +20,7 @@ interface Part {
   plannedG: Grams
   weighedG: Grams
 }
-/** It went on with the rub. */
+/** True when it went on with the rub. */
 export const isRubbed = ({ application, usedFor }: Pick<Part, 'application' | 'usedFor'>): boolean =>
   application === 1 && usedFor === null
 

@@ -7,7 +7,7 @@ import { STEP_DONE, WHY_NOT } from './steps'
 
 /** Two steps that cannot both be: what was done, and when. */
 export type Contradicting = {
-  /** Of the lot, and of its pieces where it is not all of them. */
+  /** The code of the lot, and of its pieces where it is not all of them. */
   code: string
   zone: string
   why: ContradictionCode

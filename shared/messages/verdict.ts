@@ -82,7 +82,7 @@ export function verdictWords(j: Judgement, as: Notation, readabilityG: Grams): s
 const whichWords = ({ decides }: Judgement): string =>
   decides ? `${piecesWords(decides)}: ` : ''
 
-/** Nobody weighed all of it: nothing but the least can be said. */
+/** The words where nobody weighed all of it: nothing but the least can be said. */
 const openWords = (j: Judgement, as: Notation): string => {
   const least = j.lot!.lowPpm > 0 ? `at least ${formatPpm(j.lot!.lowPpm, as)}` : 'how much is not known'
   return `${upperFirst(`${whichWords(j)}${least}`)}, and more went on that nobody weighed: `
@@ -122,11 +122,14 @@ export function doubtWords(j: Judgement, as: Notation): string {
     + `± ${formatPpm(j.lot.expandedPpm, as)} (k = 2)${each}.`
 }
 
-/** At the Bench: what follows from a verdict, before it stops the lot days later. Empty where nothing does. */
+/** What follows from a verdict, said at the Bench before it stops the lot days later. Empty where nothing does. */
 export const heldWords = (j: Judgement): string =>
   holdsLot(j.status) ? 'Rubbed like this it is held: no heat, no slicing and no sending until the owner decides.' : ''
 
-/** That a laboratory will be needed before it goes out, and with how much nitrite not; empty where the finished weight will do. */
+/**
+ * That a laboratory will be needed before it goes out, and with how much nitrite not; empty where the finished weight
+ * will do.
+ */
 export function labWords(j: Judgement, yieldShare: Fraction | null, as: Notation): string {
   const needed = j.lot && labNeeded({ residual: j.residual, ppm: j.lot.ppm, highPpm: j.lot.highPpm, yieldShare })
   if (!needed) return ''

@@ -20,8 +20,8 @@ import type { Notation } from '#core/units/format'
 import type { Ask, LaidFigures, Named, OfLot } from './told-kind'
 
 /**
- * Each kind that a press can tell, by its name, in the order in which a row's menu names them. A rub, a heat and a slicing
- * are told with rows of their own.
+ * Each kind that a press can tell, by its name, in the order in which a row's menu names them. A rub, a heat and a
+ * slicing are told with rows of their own.
  */
 const TOLD = {
   drain,
@@ -51,7 +51,7 @@ export type StepInput = z.output<typeof stepInput>
 
 /** What a step that was told says, as it is laid down. */
 export const laidOf = <S extends StepInput>(step: S, of: OfLot): LaidFigures<S['kind']> & { kind: S['kind'] } => {
-  // Which of them it is the compiler cannot follow: each kind lays down what it tells.
+  // The compiler cannot follow which of them it is: each kind lays down what it tells.
   const { laid } = TOLD[step.kind] as { laid: (step: S, of: OfLot) => LaidFigures<S['kind']> }
   return { kind: step.kind, ...laid(step, of) }
 }

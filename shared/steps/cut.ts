@@ -28,7 +28,7 @@ export const cut = toldKind(
       sure: sure(),
     })
     .refine(cut => cut.into.length + cut.offcuts.length > 1, { error: 'nothing_cut', path: ['into'] }),
-  // Its parts are rows by then.
+  // The parts are rows by then.
   (_step, { cut: made }) => ({ figures: made! }),
   {
     done: 'cut up',

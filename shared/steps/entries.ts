@@ -9,7 +9,7 @@ export const MOST_LASTED_MINUTES = 60 * 24 * 60
 /** Changes of the water, or rinses. */
 export const MOST_CHANGES = 20
 
-/** It is over and lasted so many minutes; null: it goes on, until the next thing begins. */
+/** The minutes that it lasted, now that it is over; null: it goes on, until the next thing begins. */
 export const lasted = () => z.int().min(1).max(MOST_LASTED_MINUTES).nullable()
 /** Where it lies from then on; null: where it lay. */
 export const placeId = () => z.int().positive().nullable()
@@ -28,5 +28,5 @@ export const order = () =>
     .max(MOST_PIECES)
     .refine(ids => new Set(ids).size === ids.length, named('piece_twice'))
     .optional()
-/** It was asked about, and lies on the meat already. */
+/** True when it was asked about, and lies on the meat already. */
 export const sure = () => z.boolean().default(false)

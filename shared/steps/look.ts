@@ -39,7 +39,7 @@ export const look = toldKind(
   }),
   {
     done: 'looked at',
-    /** Each of it only where it was said. Records of before know the feel and the note alone. */
+    /** Words only for what was said. Records of before know the feel and the note alone. */
     told: ({ feel, note, photoId, ...seen }) => {
       const said = [
         feel && FEEL_WORDS[feel],

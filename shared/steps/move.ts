@@ -10,7 +10,7 @@ export const move = toldKind(
     placeId: z.int().positive(),
     spot: name(60).nullable(),
     order: order(),
-    /** It hangs, and too wet for the warm was asked about: it hangs there already. */
+    /** True when it hangs, and too wet for the warm was asked about: it hangs there already. */
     sure: sure(),
   }),
   step => ({ placeId: step.placeId, figures: { spot: step.spot, ...(step.order && { order: step.order }) } }),

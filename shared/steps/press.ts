@@ -55,5 +55,5 @@ export const pressInput = z
   })
 export type PressInput = z.output<typeof pressInput>
 
-/** Of the way in that outside programs know: all of a lot is out of the cure. */
+/** The body of the way in that outside programs know: all of a lot is out of the cure. */
 export const outInput = z.strictObject({ despite: despite() })

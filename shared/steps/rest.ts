@@ -11,7 +11,7 @@ export const REST_WORDS: Readonly<Record<RestWay, string>> = {
   part_frozen: 'part-frozen',
 }
 
-/** At rest, before a heat or after. */
+/** A rest, before a heat or after. */
 export const rest = toldKind(
   z.strictObject({ kind: z.literal('rest'), minutes: lasted(), how: z.enum(REST_WAYS), placeId: placeId(), sure: sure() }),
   ({ placeId, how }) => ({ placeId, figures: { how } }),

@@ -7,7 +7,7 @@ import { lastedWords } from './told-words'
 
 export const LITRES = { least: 0.1, most: 1000 }
 
-/** In water, to take salt off. */
+/** A soak in water, to take salt off. */
 export const soak = toldKind(
   z.strictObject({
     kind: z.literal('soak'),

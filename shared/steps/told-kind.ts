@@ -5,7 +5,7 @@ import type { Notation } from '#core/units/format'
 
 /** What a lot's figures are worked out with. */
 export interface OfLot {
-  /** In the cure; it makes its brine heavier. */
+  /** True when it goes on in the cure, and makes its brine heavier. */
   syrup: boolean
   /** What the meat's scale reads to. */
   readabilityG: Grams
@@ -21,7 +21,9 @@ export interface LaidFigures<K extends StepKind> {
   placeId?: number | null
 }
 
-/** What the words of a step need beside what was sent: names of places and ingredients, and the steps as they were laid. */
+/**
+ * What the words of a step need beside what was sent: names of places and ingredients, and the steps as they were laid.
+ */
 export interface Named {
   places: Readonly<Record<number, string>>
   names?: Readonly<Record<string, string>>
@@ -32,7 +34,7 @@ export interface Named {
 export interface Ask {
   /** What was done, before its hour is asked for: "Soaked: ". */
   verb: string
-  /** In the menu of a row: what it is called in the cure, after it, and while it hangs, if not as after it. */
+  /** The words in the menu of a row: in the cure, after it, and while it hangs, if not as after it. */
   menu?: { cure?: string; after?: string; hangs?: string }
   /** Asked for seldom: it stands behind the others. */
   rare?: true
@@ -44,7 +46,7 @@ export interface Ask {
 interface Words<Step, Asks extends Record<string, Ask>> {
   /** What was done to the pieces: they were "put into water". */
   done: string
-  /** In the book: "Soaked for 30 min, 4 L". */
+  /** The words in the book: "Soaked for 30 min, 4 L". */
   told: (step: Step, of: Named, as: Notation) => string
   asks: Asks
 }

@@ -12,7 +12,7 @@ const props = defineProps<{
   judgement: Judgement
   mixReadabilityG: Grams
   about: string
-  /** At the Bench: what lots of this cut usually come to, so that a laboratory, and a hold, are foreseen. */
+  /** What lots of this cut usually come to, given at the Bench so that a laboratory, and a hold, are foreseen. */
   yieldShare?: Fraction | null
 }>()
 const { as } = useNotation()

@@ -43,7 +43,7 @@ watch(
     draft.value.rind = lot.rind
   },
 )
-// Also after the bench was cleared.
+// Runs also after the bench was cleared.
 watch(
   () => [choices.value, draft.value.meatCode] as const,
   ([list, code]) => {

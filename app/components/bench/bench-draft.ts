@@ -31,7 +31,7 @@ export interface BenchDraft {
   rind: Rind
   purpose: Purpose
   method: CureMethod
-  /** No curing salt, by whatever method. */
+  /** True for no curing salt, by whatever method. */
   saltOnly?: boolean
   choiceId: string | null
   entry: string

@@ -24,7 +24,7 @@ export interface MixDraft {
   seasonings: (Weighed & { percent: string })[]
   scaleId: number | null
 }
-/** For no nitrite yet: the shop's own target goes in. */
+/** A mix for no nitrite yet: the shop's own target goes in. */
 export const emptyMix = (): MixDraft => ({
   name: 'House mix',
   forKg: '30',
@@ -74,7 +74,7 @@ export function useBulkMix(draft: Ref<MixDraft>, view: Ref<BenchView | null>) {
     })
     const agent = chosen('agent')?.agent
     if (!targets || !agent || !scale.value || !numberOf(draft.value.forKg)) return null
-    // One without a lot waits: nothing of it is weighed.
+    // A part without a lot waits: nothing of it is weighed.
     const seasonings = draft.value.seasonings.map((s) => {
       const lot = lotsOf('spice').find(one => one.code === s.lotCode)
       return {

@@ -30,7 +30,7 @@ export function useWeighed(draft: Ref<BenchDraft>, { agentLot, fromAgentOnly }: 
       shared: s.group === 'all',
     })),
   ])
-  /** For two applications the rest counts as planned. */
+  /** The rest of two applications counts as planned. */
   const question = computed(
     () =>
       lot.value

@@ -51,7 +51,7 @@ const row = useRow(() => ({
 const { asking, saving, message, asksBack, done, mayWrite, say, sayLate } = row
 const turning = computed(() => turnPress(planOf(props.lot, ids.value), turningDay(props.lot.rubbedAtMs, props.nowMs, props.lot.zone)))
 const leaving = computed(() => outPress(planOf(props.lot, ids.value)))
-/** Of the plans that pieces here follow. */
+/** Twines of the plans that pieces here follow. */
 const twines = computed(() =>
   lotTwines(props.lot, props.nowMs).filter(twine => twine.pieces.some(id => ids.value.includes(id))),
 )
@@ -59,13 +59,13 @@ const day = computed(() => lotDay(props.lot, props.nowMs))
 const ready = computed(() => twines.value.some(twine => day.value >= twine.readyFromDay))
 const over = computed(() => twines.value.every(twine => day.value > twine.bestByDay))
 const asked = computed(() => dueOf(dueLot(props.lot), props.nowMs))
-/** Its plan has the liquid poured off today. */
+/** True when its plan has the liquid poured off today. */
 const pours = computed(() => asked.value.some(one => one.kind === 'drain'))
 /** What its plan wants put on, with the turn that is due or by itself. */
 const add = computed(() => asked.value.find(one => one.add)?.add)
 const addsNow = computed(() => asked.value.some(one => one.kind === 'add'))
 const turnsAndAdds = computed(() => asked.value.some(one => one.kind === 'turn' && one.add))
-/** Of the pieces here, those that the open knot still waits for. */
+/** The pieces here that the open knot still waits for. */
 const due = computed(() => toTurn(twines.value).filter(id => ids.value.includes(id)))
 const turnedToday = computed(
   () =>
@@ -161,7 +161,7 @@ const which = computed(() => {
   padding: 0.55rem 0 0.5rem;
   border-bottom: 1px solid var(--hair);
   scroll-margin-top: 5rem;
-  /* Of forty rows those in sight are drawn. */
+  /* Only rows in sight are drawn, of forty. */
   content-visibility: auto;
   contain-intrinsic-size: auto 12rem;
 }

@@ -37,7 +37,7 @@ const next = computed(() => {
   )
   return asked.find(due => due.notBeforeMs === null) ?? asked[0] ?? null
 })
-/** Nobody chose: those here that it is asked of. */
+/** Pieces where nobody chose: those here that it is asked of. */
 const waiting = computed(() => {
   if (chosen.value.length) return chosen.value
   const { pieces = null } = next.value ?? {}

@@ -10,12 +10,12 @@ import { placeWords, slabsOf } from './slabs'
 import type { LyingGroup } from './lying'
 
 /**
- * A place as it is: its hooks, its shelves, what stands there, each piece where it lies. A tap chooses a piece, a tap on a
- * tub all in it; the rows below do the rest. One stop for the tab key, arrows from piece to piece.
+ * A place as it is: its hooks, its shelves, what stands there, each piece where it lies. A tap chooses a piece, a tap
+ * on a tub all in it; the rows below do the rest. One stop for the tab key, arrows from piece to piece.
  */
 const props = defineProps<{ place: PlaceView; lying: LyingGroup }>()
 const box = ref<HTMLElement | null>(null)
-/** On a phone what is to be done comes first. */
+/** What is to be done comes first on a phone. */
 const { smAndUp: isWide } = useDisplay()
 const layout = computed(() => layoutOf(props.place, slabsOf(props.lying)))
 const words = computed(() => placeWords(props.place, layout.value))
@@ -32,7 +32,7 @@ const standing = computed(() => {
 
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }
 const buttons = () => [...box.value!.querySelectorAll('button')]
-/** One of all buttons is a stop of the tab key: the one where it was last, else the first. */
+/** The button that is the stop of the tab key: the one where it was last, else the first. */
 let stop: HTMLButtonElement | undefined
 function stopAt(next: HTMLButtonElement | undefined): void {
   if (stop && stop !== next) stop.tabIndex = -1

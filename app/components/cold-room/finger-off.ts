@@ -2,7 +2,7 @@ import { onScopeDispose, ref } from 'vue'
 import type { LotNow } from '#shared/contracts/press-answer'
 import { useFloor } from '~/stores/floor'
 
-/** Under a finger nothing moves: a row that goes elsewhere stays this long. */
+/** How long a row that goes elsewhere stays: nothing moves under a finger. */
 const FINGER_OFF_MS = 3000
 
 /** What was just done to a row that goes elsewhere with it: said where the finger is, and moved once it is off. */

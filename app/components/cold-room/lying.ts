@@ -16,7 +16,7 @@ export interface LyingGroup {
 interface Here extends LyingLotRow {
   stage: LotPiece['stage']
 }
-/** By lot: a lot that did not change gives the same answer, and what shows it is not drawn again. */
+/** Answers by lot: a lot that did not change gives the same one, and what shows it is not drawn again. */
 const found = new WeakMap<LotSummary, Map<number, Here[]>>()
 
 function hereOf(placeId: number, lot: LotSummary): Here[] {

@@ -15,7 +15,7 @@ export function useRowAsking(direct: Direct) {
   /** The verb for which the hour is asked. */
   const pending = ref<Verb | null>(null)
 
-  /** At the hour that was said, if one was. */
+  /** Asks a verb, at the hour that was said, if one was. */
   async function ask(verb: Verb): Promise<void> {
     const told = direct[verb]
     if (told) await told()
@@ -37,7 +37,7 @@ export function useRowAsking(direct: Direct) {
       pending.value = verb
       asking.value = 'when'
     },
-    /** From the menu on to what is asked further, at the hour that was said. */
+    /** Goes on from the menu to what is asked further, at the hour that was said. */
     goOn: ask,
     tellWhen: async (at: PressWhen, words: string) => {
       when.value = { at, words }

@@ -50,7 +50,7 @@ export function useRow(lot: () => PressLot, planned: Planned) {
     const { steps, words } = last.value
     taken?.()
     close()
-    // Its parts are known once the floor is read again.
+    // The parts of a cut are known once the floor is read again.
     if (steps.some(step => step.kind === 'cut')) void floor.load()
     else if (steps.some(step => changesStand(step.kind))) stay(lots, words)
     else floor.apply(lots)

@@ -20,7 +20,7 @@ const emit = defineEmits<{ changed: [] }>()
 const { moment, as } = useNotation()
 /** Twice a day for weeks, they would bury the rest; one press shows them. */
 const withFridge = ref(false)
-/** Of a fridge, or of any place. */
+/** A reading of a fridge, or of any place. */
 const isReading = ({ kind }: EventView) => kind === 'fridge_read' || kind === 'place_read'
 const isPress = (event: EventView): event is EventView<'step'> => event.kind === 'step' && 'happenedMs' in event.computed
 const fridgeCount = computed(() => props.events.filter(event => isReading(event)).length)
@@ -147,7 +147,7 @@ abbr {
   text-decoration: none;
   font-weight: 600;
 }
-/* On a phone a record is a slip: number, time and who on one line, what and about beneath, nothing beside the edge. */
+/* A record on a phone is a slip: number, time and who on one line, what and about beneath, nothing beside the edge. */
 @media (--phone) {
   table,
   tbody,

@@ -11,7 +11,7 @@ const props = defineProps<{
   suffix?: string
   min?: number
   max?: number
-  /** It may be left empty: null. */
+  /** True when it may be left empty: null. */
   optional?: boolean
   error?: string | undefined
 }>()

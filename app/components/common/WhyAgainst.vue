@@ -3,8 +3,8 @@ import { computed, ref } from 'vue'
 import type { Problem } from '#shared/contracts/problem'
 
 /**
- * It goes against its plan, or more came off the table than was brought: why is it so? The chip that answers is the one that
- * records.
+ * Asks why it is so: it goes against its plan, or more came off the table than was brought. The chip that answers is
+ * the one that records.
  */
 const props = defineProps<{ problem: Problem | null; saving: boolean; closes?: boolean }>()
 const emit = defineEmits<{ why: [reason: string]; close: [] }>()

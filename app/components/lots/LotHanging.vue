@@ -39,7 +39,7 @@ function figure() {
       ? [{
           name: `${piece.label} ready`,
           x: [forecast.fromMs, forecast.likelyMs, forecast.toMs].map(wall),
-          // One above the other, where several share the days.
+          // Words stand one above the other, where several share the days.
           y: [1, 1, 1].map(() => 100 * from + i * 0.7),
           type: 'scatter',
           mode: 'lines+markers',

@@ -9,7 +9,7 @@ export interface LineStretch {
   placeId: number | null
   fromMs: Milliseconds
   toMs: Milliseconds
-  /** It goes on. */
+  /** True when it goes on. */
   open: boolean
 }
 /** Pieces that went the same way, in one row; `from`: the row that they part from, where they were cut off. */

@@ -8,7 +8,7 @@ import { useSession } from '~/stores/session'
 const props = defineProps<{ open: string | null }>()
 const session = useSession()
 const shared = computed(() => session.view?.station?.shared ?? false)
-// On a phone the fronts stand in a row that is longer than the page.
+// The fronts stand in a row on a phone that is longer than the page.
 watch(
   () => props.open,
   async () => {
@@ -61,7 +61,7 @@ a {
   padding: 0.9rem 4.2rem 0.9rem 1.1rem;
   text-decoration: none;
 }
-/* Its pull. */
+/* The drawer's pull. */
 a::after {
   content: '';
   position: absolute;

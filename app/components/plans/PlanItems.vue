@@ -15,7 +15,7 @@ const put = (i: number, change: object) =>
   (items.value = items.value.map((item, n) => (n === i ? ({ ...item, ...change } as PlanItem) : item)))
 const drop = (i: number) => (items.value = items.value.filter((_, n) => n !== i))
 const move = (i: number, by: -1 | 1) => (items.value = movedItem(items.value, i, by))
-/** Before slicing, where there is slicing: nothing but the freezer comes after it. */
+/** Adds an item before slicing, where there is slicing: nothing but the freezer comes after it. */
 function add(kind: PlanItemKind): void {
   const at = items.value.findIndex(item => item.kind === 'slice' || item.kind === 'freeze')
   const where = kind === 'rinse' ? 0 : at < 0 || kind === 'slice' || kind === 'freeze' ? items.value.length : at

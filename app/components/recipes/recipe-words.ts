@@ -69,7 +69,7 @@ export function valueWords(field: RecipeChange['field'], value: unknown, as: Not
   }
 }
 
-/** Under a recipe's name in the list: its code, the meat, the method, and how often it was changed. */
+/** The line under a recipe's name in the list: its code, the meat, the method, and how often it was changed. */
 export function nameLine({ code, revisions, retired }: RecipeView): string {
   const { cut, method, agent } = revisions[0]!.recipe
   return [

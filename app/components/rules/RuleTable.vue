@@ -6,7 +6,7 @@ import { BASIS_WORDS, GROUP_WORDS, LEGAL_METHOD_WORDS } from './rule-words'
 
 const props = defineProps<{ rules: RuleSet }>()
 const { ppm, dateInYear } = useNotation()
-/** On what the row counts. Only nitrite going in has a least, and only where it leaves room. */
+/** The least of a row. Only nitrite going in has one, and only where it leaves room. */
 const least = (row: RuleRow) => {
   const onRow = floorOf(props.rules, row).ppm / asNaNO2(row, 1)
   return row.compound === 'nitrite' && row.basis !== 'residual' && onRow <= row.maxPpm! ? ppm(onRow) : '–'

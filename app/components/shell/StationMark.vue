@@ -5,7 +5,7 @@ import { useClock } from '~/composables/use-clock'
 import { useSession } from '~/stores/session'
 import { useSigning } from '~/stores/signing'
 
-/** On a shared tablet: its name, and whose PIN signs now. */
+/** The mark of a shared tablet: its name, and whose PIN signs now. */
 const session = useSession()
 const signing = useSigning()
 const nowMs = useClock()

@@ -17,7 +17,7 @@ export function useTablePieces(lot: () => LotView, draft: Ref<{ pieces: number[]
     if (chosen.value.length > 0) return chosen.value
     return there.value.length < lot().pieces.length ? there.value.map(piece => piece.id) : null
   })
-  /** On the table for the first time, and so to be weighed. */
+  /** Pieces on the table for the first time, and so to be weighed. */
   const fresh = computed(() => {
     const cameBefore = slicedOf(lot())
     return there.value.filter(({ id }) => (chosen.value.length === 0 || chosen.value.includes(id)) && !cameBefore(id))

@@ -28,7 +28,7 @@ function figure() {
   const chamber = points.filter(r => r.chamberC !== null)
   const core = points.filter(r => r.coreC !== null)
   const smoke = points.flatMap(r => (r.log === null ? [] : [{ atMs: r.atMs, log: r.log }]))
-  // Without a core there is no credit, and no axis for it: Plotly lays nothing over an axis that has no line.
+  // There is no credit without a core, and no axis for it: Plotly lays nothing over an axis that has no line.
   const hasCredit = smoke.length > 0
   const warmth = hasCredit ? 'y2' : 'y'
   const line = (name: string, color: string, y: number, dash: string) => ({

@@ -58,7 +58,7 @@ export const p70Said = (reached: boolean): Said =>
 export const sourceWords = (ruleSetId: string, guideline: string): string =>
   ruleSetId === 'us' ? guideline : `House rule, from the US guideline: ${guideline}`
 
-/** By which rule a lot cools: the least that stayed, and the two stages with their times. */
+/** The rule by which a lot cools: the least that stayed, and the two stages with their times. */
 export function coolingRuleWords({ leastPpm, leastWhy }: Lot, { rule }: Cooling, as: Notation): string {
   const nitrite = leastPpm === null && leastWhy === null ? 'no nitrite' : leastWords(leastPpm, leastWhy, as)
   const stage = (ms: number, tempC: number) => `${formatSpan(ms)} to ${formatTemperature(tempC, as)}`

@@ -16,7 +16,7 @@ const props = defineProps<{
   code: string
   pieces: number[]
   how: 'poured_off' | 'leaked'
-  /** As it was said of the liquid. */
+  /** The words that were said of the liquid. */
   salt: 'lies' | 'went' | null
   /** When it was; null: now. */
   atMs: Milliseconds | null

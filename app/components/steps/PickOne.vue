@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string">
-/** One of a few, or none: a second tap takes it back. */
+/** A choice of one of a few, or none: a second tap takes it back. */
 const props = defineProps<{ label: string; choices: readonly { value: T; words: string }[]; grave?: boolean }>()
 const chosen = defineModel<T | null>({ required: true })
 const color = (value: T) => (chosen.value !== value ? undefined : props.grave ? 'error' : 'secondary')

@@ -2,7 +2,7 @@
 import type { LotPiece } from '#shared/contracts/lots'
 import ChipStep from './ChipStep.vue'
 
-/** One of some pieces, by a tap. */
+/** A choice of one of some pieces, by a tap. */
 const props = defineProps<{ asks: string; pieces: LotPiece[] }>()
 const emit = defineEmits<{ choose: [piece: LotPiece]; close: [] }>()
 const choose = (id: string) => emit('choose', props.pieces.find(piece => String(piece.id) === id)!)

@@ -81,7 +81,7 @@ const unweighedMix = computed(() => lines.value.some(one => one.byEye && choiceO
 .line > :first-child {
   grid-column: 1 / -1;
 }
-/* Beside the twine there is room for little; under it for all on one line. */
+/* There is room for little beside the twine; under it for all on one line. */
 @container (min-width: 36rem) {
   .line {
     grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) auto auto;

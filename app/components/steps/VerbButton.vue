@@ -49,7 +49,7 @@ function tap(): void {
   touch-action: manipulation;
   user-select: none;
 }
-/* Under the finger at once; nothing that moves, which a slow tablet would draw frame by frame. */
+/* The press shows at once; nothing moves, which a slow tablet would draw frame by frame. */
 .verb:active,
 .sending {
   box-shadow: inset 0 0 0 4px var(--heather);

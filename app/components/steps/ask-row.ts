@@ -25,7 +25,7 @@ export interface AskedOf {
 /** What a form knows of the row that it is asked in. */
 export interface AskRow extends AskedOf {
   ask: AskName
-  /** Those that were chosen; all, where none was. */
+  /** Pieces that were chosen; all, where none was. */
   meant: LotPiece[]
   /** The hour that was said; null: now. */
   toldAtMs: Milliseconds | null

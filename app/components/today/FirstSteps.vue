@@ -5,7 +5,7 @@ import { mdiCheck } from '@mdi/js'
 import type { FloorView } from '#shared/contracts/cold-room'
 import { useSession } from '~/stores/session'
 
-/** Until the first lot is packed, a new shop is led through what it needs, in order. Each step ticks itself. */
+/** A new shop is led through what it needs, in order, until the first lot is packed. Each step ticks itself. */
 const props = defineProps<{ view: FloorView }>()
 const session = useSession()
 const steps = computed(() => {

@@ -5,7 +5,7 @@ import { piecesWords } from '#shared/messages/pieces'
 import type { Milliseconds } from '#core/units/quantities'
 import { numbersOf } from '~/logic/where-of'
 
-/** Of more days than this the last alone is named. */
+/** The most missed days that are named; of more the last alone. */
 const NAMED = 3
 const daysWords = (knots: readonly LifeKnot[]) => {
   const days = [...new Set(knots.map(knot => knot.day))]
@@ -15,8 +15,8 @@ const daysWords = (knots: readonly LifeKnot[]) => {
 }
 
 /**
- * Turns of a twine that were not done in their time: "not turned on days 3 and 5; on day 4 not piece 2; on day 6 made up
- * with the next". Empty where none was missed. What is still open was not missed.
+ * Turns of a twine that were not done in their time: "not turned on days 3 and 5; on day 4 not piece 2; on day 6 made
+ * up with the next". Empty where none was missed. What is still open was not missed.
  */
 export function missedWords(knots: readonly LifeKnot[], lot: Pick<LotSummary, 'pieces'>, nowMs: Milliseconds): string {
   const of = (state: LifeKnot['state']) => knots.filter(knot => knot.state === state)

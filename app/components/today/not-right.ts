@@ -51,7 +51,7 @@ const toDecide = (
 const heldLots = (lots: readonly LotSummary[], as: Notation): Concern[] =>
   toDecide(lots, lot => lot.openHolds, as).map(one => ({ tone: 'held', mark: 'held', ...one }))
 
-/** Nobody else would remember it: the packs of it stand ready and do not go out. */
+/** A lot that nobody else would remember: its packs stand ready and do not go out. */
 const reworked = (lots: readonly LotSummary[], as: Notation): Concern[] =>
   toDecide(lots, lot => lot.reworked, as).map(one => ({
     tone: 'watch',

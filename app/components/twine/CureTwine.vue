@@ -53,7 +53,7 @@ const shift = (knot: LifeKnot) => {
   const same = props.knots.filter(other => other.day === knot.day)
   return same.length > 1 ? (same[0] === knot ? -1 : 1) * (perDay.value / 5) : 0
 }
-/** Each turn shows the other face: flesh up, or flesh down. What is massaged or stirred lies as it falls. */
+/** A turn shows the other face: flesh up, or flesh down. What is massaged or stirred lies as it falls. */
 const fleshUp = (turns: number) => (turns % 2 === 0) === (props.firstFace !== 'fat')
 const faceOf = (knot: LifeKnot) =>
   fleshUp(props.knots.filter(other => other.state === 'done' && other.fromMs <= knot.fromMs).length) ? 'up' : 'down'
@@ -72,7 +72,7 @@ const wordOf = (knot: LifeKnot) => {
   return crowded && pair.at(-1) !== knot ? '' : (ASKED[knot.state] ?? '')
 }
 const WORD_WIDTH = { 'ready': 36, 'late': 26, 'turn': 28, 'missed': 46, 'made up': 54, 'some': 34 } as Record<string, number>
-/** Beside the word under a knot, never upon it. */
+/** The word stands beside the one under a knot, never upon it. */
 const readyWordX = computed(() => {
   let at = (ready.value?.from ?? 0) + 3
   for (const knot of seen.value) {

@@ -8,7 +8,7 @@ import type { LotTwine } from '~/logic/lot-twine'
 /** A stack at one time: "lies now", "today", "tomorrow", "day 9". */
 export interface StackThen {
   label: string
-  /** From the bottom up. */
+  /** Pieces from the bottom up. */
   pieces: { label: string; face: PieceFace | null }[]
   /** What the turn does: "3 to the bottom, all over"; of now nothing. */
   move: string | null
@@ -50,7 +50,10 @@ export function stackTurns(
   ]
 }
 
-/** The same for those who do not see it: "Lies now, from the bottom: 1, 2 and 3. Today 3 to the bottom, all over: 3, 2 and 1." */
+/**
+ * The same for those who do not see it: "Lies now, from the bottom: 1, 2 and 3. Today 3 to the bottom, all over: 3, 2
+ * and 1."
+ */
 export const stackWords = (then: readonly StackThen[]): string =>
   then
     .map(({ label, move, pieces }) => {

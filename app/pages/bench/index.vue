@@ -51,7 +51,7 @@ const when = ref<{ at: PressWhen; words: string } | null>(null)
 const nowMs = useClock()
 const { greenG, plan, planned, weighed, limits, body } = bench
 const shown = computed(() => weighed.value ?? planned.value)
-/** With equal scoops the beam shows what each piece would really get. */
+/** What the beam shows: with equal scoops, what each piece would really get. */
 const hung = computed(() =>
   draft.value.sharing === 'equal_scoops' && bench.scoops.value.length
     ? bench.scoops.value

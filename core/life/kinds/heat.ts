@@ -4,7 +4,7 @@ import { HEAT_FROM_C } from '../../rules/house'
 import { againstOf, type Against } from './against'
 import { stepKind } from './kind'
 
-/** In the smoker: a smoke, cold or hot. */
+/** A smoke, cold or hot: the piece is in the smoker. */
 export const heat = stepKind({
   /** `code`: of its record of readings. `back`: at its end the pieces lie where they lay before. */
   figures: { code: 'S-0001', targetC: 65, back: true } as { code: string; targetC: Celsius; back: boolean } & Against,

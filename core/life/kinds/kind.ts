@@ -22,15 +22,15 @@ export interface Meaning {
   rather?: Stage
   /** The stage after it, where it changes it. */
   becomes?: Stage
-  /** It goes on until its end is told, or the next thing begins. */
+  /** True when it goes on until its end is told, or the next thing begins. */
   lasts?: true
   /** The stage after its end, where that is another. */
   leaves?: Stage
 }
 
 /**
- * One kind of step, whole. `figures`: an example of what it says beside its pieces, its place and its time, with its type.
- * `says`: what of that its plan goes by.
+ * One kind of step, whole. `figures`: an example of what it says beside its pieces, its place and its time, with its
+ * type. `says`: what of that its plan goes by.
  */
 export interface KindOfStep<Figures, Says> extends Meaning {
   figures: Figures
@@ -38,5 +38,8 @@ export interface KindOfStep<Figures, Says> extends Meaning {
   traits: readonly Trait[]
 }
 
-/** A kind as a module: `stepKind({ figures: { percent: 75 } as { percent: number }, stages: ['hang'], traits: ['pressed'] })`. */
+/**
+ * A kind as a module: `stepKind({ figures: { percent: 75 } as { percent: number }, stages: ['hang'], traits:
+ * ['pressed'] })`.
+ */
 export const stepKind = <Figures, Says = object>(kind: KindOfStep<Figures, Says>): KindOfStep<Figures, Says> => kind

@@ -3,9 +3,11 @@ import type { Against } from './against'
 import type { FryVerdict } from './fry-test'
 import type { Surface } from './look'
 
-/** What of a step's figures its plan goes by: a soak that was tasted, the surface that was felt, the weight it hangs at. */
+/**
+ * What of a step's figures its plan goes by: a soak that was tasted, the surface that was felt, the weight it hangs at.
+ */
 export interface PlanSays extends Against {
-  /** Of what has several ways. */
+  /** The way, of what has several. */
   how?: string
   rinses?: number | null
   verdict?: FryVerdict

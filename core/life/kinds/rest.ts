@@ -5,7 +5,7 @@ import { stepKind } from './kind'
 export const REST_WAYS = ['open', 'wrapped', 'sealed', 'part_frozen'] as const
 export type RestWay = (typeof REST_WAYS)[number]
 
-/** At rest, before a heat or after. */
+/** A rest, before a heat or after. */
 export const rest = stepKind({
   figures: { how: 'wrapped' } as { how: RestWay },
   says: ({ how }) => ({ how }),

@@ -99,7 +99,7 @@ async function steadily(record, perSecond, seconds) {
     const dueMs = startMs + (n * 1000) / perSecond
     const wait = dueMs - performance.now()
     if (wait > 1) await new Promise(done => setTimeout(done, wait))
-    // From when it was due: a queue that builds up counts.
+    // Each is timed from when it was due: a queue that builds up counts.
     waiting.push(record(n).then(() => times.push(performance.now() - dueMs)))
   }
   await Promise.all(waiting)

@@ -16,7 +16,7 @@ const TAPS = 24
 /** Event Timing gives durations in steps of 8 ms: a frame of 16.7 ms reads as 16 or 24. */
 const LEAST_MS = 16
 
-/** From here on the page keeps how long each press took until the frame that shows it. Source: W3C Event Timing. */
+/** Has the page keep how long each press took until the frame that shows it. Source: W3C Event Timing. */
 const watchTaps = (page, leastMs) =>
   page.evaluate((durationThreshold) => {
     globalThis.taps = []
@@ -28,7 +28,7 @@ const watchTaps = (page, leastMs) =>
     observer.observe(/** @type {PerformanceObserverInit} */ ({ type: 'event', durationThreshold }))
   }, leastMs)
 
-/** From here on the page keeps how long each click took from its first listener until the frame after it was painted. */
+/** Has the page keep how long each click took from its first listener until the frame after it was painted. */
 const watchDrawn = page =>
   page.evaluate(() => {
     globalThis.drawn = []

@@ -3,7 +3,7 @@ import { fridgeInput } from '#shared/contracts/instruments'
 import { writeRoute } from '../../http/write-route'
 import { addPlace } from '../../services/places/set-up-place'
 
-/** For programs from before there were other places. */
+/** A new fridge, for programs from before there were other places. */
 export default writeRoute({
   contract: fridgeInput,
   roles: ['owner'],

@@ -31,7 +31,7 @@ function nameless(): number {
  */
 export class LastDigests {
   private readonly tables = new Map<string, Set<number>>()
-  /** In memory, by table and number, the one used last at the end. */
+  /** Digests in memory, by table and number, the one used last at the end. */
   private readonly blocks = new Map<string, Block>()
   private readonly places = new Map<string, number>()
   private file: number | null = null

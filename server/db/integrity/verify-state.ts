@@ -37,7 +37,7 @@ export async function* verifyState(
       if (leftOut.length > 0) contradicts(lot.code)
       const kept = { cureEndedAtMs: life.cureEndedAtMs, drainedAtMs: life.drainedAtMs, contradictions: leftOut.length }
       const differ = (['cureEndedAtMs', 'drainedAtMs', 'contradictions'] as const).filter(key => lot[key] !== kept[key])
-      // Nobody looked since there is the column.
+      // A lot without the mark is fine: nobody looked since there is the column.
       if (differ.some(key => key !== 'contradictions' || lot.contradictions !== null)) yield differs('lots', lot.id)
       const lives = new Map(life.pieces.map(piece => [piece.pieceId, piece]))
       for (const row of piecesOf.get(lot.id) ?? []) {

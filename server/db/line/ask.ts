@@ -6,7 +6,7 @@ export interface Held {
   connection: Connection
   /** How it ended; after that its line is another's. */
   finished?: string | undefined
-  /** By which error the server took all of it back, if it did: nothing more may be sent, and nothing kept. */
+  /** The error by which the server took all of it back, if it did: nothing more may be sent, and nothing kept. */
   takenBack?: Error | undefined
 }
 
@@ -29,7 +29,7 @@ interface Inside {
 export const poolOf = (sequelize: Sequelize): Inside['connectionManager'] =>
   (sequelize as unknown as Inside).connectionManager
 
-/** After these nothing of a transaction is left, whoever caught the error. Source: MariaDB, InnoDB error handling. */
+/** Errors after which nothing of a transaction is left, whoever caught them. Source: MariaDB, InnoDB error handling. */
 export const TAKES_ALL_BACK: ReadonlySet<string> = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD'])
 
 /** Questions outside any transaction that go together on one line of the pool, and leave in one packet. */
@@ -38,9 +38,9 @@ interface Together {
   sent: number
   open: number
 }
-/** So many on one line: a page asks more, and has the other lines answer beside each other. */
+/** How many wait on one line: a page asks more, and has the other lines answer beside each other. */
 const MOST_TOGETHER = 4
-/** Those that wait for their line still: whoever asks at the same moment goes along. */
+/** Questions that wait for their line still: whoever asks at the same moment goes along. */
 const gathering = new WeakMap<Sequelize, Together>()
 
 function goAlong(sequelize: Sequelize): Together {

@@ -9,7 +9,7 @@ const FORMULA = /^[=+@\t\r\uff1d\uff0b\uff20]|^[-\uff0d](?![\d.]+$)/
 const plainCell = (value: unknown): unknown =>
   typeof value === 'string' ? value.replace(/([;\n]\s*)(?=[=+@\uff1d\uff0b\uff20]|[-\uff0d](?![\d.]))/g, '$1\'') : value
 
-/** Never in a table that is handed on: what opens a door, and whole files. */
+/** Columns that are never in a table handed on: what opens a door, and whole files. */
 const KEPT_BACK = new Set(['password_hash', 'pin_hash', 'totp_secret', 'recovery_hashes', 'content', 'touched'])
 
 export const CSV_TABLES: readonly string[] = PORTABLE_TABLES.map(table => table.name)

@@ -102,7 +102,7 @@ async function fill(
     const row = table.row.safeParse(into.row)
     if (!row.success) throw notAnExport(`tables.${table.name}.${part.index}`, row.error)
     rows += 1
-    // From before there was a mark of what is finished.
+    // An export from before there was a mark of what is finished.
     if (table.name === 'lots' && !('finished_at' in row.data)) unmarked = true
     if (table.name !== MOVED_BY_ITSELF) await add(table, row.data)
   }
@@ -110,7 +110,7 @@ async function fill(
   const missing = PORTABLE_TABLES.find(table => isMissing(table, seen, book!.version))
   if (missing) throw new Undone({ ok: false, why: 'not_an_export', detail: `tables.${missing.name}: missing` })
   await run('SET SESSION foreign_key_checks = 1')
-  // From before there were steps or places: they are laid down once the rest is shown to be whole.
+  // An export from before there were steps or places: they are laid down once the rest is shown to be whole.
   const stepless = seen.has('lots') && !seen.has('steps')
   const fromBefore = book!.version < SINCE_PLACES
   const check = await verifyBook(admin, { transaction, fromBefore })
@@ -131,8 +131,8 @@ const isOutOfOrder = (error: unknown): boolean =>
 /**
  * Fills an empty database with an exported shop as it streams in, as its owner. All or nothing: what is not an export,
  * whose chain does not hold, or whose rows are not what the book sealed, leaves the database as it was. A shop from
- * before there were seals is sealed as it stands. `evenBroken`: rows that are not what the book sealed are taken as they
- * are, and told; the book goes on finding them.
+ * before there were seals is sealed as it stands. `evenBroken`: rows that are not what the book sealed are taken as
+ * they are, and told; the book goes on finding them.
  */
 export async function importShop(
   admin: Sequelize,

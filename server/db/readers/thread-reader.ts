@@ -4,8 +4,8 @@ import { ask, type Within } from '../line/ask'
 import { epochMs } from '../line/epoch-ms'
 
 /**
- * Packs of one slicing of a lot that went to one customer, or to none yet; `stepId` null: from before that was kept. Codes
- * are told where there are few bundles.
+ * Packs of one slicing of a lot that went to one customer, or to none yet; `stepId` null: from before that was kept.
+ * Codes are told where there are few bundles.
  */
 export interface PackBundle {
   lotId: number
@@ -85,7 +85,7 @@ export function threadReader(sequelize: Sequelize, within?: Within): ThreadReade
       AND u.ingredient_lot_id IN (${ids}) ORDER BY u.id`,
       ),
     bundlesOf: async (lotIds) => {
-      // By the index alone, which holds all of this but the codes.
+      // Read from the index alone, which holds all of this but the codes.
       const found = await rows<{
         lotId: number
         customerId: number | null

@@ -48,7 +48,7 @@ export const voidableSpec = <C extends Columns, const K extends keyof C & string
   columns: C,
   changes: readonly K[] = [],
 ): TableSpec<C, K> => ({ ...tableSpec(name, columns, changes), voidable: true })
-/** Of a running server, or the book itself: no record seals it. */
+/** A table of a running server, or the book itself: no record seals it. */
 export const outsideBook = <S extends TableSpec<Columns>>(spec: S): S => ({ ...spec, sealed: false })
 
 /** A table that had another name, and the columns it had by then, old name to new. */

@@ -9,15 +9,15 @@ export class Condition<T> {
   ) {}
 }
 
-/** By its shape: scripts may hold the class twice. */
+/** True of a condition, by its shape: scripts may hold the class twice. */
 export const isCondition = (value: unknown): value is Condition<unknown> =>
   typeof (value as Condition<unknown> | null | undefined)?.operator === 'symbol'
 
-/** From a moment on: `{ atMs: since(fromMs) }`. */
+/** A condition: from a moment on, `{ atMs: since(fromMs) }`. */
 export const since = (ms: Milliseconds) => new Condition(Op.gte, ms)
 /** Smaller than, or before a moment: `{ id: below(40) }`. */
 export const below = (n: number) => new Condition(Op.lt, n)
-/** From one to another, both included: `{ atMs: between(fromMs, toMs) }`. */
+/** A condition: from one to another, both included, `{ atMs: between(fromMs, toMs) }`. */
 export const between = (from: number, to: number) => new Condition(Op.between, [from, to])
 /** Anything else than: `{ kind: but('count') }`. */
 export const but = <T extends string>(value: T) => new Condition<T>(Op.ne, value)

@@ -36,7 +36,7 @@ const LOCK = 'veldmoor_migrations'
 const LOCK_SECONDS = 60
 const HISTORY = 'migrations'
 
-/** In order of age; a list, because a bundled server has no folder to search. */
+/** Migrations in order of age; a list, because a bundled server has no folder to search. */
 const MIGRATIONS: readonly Migration[] = [
   first,
   chainedBook,

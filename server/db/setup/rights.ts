@@ -54,7 +54,7 @@ async function revoke(admin: Sequelize, sql: string): Promise<void> {
     await admin.query(sql, { type: QueryTypes.RAW })
   }
   catch (error) {
-    // Nothing was granted: nothing to take back.
+    // An error is fine where nothing was granted: there is nothing to take back.
     const { code } = (error as { parent?: { code?: string } }).parent ?? {}
     if (code !== 'ER_NONEXISTING_GRANT' && code !== 'ER_NONEXISTING_TABLE_GRANT') throw error
   }

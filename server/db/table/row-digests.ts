@@ -10,7 +10,7 @@ export interface DigestOf {
   columns: readonly { counts: string; stands: string }[]
 }
 
-/** As the schema has it now. `has` tells which columns are there already. */
+/** The table as the schema has it now. `has` tells which columns are there already. */
 export function digestOf(spec: TableSpec<Columns>, has: (column: string) => boolean = () => true): DigestOf {
   const names = [
     'id',
@@ -23,8 +23,8 @@ export function digestOf(spec: TableSpec<Columns>, has: (column: string) => bool
 }
 
 /**
- * As records sealed it under its former name. `standsAs` is the table that has the rows now: the old one before the
- * schema changes, the new one where an old export was read in.
+ * The table as records sealed it under its former name. `standsAs` is the table that has the rows now: the old one
+ * before the schema changes, the new one where an old export was read in.
  */
 export function formerDigestOf({ name, columns }: Was, standsAs: string): DigestOf {
   const pairs = Object.entries(columns)

@@ -53,7 +53,7 @@ export function statementsOf(model: ModelStatic<Model>, table: string, fields: R
   return {
     /** All columns, or those named. */
     select: selectText,
-    /** For each key the first rows of its own, in one statement: a list of many things with the latest of each. */
+    /** The first rows of each key, in one statement: a list of many things with the latest of each. */
     selectEach: (
       some: readonly string[],
       filters: readonly Filter[],

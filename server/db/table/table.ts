@@ -40,7 +40,7 @@ export interface Table<T> {
     options?: FindOptions,
   ) => Promise<Pick<RowOf<T>, K | IdOf<T>>[]>
   /**
-   * For each filter its rows, or the first of them, in one statement; a row that several let through comes as often.
+   * The rows of each filter, or the first of them, in one statement; a row that several let through comes as often.
    * Without a limit in no order.
    */
   pickEach: <K extends keyof RowOf<T> & string>(
@@ -59,7 +59,7 @@ export interface Table<T> {
   ) => Promise<Map<number, Totals<S, M>>>
   /** Takes rows out of the current state; only voidable tables have it done. */
   setVoid: (ids: readonly number[]) => Promise<void>
-  /** Of one row, or the same of several, in one statement. */
+  /** Changes one row, or several alike, in one statement. */
   update: (id: number | readonly number[], change: ChangeOf<T>) => Promise<void>
 }
 

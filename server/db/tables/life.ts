@@ -4,8 +4,8 @@ import { bool, instant, int, json, nullable, text } from '../schema/column'
 import { voidableSpec } from '../schema/table-spec'
 
 /**
- * What was done to pieces of a lot, the rub first, in order of `fromAtMs` and then of id. The record that tells of a step
- * gets its number after the step is written: no seal covers it.
+ * What was done to pieces of a lot, the rub first, in order of `fromAtMs` and then of id. The record that tells of a
+ * step gets its number after the step is written: no seal covers it.
  */
 export const steps = {
   ...voidableSpec(
@@ -32,13 +32,15 @@ export const steps = {
   unsealed: ['eventId', 'endEventId'],
 }
 
-/** What is intended with a lot, or with pieces that go a way of their own. Only grows: the last that stands is followed. */
+/**
+ * What is intended with a lot, or with pieces that go a way of their own. Only grows: the last that stands is followed.
+ */
 export const plans = voidableSpec('plans', {
   lotId: int(),
   /** Counted from 1 within the lot. */
   number: int(),
   content: json<Plan>(),
-  /** Nobody laid it: the shop's usual way, until somebody says so. */
+  /** True of a plan that nobody laid: the shop's usual way, until somebody says so. */
   assumed: bool(),
   /** Ids; null: the lot. */
   pieceIds: nullable(json<number[]>()),

@@ -58,7 +58,7 @@ export const lots = {
       afterTyped: nullable(text(64)),
       sides: nullable(json<SideShares>()),
       recipeRevisionId: nullable(int()),
-      /** Nothing of it waits for anybody any more. */
+      /** The instant from which nothing of it waits for anybody any more. */
       finishedAtMs: nullable(instant()),
       /** How many of its steps contradict others and count for nothing; null: nobody looked yet. */
       contradictions: nullable(int()),
@@ -90,7 +90,9 @@ export const pieces = {
     {
       lotId: int(),
       number: int(),
-      /** "a" of what was cut from a piece after the rub, and which piece that is; its number stays. Null: rubbed itself. */
+      /**
+       * "a" of what was cut from a piece after the rub, and which piece that is; its number stays. Null: rubbed itself.
+       */
       part: nullable(text(3)),
       parentId: nullable(int()),
       meatLotId: int(),
@@ -154,7 +156,7 @@ export const holds = {
   ...tableSpec(
     'holds',
     {
-    /** One of the two is held. */
+    /** The piece or the lot that is held: one of the two. */
       lotId: nullable(int()),
       meatLotId: nullable(int()),
       reason: text<HoldReason>(32),
@@ -201,7 +203,7 @@ export const offcuts = voidableSpec('offcuts', {
   byId: int(),
   /** The cut or the slicing that it came off with; null: before that was kept. */
   stepId: nullable(int()),
-  /** It came off when a piece was cut up, before that was weighed to be sliced. */
+  /** True of what came off when a piece was cut up, before that was weighed to be sliced. */
   atCut: nullable(bool()),
 })
 
@@ -232,8 +234,8 @@ export const dispatches = voidableSpec('dispatches', {
 })
 
 /**
- * A pack that came back from a customer: it is in the shop again, and goes nowhere until the owner decides. `dispatchId`:
- * the sending that it came back from; `placeId`: where it lies, where somebody said.
+ * A pack that came back from a customer: it is in the shop again, and goes nowhere until the owner decides.
+ * `dispatchId`: the sending that it came back from; `placeId`: where it lies, where somebody said.
  */
 export const packReturns = voidableSpec(
   'pack_returns',

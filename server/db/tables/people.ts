@@ -18,7 +18,7 @@ export const shops = tableSpec(
     mouldPolicy: nullable(text(500)),
     turnEveryDays: decimal(3, 1),
     turnBy: text(5),
-    /** From when on places are to be read; null: not begun. */
+    /** The instant from which places are to be read; null: not begun. */
     placesFromMs: nullable(instant()),
   },
   ['ruleSetId', 'houseTargetPpm', 'houseFloorPpm', 'houseMaxPpm', 'labAlways', 'mouldPolicy', 'placesFromMs'],

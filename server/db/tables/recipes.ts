@@ -5,7 +5,7 @@ import { tableSpec } from '../schema/table-spec'
 
 export const recipes = tableSpec('recipes', { code: text(16), name: text(), retired: bool() }, ['name', 'retired'])
 
-/** Never changed: a change is the next number. */
+/** A revision is never changed: a change is the next number. */
 export const recipeRevisions = tableSpec('recipe_revisions', {
   recipeId: int(),
   number: int(),

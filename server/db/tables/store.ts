@@ -77,7 +77,7 @@ export const meatLots = voidableSpec(
     note: nullable(text(500)),
     receivedAtMs: instant(),
     receivedById: int(),
-    /** Nothing of it is left. */
+    /** The instant from which nothing of it is left. */
     finishedAtMs: nullable(instant()),
   },
   ['finishedAtMs', 'supplierLot', 'weightG', 'weightTyped', 'state'],

@@ -7,7 +7,7 @@ export const runs = voidableSpec(
   'runs',
   {
     code: text(16),
-    /** Its name as it was then; the place it is. */
+    /** The name as it was then, of the place that it is. */
     smoker: text(),
     placeId: nullable(int()),
     targetCoreC: celsius(),
@@ -18,7 +18,9 @@ export const runs = voidableSpec(
     outcome: nullable(text<SmokeOutcome>(16)),
     coreThermometerId: nullable(int()),
     chamberThermometerId: nullable(int()),
-    /** Counts every change of its readings, null before the first: what was worked out from them stands for one version. */
+    /**
+     * Counts every change of its readings, null before the first: what was worked out from them stands for one version.
+     */
     readingsVersion: nullable(int()),
   },
   ['readingsVersion', 'pulledAtMs', 'pulledById', 'outcome'],

@@ -26,7 +26,7 @@ async function pressOf(ctx: WriteContext, eventId: number) {
   const { told: id } = await stepsOfRecord(ctx.tables, eventId)
   const known = await ctx.tables.steps.pick(['lotId'], { id })
   const lots = await lockLots(ctx, known.map(step => step.lotId))
-  // As they stand now that nobody else can void or correct one.
+  // The rows are read now that nobody else can void or correct one.
   const told = await ctx.tables.steps.find({ id }, { order: [['id', 'ASC']] })
   if (told.length === 0) return refuse('no_such_entry')
   if (!told.every(isPressed)) return refuse('stands_with_others')

@@ -5,8 +5,8 @@ import type { FileMime } from '#shared/contracts/files'
 const KEPT_TAG = piexif.ImageIFD.Orientation
 
 /**
- * A photo without what its camera wrote beside the picture: where it was taken, with which device, a small copy. How it is
- * turned is kept. Other kinds of file are left as they are, and so is a photo whose writing nobody can read.
+ * A photo without what its camera wrote beside the picture: where it was taken, with which device, a small copy. How it
+ * is turned is kept. Other kinds of file are left as they are, and so is a photo whose writing nobody can read.
  */
 export function withoutPlace(content: Buffer, mime: FileMime): Buffer {
   if (mime !== 'image/jpeg') return content
@@ -18,7 +18,7 @@ export function withoutPlace(content: Buffer, mime: FileMime): Buffer {
     return Buffer.from(kept, 'latin1')
   }
   catch {
-    // No such writing, or one that is broken: it says no place that a program could read.
+    // A file without such writing, or with a broken one, says no place that a program could read.
     return content
   }
 }

@@ -58,7 +58,8 @@ async function settleLots(tables: Tables, nowMs: Milliseconds): Promise<void> {
   if (id.length === 0) return
   // Locked, and so what others have just written to them is seen as well.
   const found = await tables.lots.pick(['readyG', 'finishedAtMs'], { id }, { order: [['id', 'ASC']], lock: true })
-  // One that was never weighed out is ended by nothing but its packs, the last piece taken away, or a decision on a hold.
+  // A lot whose pieces were never weighed out ends only by its packs, the last piece taken away, or a decision on a
+  // hold.
   const ends = gone.length > 0 || OF_LOT.some(name => tables.book.touchedIds(name).length > 0)
   const rows = found.filter(row => ends || row.readyG !== null || row.finishedAtMs !== null)
   if (rows.length === 0) return

@@ -45,12 +45,14 @@ const ruleOf = (lot: Pick<LotRow, 'judgement'>, pieceIds: readonly number[]): Co
 
 /** Pieces that were smoked in the same runs stand together. */
 interface PieceGroup {
-  /** In order of time. */
+  /** Runs in order of time. */
   runs: RunRow[]
   pieceIds: number[]
 }
 
-/** Which pieces were in which runs, with what was cut from them since: a part was in the heats of what it was cut from. */
+/**
+ * Which pieces were in which runs, with what was cut from them since: a part was in the heats of what it was cut from.
+ */
 export const withParts = <R extends { pieceId: number }>(inRuns: readonly R[], tree: PieceTree): R[] =>
   inRuns.flatMap(row => tree.asLeaves([row.pieceId]).map(pieceId => ({ ...row, pieceId })))
 

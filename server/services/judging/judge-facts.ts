@@ -33,7 +33,8 @@ function addsOf(facts: JudgingFacts): PutWeighed[] {
     const known = named.flatMap(({ part, agent }) => (agent ? [{ part, agent }] : []))
     if (known.length > 0)
       return known.map(({ part, agent }) => ({ ...common, agent, agentG: part.weighedG, agentReadings: 1 }))
-    // Without nitrite it only counts among what was mixed and shaken off, or lay in the brine; flavour came after both.
+    // A part without nitrite only counts among what was mixed and shaken off, or lay in the brine; flavour came after
+    // both.
     return facts.agent && put[0]!.usedFor === null ? [{ ...common, agent: facts.agent, agentG: 0, agentReadings: 0 }] : []
   })
 }

@@ -35,8 +35,8 @@ async function readingsSince({ tables }: WriteContext, lives: readonly PieceLife
 
 /**
  * Judges lots by the places their pieces were in, while they were in them, by the stage they were in, and holds the
- * pieces that lay too warm, too long on a bench, or where nobody read. A decision covers what it was made on; no hold is
- * lifted here. The lots get locked, in order of id. True when something is found of some piece.
+ * pieces that lay too warm, too long on a bench, or where nobody read. A decision covers what it was made on; no hold
+ * is lifted here. The lots get locked, in order of id. True when something is found of some piece.
  */
 export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]): Promise<boolean> {
   if (lots.length === 0) return false
@@ -93,7 +93,7 @@ export async function judgePlaces(ctx: WriteContext, lots: readonly LyingLot[]):
         reason,
         about: places.get(placeId)?.code ?? String(placeId),
         pieces: ids,
-        // As the table keeps them.
+        // The figures as the table keeps them.
         fromMs: Math.round(fromMs),
         toMs: toMs === null ? null : Math.round(toMs),
         worst: worstC,

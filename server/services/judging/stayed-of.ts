@@ -21,7 +21,10 @@ function putOn({ leaves }: JudgingFacts, { pieceIds, pieceNumbers }: Part): numb
   return pieceNumbers === null ? null : leaves.all.filter(leaf => pieceNumbers.includes(leaf.number)).map(leaf => leaf.id)
 }
 
-/** What the least that stayed in a lot is worked out from. Null without nitrite. What flavours after the cure counts for nothing. */
+/**
+ * What the least that stayed in a lot is worked out from. Null without nitrite. What flavours after the cure counts for
+ * nothing.
+ */
 export async function stayedQuestion(
   tables: Tables,
   facts: JudgingFacts,
@@ -46,7 +49,7 @@ export async function stayedQuestion(
     mixReadabilityG: lot.mixReadabilityG,
     steps: stepsOfParts(foldStanding(steps).sound, leaves.of),
     pieces: leaves.all.map(({ id, greenG }) => {
-      // Until something went on it alone, a part has what it was cut from; that is as far off as all of it.
+      // A part has what it was cut from, until something went on it alone; that is as far off as all of it.
       const { readings, lowPpm } = (judged.get(id) ?? judged.get(leaves.rootOf(id)))!
       return { pieceId: id, greenG, greenOffG: worstCaseG({ readabilityG: lot.meatReadabilityG, readings }), lowPpm }
     }),

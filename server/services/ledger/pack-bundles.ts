@@ -19,8 +19,8 @@ interface InRun {
 }
 
 /**
- * The heats behind a slicing: those that its pieces, or what they were cut from, were in. Before slicings were kept with
- * their packs, all of the lot's.
+ * The heats behind a slicing: those that its pieces, or what they were cut from, were in. Before slicings were kept
+ * with their packs, all of the lot's.
  */
 async function runsBehind(tables: Tables, lotIds: readonly number[], stepIds: readonly number[], inRuns: readonly InRun[]) {
   const [steps, rows] = await Promise.all([
@@ -71,7 +71,7 @@ export async function packBundles(
     same.map((ones, i): Bundle => {
       const { lotId, customerId, runIds, firstCode } = ones[0]!
       const [packs, massG, lastCode] = [sumOf(ones, one => one.packs), sumOf(ones, one => one.massG), lastOf(ones).lastCode]
-      // Behind other heats the same customer has another bundle.
+      // The same customer has another bundle behind other heats.
       const nth = i === 0 ? '' : ` ${i + 1}`
       const node = (lotCode: string): ThreadNodeView => ({
         code: packs === 1 && firstCode ? firstCode : `${lotCode} ${customerId === null ? 'unsent' : partyCode(customerId)}${nth}`,

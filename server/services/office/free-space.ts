@@ -1,7 +1,7 @@
 import { statfs } from 'node:fs/promises'
 import { FULL_DISK_BYTES } from '#core/rules/house'
 
-/** Not ours to look into, or not there: how much room is left is then not known. */
+/** Faults of a folder that is not ours to look into, or not there: how much room is left is then not known. */
 const UNKNOWN = new Set(['EACCES', 'ENOENT', 'ENOTDIR'])
 
 /** Room on the disk that the data lie on, bytes; null where they lie elsewhere or cannot be reached. */

@@ -10,7 +10,7 @@ import { theShop } from '../shop/shop-facts'
 
 export { CSV_TABLES }
 
-/** That the whole shop went along stands in the book. */
+/** The record that the whole shop went along. */
 export async function recordExport(
   store: Store,
   who: { actor: SignedIn; station: string; nowMs: Milliseconds },

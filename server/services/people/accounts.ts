@@ -52,7 +52,7 @@ export async function resetPassword(
     ['password'],
   )
   if (weak) return weak
-  // With the password goes what else opens the door: a lost phone is a reason to ask for a new one.
+  // What else opens the door goes with the password: a lost phone is a reason to ask for a new one.
   await ctx.tables.users.update(id, {
     passwordHash: await hashPassword(input.password),
     pinHash: null,

@@ -38,6 +38,6 @@ export const newRecoveryCodes = (): string[] =>
   )
 
 const plain = (code: string): string => code.toUpperCase().replace(/[^A-Z0-9]/g, '')
-/** As long as a recovery code is, not as one of now. */
+/** True for a code as long as a recovery code is, not as one of now. */
 export const isRecoveryCode = (code: string): boolean => plain(code).length === RECOVERY_LENGTH
 export const recoveryHash = (code: string): string => sha256(plain(code))

@@ -4,7 +4,7 @@ import { randomBytes, scrypt, timingSafeEqual, type ScryptOptions } from 'node:c
 const COST = { N: 2 ** 17, r: 8, p: 1 }
 const KEY_BYTES = 64
 const SALT_BYTES = 16
-/** Each takes 128 MB while it runs: so many at once, the others wait. */
+/** How many run at once: each takes 128 MB while it runs, the others wait. */
 const AT_ONCE = 2
 
 let running = 0

@@ -26,8 +26,8 @@ export async function offerSecondFactor(ctx: WriteContext, by: Setter): Promise<
 }
 
 /**
- * Before a factor is changed or put off: a code of the one that is in use, or a recovery code, where there is one. A
- * password alone, and a device left open, take it from nobody.
+ * What is asked before a factor is changed or put off: a code of the one that is in use, or a recovery code, where
+ * there is one. A password alone, and a device left open, take it from nobody.
  */
 export async function checkCurrent(
   store: Store,
@@ -48,7 +48,7 @@ export async function setSecondFactor(
   input: z.output<typeof secondFactorInput>,
   by: Setter,
 ): Promise<Answer<{ recoveryCodes: string[] }>> {
-  // One that somebody thought of, or knows, is no secret.
+  // A secret that somebody thought of, or knows, is none.
   if (input.proof !== proofOf(by, input.secret)) return refuse('secret_not_ours', {}, ['secret'])
   if (timeStepOf(input.secret, input.code, ctx.nowMs) === null)
     return refuse('code_unfit', {}, ['code'])

@@ -71,7 +71,7 @@ const spendRecoveryCode = (store: Store, user: User, code: string, door: Door): 
 export async function checkCode(store: Store, user: User, code: string | null, door: Door): Promise<Answer<null>> {
   if (user.totpSecret === null) return { ok: true, value: null }
   if (code === null) return refuse('code_needed')
-  // Nobody guesses one: it is taken however many codes were wrong.
+  // A recovery code is guessed by nobody: it is taken however many codes were wrong.
   if (isRecoveryCode(code)) return (await spendRecoveryCode(store, user, code, door)) ? { ok: true, value: null } : refuse('code_wrong')
   const { tables } = store
   const attempt = await beginAttempt(

@@ -2,7 +2,10 @@ import { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common'
 import { refuse, type Refusal } from '../context'
 
-/** Of 0 to 4: below it an attacker who tries what people choose needs fewer than a million guesses. */
+/**
+ * The least score, of 0 to 4, that is taken: below it an attacker who tries what people choose needs fewer than a
+ * million guesses.
+ */
 const LEAST_SCORE = 2
 
 /** Letters that a password has beside the names of the person and the shop, years and signs: fewer are a code word. */

@@ -3,7 +3,7 @@ import type { TypedTemperature } from '#shared/entry/fields'
 import type { Answer, WriteContext } from '../context'
 import { readPlace } from './read-place'
 
-/** As programs from before there were places know them. */
+/** The verdicts on a fridge, as programs from before there were places know them. */
 type FridgeVerdict = 'cold_enough' | 'warm' | 'hold' | 'too_cold' | 'no_reading'
 const AS_FRIDGE: Record<PlaceVerdict, FridgeVerdict> = {
   cold_enough: 'cold_enough',

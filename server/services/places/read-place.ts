@@ -31,7 +31,7 @@ export async function readPlace(
     ...(read?.value ?? { tempC: null, offsetC: 0, thermometerId: place.thermometerId }),
     ...(damp?.value ?? { rh: null, offsetRh: null, hygrometerId: null }),
   }
-  // One sent behind the other: what lies there is asked when the reading stands.
+  // Two questions, one sent behind the other: what lies there is asked when the reading stands.
   const [readingId, lots] = await Promise.all([
     tables.placeReadings.insert({
       placeId,

@@ -26,15 +26,15 @@ interface Meant {
 /** What goes against the plans of each lot, by its id: kept with the step or the record that was done all the same. */
 export type AgainstByLot = ReadonlyMap<number, readonly PlanAskKind[]>
 
-/** Of a lot nobody chose pieces of: what still cures, what is there, or for the door all of it. */
+/** Which pieces are meant where nobody chose: what still cures, what is there, or for the door all of it. */
 const isMeant = ({ outAtMs, goneAtMs }: { outAtMs: number | null; goneAtMs: number | null }, deed: PlanDeed): boolean =>
   deed === 'send' || (goneAtMs === null && (deed !== 'out' || outAtMs === null))
 
 const LOT_ASKED = ['code', 'rubbedOn', 'zone', 'turnEveryDays', 'readyFromDay', 'bestByDay', 'method'] as const
 
 /**
- * Asks the plans of lots about a deed. What goes against one is refused until somebody says why; said, it is answered with,
- * to be recorded. The lots must be locked.
+ * Asks the plans of lots about a deed. What goes against one is refused until somebody says why; said, it is answered
+ * with, to be recorded. The lots must be locked.
  */
 export async function againstPlan(
   { tables }: WriteContext,

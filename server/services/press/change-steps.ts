@@ -39,7 +39,9 @@ export async function refuseChange(
   return { ok: true, value: null }
 }
 
-/** After some lots' steps were changed: the state of their pieces, what lay warm, what stayed and how that cooled. */
+/**
+ * What follows a change of some lots' steps: the state of their pieces, what lay warm, what stayed and how that cooled.
+ */
 export async function settleChange(ctx: WriteContext, lots: readonly Lot[], kinds: readonly StepKind[]): Promise<void> {
   for (const lot of lots) await keepState(ctx.tables, lot.id)
   if (kinds.some(changesStand)) await judgePlaces(ctx, lots)

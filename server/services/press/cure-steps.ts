@@ -11,7 +11,9 @@ async function refuseCure(tables: Tables, code: string): Promise<Refusal | null>
   return lot.cureEndedAtMs === null ? null : refuse('cure_over', { code })
 }
 
-/** One step of all that lies of a lot in the cure, told now: what the ways in from before there were steps could say. */
+/**
+ * One step of all that lies of a lot in the cure, told now: what the ways in from before there were steps could say.
+ */
 async function pressNow(
   ctx: WriteContext,
   code: string,
@@ -36,7 +38,7 @@ export async function turnLot(ctx: WriteContext, code: string): Promise<Answer<{
 /** Liquid was drained off, nobody said how much. */
 export async function drainLot(ctx: WriteContext, code: string): Promise<Answer<object>> {
   const drain = { kind: 'drain', how: 'poured_off', liquid: null, back: false, saltLies: false } as const
-  // It could always be told as often as it was done.
+  // A turn could always be told as often as it was done.
   const told = await pressNow(ctx, code, drain, { again: true })
   return told.ok ? { ok: true, value: {} } : told
 }

@@ -13,7 +13,9 @@ import { refuse, type Answer, type Refusal, type WriteContext } from '../context
 type CutInput = Extract<StepInput, { kind: 'cut' }>
 type Piece = Pick<RowOf<typeof piecesTable>, 'id' | 'lotId' | 'number' | 'part' | 'greenG'>
 
-/** Parts and offcuts that weigh more than the piece can, or less than it did: asked about, and taken where it was so. */
+/**
+ * Parts and offcuts that weigh more than the piece can, or less than it did: asked about, and taken where it was so.
+ */
 function refuseCut(lot: { code: string; method: CureMethod }, piece: Piece, cut: CutInput, allG: Grams): Refusal | null {
   const possibleG = piece.greenG * MOST_CUT_TIMES
   if (allG > possibleG) return refuse('cut_impossible', { code: lot.code, allG, mostG: possibleG }, ['steps', 0, 'into'])
@@ -57,7 +59,7 @@ export async function cutUp(
       meatPieceId: null,
       greenG: greenG[i]!,
       greenTyped: weight.typed,
-      // Its share rests on its own weighing and on the others'.
+      // A part's share rests on its own weighing and on the others'.
       readings: 2,
       bag: whole.bag,
       tag,

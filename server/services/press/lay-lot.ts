@@ -35,7 +35,7 @@ export interface Lived {
   judgement?: Judgement | undefined
   /** Why it should not hang there, though it does. */
   doubts: { why: string; pieces: number[] }[]
-  /** Its steps, as the record tells them. */
+  /** The lot's steps, as the record tells them. */
   told: ComputedOf<'step'>['steps'][number][]
 }
 

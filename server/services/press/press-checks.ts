@@ -116,7 +116,7 @@ export function refuseWeighed(
   pieces: readonly { greenG: Grams }[],
   mix: readonly { weighedG: Grams; unweighed: boolean | null }[],
 ): Refusal | null {
-  // With more on it than anybody weighed nothing says how heavy it can be.
+  // Nothing says how heavy a piece can be with more on it than anybody weighed.
   if (step.kind !== 'weigh' || isWet(lot.method) || mix.some(part => part.unweighed)) return null
   const { netG, offG } = step.figures as Extract<FiguresOfStep['weigh'], { what: 'meat' }>
   const mostG = sumOf(pieces, piece => piece.greenG) + sumOf(mix, part => part.weighedG)

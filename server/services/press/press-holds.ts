@@ -16,12 +16,13 @@ export async function holdForLook(
 ): Promise<void> {
   if (steps.some(step => step.kind === 'look' && step.smell === 'off'))
     await holdLot(ctx, lot, { reason: 'smell_off', pieceIds, again: true, figures: {} })
-  // White bloom is as the shop's policy has it where meat hangs; on soft bacon, or of another colour, nothing is as it should.
+  // White bloom is as the shop's policy has it where meat hangs; on soft bacon, or of another colour, nothing is as it
+  // should.
   if (steps.some(step => step.kind === 'look' && (step.mould === 'other' || (step.mould === 'white' && !hangs))))
     await holdLot(ctx, lot, { reason: 'mould', pieceIds, again: true, figures: {} })
 }
 
-/** It hangs warm all the same, without nitrite or too wet: the owner decides. */
+/** A hold on what hangs warm all the same, without nitrite or too wet: the owner decides. */
 export async function holdForHang(
   ctx: WriteContext,
   lot: { id: number; code: string },

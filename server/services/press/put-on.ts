@@ -74,7 +74,7 @@ export interface Putting {
   lot: Lot
   before: readonly Part[]
   puts: readonly (Put | null)[]
-  /** Which each is, step by step: the rub is the first, the second half the second. */
+  /** The number of each put, step by step: the rub is the first, the second half the second. */
   applications: readonly number[]
   /** Null: all of the lot. */
   pieceIds: number[] | null

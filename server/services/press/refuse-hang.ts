@@ -41,13 +41,14 @@ async function warmthOf({ tables }: WriteContext, place: Place): Promise<Celsius
   const [last] = await tables.placeReadings.pick(['tempC'], { placeId: place.id, tempC: present }, { order: [['atMs', 'DESC']], limit: 1 })
   const known = [place.targetC, last?.tempC ?? null].filter(tempC => tempC !== null)
   if (known.length > 0) return Math.max(...known)
-  // Never read, a cold place counts as cold.
+  // A cold place that was never read counts as cold.
   return usesOf(place).includes('cold') ? HANG_WARM_C : HANG_CHECKS.usualC
 }
 
 /**
  * Salt in a lot's meat at its least, share of green weight: what was weighed, less what liquid and short soaks took at
- * most; a brine is shared with its water. Null where nobody can say: a salt box, a pick-up, a long soak, salt poured off.
+ * most; a brine is shared with its water. Null where nobody can say: a salt box, a pick-up, a long soak, salt poured
+ * off.
  */
 function leastSalt({ lot, parts, pieces, saltShare }: JudgingFacts): Fraction | null {
   const { stayed } = lot.judgement
@@ -66,8 +67,8 @@ interface Hanging {
 }
 
 /**
- * Why meat should not hang where it is warmer than 5 °C: it has no nitrite, nobody can say how much salt it took, or it is
- * not yet dry and salt enough by its estimated water activity. Null where nothing speaks against it.
+ * Why meat should not hang where it is warmer than 5 °C: it has no nitrite, nobody can say how much salt it took, or it
+ * is not yet dry and salt enough by its estimated water activity. Null where nothing speaks against it.
  */
 async function hangDoubt(
   ctx: WriteContext,
@@ -95,8 +96,8 @@ async function hangDoubt(
 const STAYS: ReadonlySet<StepInput['kind']> = new Set<StepInput['kind']>(['move', 'dry', 'rest'])
 
 /**
- * Why meat without nitrite, out of its cure, should not lie or dry where it is warm: the same as for hanging, by whatever
- * word. Drying warm in a smoker is a heat's own, and a place that only heats is judged by its heat.
+ * Why meat without nitrite, out of its cure, should not lie or dry where it is warm: the same as for hanging, by
+ * whatever word. Drying warm in a smoker is a heat's own, and a place that only heats is judged by its heat.
  */
 async function refuseWarmStay(
   ctx: WriteContext,
@@ -115,8 +116,8 @@ async function refuseWarmStay(
 }
 
 /**
- * What stands against hanging pieces in a place, or moving what hangs into it: it is none to hang in, a hook is taken, or a
- * doubt; a doubt that was answered, "it hangs there already", is no refusal.
+ * What stands against hanging pieces in a place, or moving what hangs into it: it is none to hang in, a hook is taken,
+ * or a doubt; a doubt that was answered, "it hangs there already", is no refusal.
  */
 export async function refuseHang(
   ctx: WriteContext,

@@ -16,7 +16,7 @@ const asText = (value: unknown): string =>
       : v,
   )
 
-/** Of the lots made by a revision, the latest that are named. */
+/** How many of the latest lots made by a revision are named. */
 const LOTS_NAMED = 8
 
 /** The recipe book, newest revision first, each with how many lots were made by it, and the latest. */

@@ -41,10 +41,10 @@ export async function startRun(ctx: WriteContext, input: z.output<typeof runInpu
     { id: [...new Set(named.map(piece => piece.lotId))] },
     { order: [['id', 'ASC']], lock: true },
   )
-  // As they stand now that nobody else can tell anything of them.
+  // Pieces are read now that nobody else can tell anything of them.
   const pieces = await ctx.tables.pieces.find({ id: ids })
   if (pieces.length !== ids.length) return refuse('no_such_piece', {}, ['pieceIds'])
-  // Of a lot some may be smoked while the others cure on.
+  // Some pieces of a lot may be smoked while the others cure on.
   const inCure = pieces.find(piece => piece.stage === 'cure')
   const curing = inCure && lots.find(lot => lot.id === inCure.lotId)
   if (curing) return refuse('still_curing', { code: curing.code }, ['pieceIds'])

@@ -26,7 +26,7 @@ export type NewStep = {
   }
 }[StepKind]
 
-/** Behind every step that has a number. */
+/** The place of a new step: behind every step that has a number. */
 const NOT_YET_NUMBERED = Number.MAX_SAFE_INTEGER
 
 /** Steps that were laid down, all that now stand, in order of happening, and what they come to. */
@@ -39,8 +39,8 @@ export interface Laid {
 }
 
 /**
- * What a lot's steps come to with new ones among them, or why they cannot stand together. What contradicted itself before,
- * this press did not make, and it keeps nobody from telling what was done.
+ * What a lot's steps come to with new ones among them, or why they cannot stand together. What contradicted itself
+ * before, this press did not make, and it keeps nobody from telling what was done.
  */
 function lifeWith(lot: Told, standing: readonly Step[], wanted: readonly Step[]): Answer<Standings> {
   const made = newContradiction(standing, wanted)
@@ -79,7 +79,7 @@ export async function laySteps(
   known?: readonly Standing[],
 ): Promise<Answer<Laid>> {
   const standing = known ?? (await standingSteps(ctx.tables, [lot.id])).get(lot.id) ?? []
-  // Behind what was done before, also by a clock that was set back.
+  // A step goes behind what was done before, also by a clock that was set back.
   const nowMs = Math.max(ctx.nowMs, ...standing.map(step => step.toMs ?? step.fromMs))
   const rows = news.map((step) => {
     const fromMs = step.fromMs ?? nowMs

@@ -23,7 +23,7 @@ export function lastFeelOf(looks: readonly { fromAtMs: Milliseconds; figures: un
 export const turnsOf = (
   turns: readonly { id: number; fromAtMs: Milliseconds; byId: number; pieces: readonly number[] }[],
   initials: ReadonlyMap<number, string>,
-  /** Of the lot. */
+  /** How many pieces the lot has. */
   count: number,
 ): LotSummary['turns'] =>
   turns.map(({ id, fromAtMs, byId, pieces }) => ({

@@ -21,7 +21,7 @@ export async function ingredientSums(tables: Tables, ids: readonly number[], loc
         ])
   const usedG = (id: number) => (used.get(id)?.sum.weighedG ?? 0) + (mixed.get(id)?.sum.massG ?? 0)
   return {
-    /** Into lots and mixes. */
+    /** What went into lots and mixes. */
     usedG,
     /** All that left, less what a count found more of. */
     outG: (id: number) => usedG(id) + (moved.get(id)?.sum.massG ?? 0) - (counted.get(id)?.sum.massG ?? 0),

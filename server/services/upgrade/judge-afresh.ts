@@ -20,7 +20,7 @@ const newlyHeld = ({ entries }: WriteContext): { code: string; reasons: HoldReas
     reasons: [...new Set(some.map(one => one.computed.reason))],
   }))
 
-/** Of lots that are not finished, those that other rules judged last. */
+/** Unfinished lots that other rules judged last. */
 const byOtherRules = async (tables: Tables, where: { id?: number[] } = {}) =>
   (await tables.lots.pick(['code', 'judgedBy'], { finishedAtMs: null, ...where }, { order: [['id', 'ASC']] })).filter(
     lot => lot.judgedBy !== JUDGED_BY,
@@ -46,10 +46,10 @@ async function judgeSome(ctx: WriteContext, ids: readonly number[]): Promise<voi
 }
 
 /**
- * Judges lots that are not finished by the rules of this version, once each and on record: what newly breaks one is held,
- * with whose rules they are; decisions that were made stand. Finished lots keep their verdict. Runs while the shop does,
- * in several processes at once if need be. A lot that cannot be judged is left, named to `onFault`, and tried again at the
- * next start. Answers with how many lots it went through.
+ * Judges lots that are not finished by the rules of this version, once each and on record: what newly breaks one is
+ * held, with whose rules they are; decisions that were made stand. Finished lots keep their verdict. Runs while the
+ * shop does, in several processes at once if need be. A lot that cannot be judged is left, named to `onFault`, and
+ * tried again at the next start. Answers with how many lots it went through.
  */
 export async function judgeAfresh(
   store: Store,

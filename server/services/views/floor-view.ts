@@ -16,7 +16,9 @@ const RUNS_MOST = 40
 /** Pulled longer ago, nobody asks when a smoke was last read. */
 const LATELY_MS = 3 * MS_PER_DAY
 
-/** Each looked for, none counted: a shop of ten years has many. Who packed once has been through all of it. */
+/**
+ * First steps are looked for, none counted: a shop of ten years has many. Who packed once has been through all of them.
+ */
 async function firstThings(tables: Tables): Promise<FirstThings> {
   const one = { limit: 1 }
   const packs = await tables.packs.pick([], {}, one)

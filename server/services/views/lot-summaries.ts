@@ -18,7 +18,7 @@ import { waitingForSecond } from '#core/lots/second-due'
 import { lostPacks } from '../store-rows/lost-packs'
 import { heatsOfLots } from '../judging/heats-of-lots'
 
-/** Of a lot's row, what its summary is made of. */
+/** The columns of a lot that its summary is made of. */
 export const LOT_SHOWN = [
   'code', 'cut', 'rind', 'saltOnly', 'method', 'firstShare', 'fridgeId', 'rubbedAtMs', 'rubbedOn', 'zone', 'rubbedById',
   'thicknessMm', 'readyFromDay', 'bestByDay', 'turnEveryDays', 'turnBy', 'drainedAtMs', 'cureEndedAtMs', 'readyG', 'judgement',
@@ -26,7 +26,7 @@ export const LOT_SHOWN = [
 ] as const
 export type LotShown = { id: number } & Pick<RowOf<typeof lots>, (typeof LOT_SHOWN)[number]>
 
-/** Of a verdict, what a small beam shows; one from before the least that stayed was worked out shows none. */
+/** What a small beam shows of a verdict; one from before the least that stayed was worked out shows none. */
 export const brief = ({ status, meaning, lot, maxPpm, floorPpm, stayed }: Judgement): JudgementBrief => ({
   status,
   meaning,

@@ -7,11 +7,14 @@ import type { pieces } from '../../db/tables/lots'
 import { PIECE_STATE } from '../../db/tables/piece-state'
 import { isLeaf } from '../../db/tables/which-pieces'
 
-/** Of a piece, what the rooms show. */
+/** The columns of a piece that the rooms show. */
 export const PIECE_SHOWN = ['number', 'part', 'parentId', 'greenG', 'greenTyped', 'bag', 'tag', ...PIECE_STATE] as const
 type Shown = { id: number } & Pick<RowOf<typeof pieces>, (typeof PIECE_SHOWN)[number]>
 
-/** A piece as the rooms show it. Named one by one: the floor has hundreds, and copying them key by key takes ten times as long. */
+/**
+ * A piece as the rooms show it. Named one by one: the floor has hundreds, and copying them key by key takes ten times
+ * as long.
+ */
 export const pieceView = (row: Shown, meatCode: string): LotPiece => ({
   id: row.id,
   number: row.number,

@@ -40,7 +40,7 @@ export async function inStock(tables: Tables): Promise<Pick<StoreView, 'meat' | 
   return { meat, ingredients }
 }
 
-// One more than is shown tells whether there are more.
+// A row more than is shown tells whether there are more.
 const PAGE = { order: NEWEST, limit: STORE_PAGE + 1 }
 
 /** A page of what meat came in, newest first, from before a code on, whatever is left of it. */

@@ -6,7 +6,9 @@ import type { Tables } from '../../db/database'
 import { present } from '../../db/schema/where'
 import { RUBBED } from '../../db/tables/which-pieces'
 
-/** By cut, the middle of what the shop's last finished lots weighed ready to slice, as a share of their green weight. */
+/**
+ * The median of what the shop's last finished lots weighed ready to slice, by cut, as a share of their green weight.
+ */
 export async function usualYields(tables: Tables): Promise<Partial<Record<Cut, Fraction>>> {
   const lots = await tables.lots.pickEach(['cut', 'readyG'], {
     wheres: CUTS.map(cut => ({ cut, readyG: present, finishedAtMs: present })),

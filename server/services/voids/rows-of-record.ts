@@ -5,7 +5,7 @@ import { stepsOfRecord } from '../steps/steps-of-record'
 import { rowsOfCodes, withRows, type ToLock } from '../lock-rows'
 import { lotsThatLay } from '../steps/lots-that-lay'
 
-/** Of a place's reading: the place, and every lot that is judged by it. */
+/** Rows of a place's reading: the place, and every lot that is judged by it. */
 async function rowsOfReading(tables: Tables, kind: EventKind, computed: string): Promise<ToLock> {
   if (kind !== 'place_read' && kind !== 'fridge_read') return {}
   const told = JSON.parse(computed) as Partial<ComputedOf<'place_read'> & ComputedOf<'fridge_read'>>
@@ -14,7 +14,7 @@ async function rowsOfReading(tables: Tables, kind: EventKind, computed: string):
   return { places: [placeId], lots: (await lotsThatLay(tables, placeId)).map(lot => lot.id) }
 }
 
-/** Of a cut or a tag: the deliveries that the pieces are of. */
+/** Rows of a cut or a tag: the deliveries that the pieces are of. */
 async function rowsOfPieces(tables: Tables, eventId: number, kind: EventKind, computed: string): Promise<ToLock> {
   const { told } = await stepsOfRecord(tables, eventId)
   const cuts = await tables.steps.pick(['pieces'], { id: told, kind: 'cut' })

@@ -32,7 +32,7 @@ const free
       await work(ctx, event)
       return null
     }
-/** Its steps go back with every record; there is nothing else to it. */
+/** A press goes back with its steps, as they do with every record; there is nothing else to it. */
 const itsSteps = () => Promise.resolve(null)
 const ids = (rows: readonly { id: number }[]) => rows.map(row => row.id)
 /** A place's reading goes, and what lay there is judged without it. */

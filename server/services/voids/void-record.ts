@@ -49,7 +49,7 @@ export async function voidRecord(ctx: WriteContext, eventId: number, reason: str
   if (!isVoidable(kind)) return refuse('cannot_void')
   const step = takeBack[kind]
   if (kind === 'sent' && Math.abs(ctx.nowMs - event.atMs) > UNDO_MS) return refuse('sent_stands')
-  // From here on nobody builds on it, or voids it too.
+  // Nobody builds on it from here on, or voids it too.
   await lockRows(ctx.tables, await rowsOfRecord(ctx.tables, event))
   if (await ctx.tables.events.one({ voidsId: eventId })) return refuse('already_voided')
   const subjects = JSON.parse(event.subjects) as string[]

@@ -1,4 +1,7 @@
-/** Nothing is there under what was asked for: in an address it answers 404, in a field it is a fault of the field. */
+/**
+ * Refusals where nothing is there under what was asked for: in an address it answers 404, in a field it is a fault of
+ * the field.
+ */
 export const MISSING = {
   no_such_card: (p: { code: string }) => `There is no bench card ${p.code}. Check the code, or scan it again.`,
   no_such_recipe: () => 'This recipe is not in the book. Load the page again.',

@@ -13,9 +13,9 @@ import type { AskEvents, AskProps } from '../ask-row'
 const props = defineProps<AskProps>()
 const emit = defineEmits<AskEvents>()
 const how = props.row.ask === 'leak' ? 'leaked' : 'poured_off'
-/** After the cure: what was left in the bag. */
+/** A draining after the cure: what was left in the bag. */
 const after = props.row.ask === 'purge'
-/** Of the first day. */
+/** A draining of the first day. */
 const early = computed(() => props.row.nowMs - props.row.lot.rubbedAtMs < DRAIN_SETTLED_MS)
 /** What leaves decides how the lot cools: not of a brine, and not without nitrite. */
 const counts = computed(() => !isWet(props.row.lot.method) && !props.row.lot.saltOnly)

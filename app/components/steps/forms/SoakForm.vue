@@ -10,7 +10,10 @@ import PickOne from '../PickOne.vue'
 import type { PressStep } from '~/logic/press'
 import type { AskEvents, AskProps } from '../ask-row'
 
-/** Into the water now, or for how long it lay there; how much water, how warm, how often changed, where somebody knows. */
+/**
+ * A soak: into the water now, or for how long it lay there; how much water, how warm, how often changed, where somebody
+ * knows.
+ */
 defineProps<AskProps>()
 const emit = defineEmits<AskEvents>()
 const { as } = useNotation()
@@ -34,7 +37,7 @@ const minutes = computed(() => {
   if (own.value !== null) return Math.round(own.value)
   return lasted.value === '0' || lasted.value === null ? null : Number(lasted.value)
 })
-/** From here on it may take so much along that the stricter rule holds. */
+/** The minutes from which a soak may take so much along that the stricter rule holds. */
 const LONG_MINUTES = 90
 const isLong = computed(() => (minutes.value ?? 0) > LONG_MINUTES)
 function tell(): void {
