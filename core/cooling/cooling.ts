@@ -37,7 +37,8 @@ const NO_STAGE: CoolingStage = { shortestMs: 0, longestMs: null }
  * Was it cooled fast enough? Core readings in order of time, from the last one in the heat on; `errorC` is the
  * thermometer's error either way. A stage is as long as its bounds allow: a night without readings shows nothing. Late
  * is said as soon as the last reading is past a stage's time. A heat that peaked under 54.4 °C begins its first stage
- * at its peak. Source: FSIS Appendix B (2021).
+ * at its peak. Example: 60 °C at 20:00, 50 °C at 20:30 and 5 °C at 7:00, all between unread: not shown. Source: FSIS
+ * Appendix B (2021).
  */
 export function judgeCooling(readings: readonly CoreReading[], rule: CoolingRule, errorC: Celsius = 0): Cooling {
   if (readings.length === 0)

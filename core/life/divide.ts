@@ -49,7 +49,8 @@ export function divide<L extends Divisible>(life: L, step: StepOf<'cut'>): L[] {
 
 /**
  * Green weight of what a piece was cut into, grams: its own, shared by the weights at the cut, so that parts and
- * offcuts come to it again whatever it lost or took up since. Weights more than 0.
+ * offcuts come to it again whatever it lost or took up since. Example: 2,000 g green, cut into 900 and 900 g with 100 g
+ * off: 947, 947 and 105 g. Weights more than 0.
  */
 export function greenShares(greenG: Grams, partsG: readonly Grams[], offcutsG: readonly Grams[]): Grams[] {
   const allG = sumOf([...partsG, ...offcutsG], massG => massG)

@@ -94,7 +94,9 @@ function momentsOf(steps: readonly Step[]): Moment[] {
 /**
  * Folds a lot's standing steps, in whatever order they are given, into what became of its pieces, or names the first
  * two that contradict each other. The same function says whether a step may be told late, set right or voided: it is
- * asked with the steps as they would then be. Ids of pieces that no rub names have no life. Inputs stay untouched.
+ * asked with the steps as they would then be. Example: rubbed on Monday, moved to another fridge on Tuesday, out on
+ * Friday: three stays, in the cure in both fridges, then out of it in the second. Ids of pieces that no rub names have
+ * no life. Inputs stay untouched.
  */
 export function foldLife(steps: readonly Step[]): Folded {
   const lives = new Map<number, Walking>()

@@ -35,7 +35,10 @@ function linesOf(stay: Stay & { placeId: number; toMs: Milliseconds }, readings:
   return [...room(fromMs, read[0]!.fromMs), ...read, ...room(read.at(-1)!.toMs, toMs)]
 }
 
-/** The time of a piece on benches above a temperature, over all its life; null where there is none. */
+/**
+ * The time of a piece on benches above a temperature, over all its life; null where there is none. Example: two hours
+ * on a table that nobody read are two hours at 20 °C.
+ */
 export function benchTime(stays: readonly Stay[], question: BenchQuestion): BenchTime | null {
   const { isBench, readingsOf, limitC, sinceMs, decided, nowMs } = question
   const lines = stays.flatMap((stay) => {

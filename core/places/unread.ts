@@ -17,6 +17,7 @@ export interface UnreadLimits {
 
 /**
  * Null for a counter or a table, which count as warm until they are read. Meat cured with salt only waits half as long.
+ * Example: a fridge with bacon in it is asked for after 12 h and holds after 24 h.
  */
 export function unreadLimits(place: Place, saltOnly: boolean): UnreadLimits | null {
   if (isBench(place)) return null

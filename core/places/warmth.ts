@@ -83,7 +83,8 @@ export interface WarmthQuestion {
  * Stretches of a piece's time that hold it: over 7 °C for more than 2 h; salt only, over 4 °C for more than 4 h; and
  * over the shop's limit for more than a day in all. `decided` are stretches that a decision covers: they do not count
  * towards the day. What hangs to dry has the warmth of its place, `hungC`, and is held where it was warmer than that by
- * 2 °C for 12 h. Figures of FSIS practice and of the house, see docs/limits.md.
+ * 2 °C for 12 h. Example: 9 °C from noon to half past two is held, to two
+ * o'clock it is not. Figures of FSIS practice and of the house, see docs/limits.md.
  */
 export function breachesOf(
   all: readonly WarmthLine[],

@@ -9,7 +9,7 @@ export type LiquidTold = { netG: Grams } | { ml: number } | { rough: RoughAmount
 
 /**
  * Grams of a liquid that left the meat, at their least and at their most: brine weighs 1.00 to 1.25 g/mL, with syrup in
- * the cure to 1.35. What was weighed is both.
+ * the cure to 1.35. What was weighed is both. Example: 200 mL is 200 to 250 g, with syrup to 270 g.
  */
 export function drainedG(told: LiquidTold, { syrup }: { syrup: boolean }): DrainedG {
   if ('netG' in told) return { lowG: told.netG, highG: told.netG }

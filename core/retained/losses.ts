@@ -80,7 +80,8 @@ const layWith = (spot: string | null, how: StepOf<'drain'>['figures']['how']): b
 
 /**
  * Liquid that left a lot's pieces for good by its standing steps, spot by spot. What was poured back did not leave. A
- * draining over several spots counts whole against each: nobody knows from which it ran.
+ * draining over several spots counts whole against each: nobody knows from which it ran. Example: 50 g poured off bags
+ * 1 and 2 together is 50 g lost in each.
  */
 export function lossesOf(steps: readonly Step[]): Lost[] {
   const inOrder = steps.toSorted(byHappening)

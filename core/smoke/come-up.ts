@@ -26,7 +26,8 @@ export interface ComeUpQuestion {
  * salt-only pieces 4 h (house rule). Binds every heat whose core passes 30 °C. Starts at the last core reading of 10 °C
  * or less, or when the piece left a cold place, whichever is later; ends at the first reading of 54.4 °C or more, or on
  * the straight line over a gap of at most 30 min. Readings in order of time. Late also while still under way, and from
- * the first reading on where the start is not known.
+ * the first reading on where the start is not known. Example: 4 °C at 8:00, 9 °C at 8:30, 54.4 °C at 14:15: 5 h 45 min,
+ * in time.
  */
 export function comeUp(
   readings: readonly CoreReading[],

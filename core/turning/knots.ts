@@ -37,7 +37,8 @@ export interface KnotsQuestion {
 
 /**
  * The knots of a lot's slots. A turn ties the slot it falls in and no other; two in one slot tie one. A slot in which
- * every piece left the cure without a turn has none. Inputs stay untouched.
+ * every piece left the cure without a turn has none. Example: of three pieces two were turned on Tuesday: that knot is
+ * half, and the third is missing in it. Inputs stay untouched.
  */
 export function knotsOf({ slots, turns, pieces, nowMs }: KnotsQuestion): LifeKnot[] {
   const inOrder = turns.toSorted((a, b) => a.atMs - b.atMs)

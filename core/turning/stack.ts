@@ -1,15 +1,19 @@
 /**
  * The order of a stack after its next turn, from the bottom up: an odd turn reverses all of it, an even one all but the
  * top piece; every piece is turned over. Over twice as many turns as pieces each lies in each position twice, once on
- * each face, from whatever order it began; a missed turn is simply the next one. `turn` counts from 1. (House: reversing
- * all every time never brings the middle of three or more to the bottom.)
+ * each face, from whatever order it began; a missed turn is simply the next one. `turn` counts from 1. Example: 1 2 3
+ * becomes 3 2 1, then 2 3 1, then 1 3 2. (House: reversing all every time never brings the middle of three or more to
+ * the bottom.)
  */
 export function nextOrder<T>(order: readonly T[], turn: number): T[] {
   const top = turn % 2 === 0 ? order.slice(-1) : []
   return [...order.slice(0, order.length - top.length).toReversed(), ...top]
 }
 
-/** A piece as it lies in a stack: `layer` 1 is the bottom, null lies in none; `stackTurns` how often all of it was turned. */
+/**
+ * A piece as it lies in a stack: `layer` 1 is the bottom, null lies in none; `stackTurns` how often all of it was
+ * turned.
+ */
 export interface Stacked {
   placeId: number | null
   spot: string | null
