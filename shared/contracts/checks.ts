@@ -1,12 +1,12 @@
+import { CHECK_RANGE_HOURS } from '#core/rules/ranges'
 import { z } from 'zod'
 import { CHECK_ASKED, type CheckAsked, type CheckState } from '#core/places/check-state'
 import type { Milliseconds } from '#core/units/quantities'
-import { name, note } from '../entry/fields'
+import { name, note, whole } from '../entry/fields'
 import { named } from '../faults/issues'
 
 const MOST_ITEMS = 20
 /** A month: what holds longer is no check before use. */
-const MOST_GOOD_HOURS = 720
 
 /** A list of what is looked at or cleaned, of a place or of a tool. */
 export const checkListInput = z.strictObject({
@@ -16,7 +16,7 @@ export const checkListInput = z.strictObject({
   items: z.array(name(120)).min(1, named('check_empty')).max(MOST_ITEMS),
   asked: z.enum(CHECK_ASKED),
   /** How many hours it holds. */
-  goodForHours: z.int().min(1).max(MOST_GOOD_HOURS),
+  goodForHours: whole(CHECK_RANGE_HOURS),
   inUse: z.boolean().default(true),
 })
 export type CheckListInput = z.output<typeof checkListInput>

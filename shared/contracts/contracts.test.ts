@@ -1,10 +1,11 @@
+import { PIECE_RANGE } from '#core/rules/ranges'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_NOTATION } from '#core/units/format'
 import { wordsFor } from '../messages/refusals/catalogue'
 import { correctionInput } from './corrections'
-import { anyJson, instantMs, isoDate, name, note, percent, PIECE_RANGE, reason, temperature, weight } from '../entry/fields'
+import { anyJson, instantMs, isoDate, name, note, percent, reason, temperature, weight } from '../entry/fields'
 import { faultsIn } from '../../tests/support/faults-in'
 import { MOST_LOTS_A_PRESS, pressInput } from '../steps/press'
 import { faultsOf } from '../faults/issues'
@@ -28,7 +29,7 @@ describe('fields', () => {
     })
     expect(temperature().parse({ typed: '38 F', unit: 'C' }).typed).toBe('38 F')
   })
-  it('a per cent is a share', () => expect(percent(0, 10).parse('2,5 %')).toBe(0.025))
+  it('a per cent is a share', () => expect(percent({ min: 0, max: 0.1 }).parse('2,5 %')).toBe(0.025))
   it('a name keeps markup and other scripts as text, and refuses what cannot be printed', () => {
     for (const good of ['<b>Ham</b>', 'Żółć & Söhne', '豚肉', 'O\'Hare']) expect(name().parse(good)).toBe(good)
     expect(faultsIn(name(), '')).toEqual([':empty'])

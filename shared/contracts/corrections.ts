@@ -1,18 +1,6 @@
+import { DELIVERY_RANGE, DRAINED_RANGE, INGREDIENT_RANGE, PACK_RANGE, PIECE_RANGE } from '#core/rules/ranges'
 import { z } from 'zod'
-import {
-  code,
-  DELIVERY_RANGE,
-  DRAINED_RANGE,
-  INGREDIENT_RANGE,
-  instantMs,
-  name,
-  PACK_RANGE,
-  PIECE_RANGE,
-  reason,
-  temperature,
-  text,
-  weight,
-} from '../entry/fields'
+import { code, instantMs, name, reason, temperature, text, weight } from '../entry/fields'
 
 const id = () => z.number().int().positive()
 const why = { reason: reason() }

@@ -1,3 +1,4 @@
+import { SHOP_RANGE_PPM, TARGET_RANGE_PPM } from '#core/rules/ranges'
 import type { z } from 'zod'
 import { decimal, note, reason } from '../entry/fields'
 
@@ -9,16 +10,15 @@ interface Setting<I extends z.ZodType> {
   unit?: 'ppm'
 }
 const setting = <I extends z.ZodType>(spec: Setting<I>): Setting<I> => spec
-const LARGEST_PPM = 700
 
 /**
  * What a shop asks beyond its rule set: how each setting is checked and what it is called. Contract, form, record and
  * view read this list; a setting has a column of its name in `shops`, but for those older than the list.
  */
 export const HOUSE_SETTINGS = {
-  targetPpm: setting({ input: decimal(1, LARGEST_PPM), label: 'House target', unit: 'ppm' }),
-  floorPpm: setting({ input: decimal(0, LARGEST_PPM).nullable(), label: 'Own floor (optional)', unit: 'ppm' }),
-  maxPpm: setting({ input: decimal(1, LARGEST_PPM).nullable(), label: 'Own limit (optional)', unit: 'ppm' }),
+  targetPpm: setting({ input: decimal(SHOP_RANGE_PPM), label: 'House target', unit: 'ppm' }),
+  floorPpm: setting({ input: decimal(TARGET_RANGE_PPM).nullable(), label: 'Own floor (optional)', unit: 'ppm' }),
+  maxPpm: setting({ input: decimal(SHOP_RANGE_PPM).nullable(), label: 'Own limit (optional)', unit: 'ppm' }),
   labAlways: setting({
     input: reason().nullable().default(null),
     label: 'Authority wants a laboratory result for every lot whose residue counts: why (empty: it does not)',

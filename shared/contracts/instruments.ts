@@ -1,18 +1,25 @@
+import {
+  CHECK_RANGE_DAYS,
+  INGREDIENT_RANGE,
+  READS_RANGE_DEGREES,
+  READS_RANGE_G,
+  READS_RANGE_PERCENT,
+} from '#core/rules/ranges'
 import { z } from 'zod'
 import type { InstrumentState } from '#core/instruments/instrument-state'
 import { type Celsius, fahrenheitToCelsius, type Milliseconds } from '#core/units/quantities'
-import { decimal, relativeHumidity, INGREDIENT_RANGE, name, note, temperature, weight } from '../entry/fields'
+import { decimal, relativeHumidity, name, note, temperature, weight, whole } from '../entry/fields'
 
 export const INSTRUMENT_KINDS = ['scale', 'thermometer', 'hygrometer'] as const
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number]
 export const CHECK_METHODS = ['check_weight', 'ice_point', 'reference', 'salt_point', 'reference_rh'] as const
 export type CheckMethod = (typeof CHECK_METHODS)[number]
 
-const everyDays = () => z.number().int().min(1).max(730)
+const everyDays = () => whole(CHECK_RANGE_DAYS)
 /** A step on a thermometer's display: in °F it is five ninths of that in °C. */
 const step = () =>
   z
-    .strictObject({ typed: decimal(0.01, 10), unit: z.enum(['C', 'F']) })
+    .strictObject({ typed: decimal(READS_RANGE_DEGREES), unit: z.enum(['C', 'F']) })
     .transform(({ typed, unit }) => (unit === 'F' ? fahrenheitToCelsius(typed) - fahrenheitToCelsius(0) : typed))
 
 export const instrumentInput = z.discriminatedUnion('kind', [
@@ -20,11 +27,11 @@ export const instrumentInput = z.discriminatedUnion('kind', [
     kind: z.literal('scale'),
     name: name(),
     purpose: z.enum(['meat', 'mix']),
-    readabilityG: decimal(0.001, 1000),
+    readabilityG: decimal(READS_RANGE_G),
     everyDays: everyDays(),
   }),
   z.strictObject({ kind: z.literal('thermometer'), name: name(), readability: step(), everyDays: everyDays() }),
-  z.strictObject({ kind: z.literal('hygrometer'), name: name(), readability: decimal(0.1, 10), everyDays: everyDays() }),
+  z.strictObject({ kind: z.literal('hygrometer'), name: name(), readability: decimal(READS_RANGE_PERCENT), everyDays: everyDays() }),
 ])
 export const instrumentChangeInput = z.strictObject({ name: name(), everyDays: everyDays(), inUse: z.boolean() })
 

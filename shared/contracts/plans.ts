@@ -1,3 +1,12 @@
+import {
+  AIR_KEPT_RANGE,
+  CHANGES_RANGE,
+  PLAN_RANGE_DAYS,
+  PLAN_RANGE_HOURS,
+  SESSIONS_RANGE,
+  SOAK_RANGE_L_PER_KG,
+  WHOLE_RANGE,
+} from '#core/rules/ranges'
 import { z } from 'zod'
 import { ADD_FACES } from '#core/life/kinds/add'
 import { DRY_WAYS } from '#core/life/kinds/dry'
@@ -9,17 +18,17 @@ import { CUT_WAYS, END_WAYS, HEAT_WAYS, type Plan } from '#core/plan/plan'
 import { planFault, type PlanFault } from '#core/plan/plan-fault'
 import { MOST_PIECES, SLOWEST_RHYTHM_DAYS } from '#core/rules/house'
 import type { Milliseconds } from '#core/units/quantities'
-import { reason } from '../entry/fields'
+import { reason, number, whole } from '../entry/fields'
 import { named } from '../faults/issues'
 
-/** A plan that is longer than these is a mistake. House. */
-const MOST = { segments: 8, looks: 30, adds: 10, items: 24, days: 120, hours: 24 * 120, litresPerKg: 50, humiditySteps: 12 }
+/** How much of each a plan holds at most. House. */
+const MOST = { segments: 8, looks: 30, adds: 10, items: 24, humiditySteps: 12 }
 
-const day = () => z.int().min(0).max(MOST.days)
-const fraction = () => z.number().min(0).max(1)
+const day = () => whole(PLAN_RANGE_DAYS)
+const fraction = () => number(WHOLE_RANGE)
 const hours = () =>
   z
-    .strictObject({ from: z.number().min(0).max(MOST.hours), to: z.number().min(0).max(MOST.hours) })
+    .strictObject({ from: number(PLAN_RANGE_HOURS), to: number(PLAN_RANGE_HOURS) })
     .refine(span => span.from <= span.to, { ...named('hours_order'), path: ['to'] })
 
 const cure = z.strictObject({
@@ -54,12 +63,12 @@ const cure = z.strictObject({
 })
 
 const item = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('rinse'), times: z.int().min(1).max(20) }),
+  z.strictObject({ kind: z.literal('rinse'), times: whole({ ...CHANGES_RANGE, min: 1 }) }),
   z.strictObject({
     kind: z.literal('soak'),
     hours: hours(),
-    changes: z.int().min(0).max(20),
-    litresPerKg: z.number().min(0.1).max(MOST.litresPerKg).nullable(),
+    changes: whole(CHANGES_RANGE),
+    litresPerKg: number(SOAK_RANGE_L_PER_KG).nullable(),
   }),
   z.strictObject({ kind: z.literal('rest'), how: z.enum(REST_WAYS), hours: hours() }),
   z.strictObject({ kind: z.literal('dry'), how: z.enum(DRY_WAYS), hours: hours(), untilTacky: z.boolean() }),
@@ -67,7 +76,7 @@ const item = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('heat'),
     how: z.enum(HEAT_WAYS),
-    sessions: z.int().min(1).max(12),
+    sessions: whole(SESSIONS_RANGE),
     hours: hours().nullable(),
   }),
   z.strictObject({ kind: z.literal('cut'), what: z.enum(CUT_WAYS) }),
@@ -75,7 +84,7 @@ const item = z.discriminatedUnion('kind', [
     kind: z.literal('hang'),
     lossFrom: fraction(),
     lossTo: fraction(),
-    rhByDay: z.array(z.strictObject({ fromDay: day(), percent: z.int().min(30).max(100) })).max(MOST.humiditySteps),
+    rhByDay: z.array(z.strictObject({ fromDay: day(), percent: whole(AIR_KEPT_RANGE) })).max(MOST.humiditySteps),
   }),
   z.strictObject({ kind: z.literal('chill'), hours: hours() }),
   z.strictObject({ kind: z.literal('slice') }),

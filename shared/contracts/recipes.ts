@@ -1,5 +1,16 @@
+import {
+  BEST_BY_RANGE_DAYS,
+  FLAVOURING_RANGE,
+  PICK_UP_RANGE,
+  READY_RANGE_DAYS,
+  SALT_RANGE,
+  SUGAR_RANGE,
+  TARGET_RANGE_PPM,
+  WATER_RANGE,
+  WHOLE_RANGE,
+} from '#core/rules/ranges'
 import type { Milliseconds } from '#core/units/quantities'
-import { MOST_SEASONINGS, MOST_SUGAR_SHARE } from '#core/rules/house'
+import { MOST_SEASONINGS } from '#core/rules/house'
 import { z } from 'zod'
 import { AGENT_KINDS } from '#core/agents/agent-kinds'
 import { PURPOSES } from '#core/agents/agent-fault'
@@ -7,7 +18,7 @@ import { CURE_METHODS } from '#core/cure/cure-method'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { CUTS } from '#core/rules/cuts'
 import { ALLERGENS } from './allergens'
-import { name, note, withinWhole } from '../entry/fields'
+import { name, note, withinWhole, number, whole } from '../entry/fields'
 import { named, type EntryCode } from '../faults/issues'
 import { planContract } from './plans'
 import { MOST_RECIPES } from '../faults/sizes'
@@ -15,14 +26,14 @@ import { MOST_RECIPES } from '../faults/sizes'
 /** Pieces of one lot may be flavoured apart; unmarked ones are A. */
 export const FLAVOURS = ['A', 'B', 'C', 'D'] as const
 export type Flavour = (typeof FLAVOURS)[number]
-const fraction = (max = 1) => z.number().min(0).max(max)
+const fraction = () => number(WHOLE_RANGE)
 
 /** One flavouring of a recipe. `group` "all", or the mark of the pieces that get it. */
 export const recipeSeasoning = z
   .strictObject({
     name: name(80),
     per: z.enum(AMOUNT_KINDS),
-    amount: z.number().min(0).max(1000),
+    amount: number(FLAVOURING_RANGE),
     saltFraction: fraction(),
     sugarFraction: fraction(),
     waterFraction: fraction(),
@@ -43,15 +54,15 @@ export const recipeContract = z
     method: z.enum(CURE_METHODS),
     /** Null: salt only, by any method. */
     agent: z.enum(AGENT_KINDS).nullable(),
-    nitritePpm: z.number().min(0).max(700),
-    saltShare: z.number().min(0.01).max(0.15),
+    nitritePpm: number(TARGET_RANGE_PPM),
+    saltShare: number(SALT_RANGE),
     saltBasis: z.enum(['total', 'added']),
-    sugarShare: fraction(MOST_SUGAR_SHARE),
-    waterShare: z.number().min(0.1).max(3).nullable(),
-    pickUp: z.number().min(0.01).max(0.6).nullable(),
+    sugarShare: number(SUGAR_RANGE),
+    waterShare: number(WATER_RANGE).nullable(),
+    pickUp: number(PICK_UP_RANGE).nullable(),
     seasonings: z.array(recipeSeasoning).max(MOST_SEASONINGS),
     sides: z.strictObject({ flesh: fraction(), fat: fraction(), edges: fraction() }),
-    days: z.strictObject({ readyFrom: z.int().min(1).max(90), bestBy: z.int().min(1).max(120) }),
+    days: z.strictObject({ readyFrom: whole(READY_RANGE_DAYS), bestBy: whole(BEST_BY_RANGE_DAYS) }),
     /** The plan from the rub on; null: as the shop usually does. Its days are the recipe's. Since version 2. */
     plan: planContract.nullable().default(null),
     note: note(),

@@ -1,32 +1,37 @@
+import {
+  BEST_BY_RANGE_DAYS,
+  BRINE_RANGE,
+  BULK_MEAT_RANGE_KG,
+  FIRST_RANGE,
+  FLAVOURING_RANGE,
+  INGREDIENT_RANGE,
+  PICK_UP_RANGE,
+  PIECE_RANGE,
+  READY_RANGE_DAYS,
+  RESIDUAL_RANGE_PPM,
+  SALT_RANGE,
+  SHOP_RANGE_PPM,
+  SUGAR_RANGE,
+  TARGET_RANGE_PPM,
+  THICKNESS_RANGE_MM,
+  WEIGHED_AFTER_RANGE,
+  WHOLE_RANGE,
+} from '#core/rules/ranges'
 import type { Milliseconds, Ppm } from '#core/units/quantities'
-import { MOST_MEASURED_SALT_SHARE, MOST_PIECES, MOST_SEASONINGS, MOST_SUGAR_SHARE } from '#core/rules/house'
+import { MOST_MEASURED_SALT_SHARE, MOST_PIECES, MOST_SEASONINGS } from '#core/rules/house'
 import { z } from 'zod'
 import { PURPOSES } from '#core/agents/agent-fault'
 import { CURE_METHODS, isWet } from '#core/cure/cure-method'
 import { AMOUNT_KINDS } from '#core/cure/seasoning'
 import { TURN_RHYTHMS } from '#core/turning/rhythm'
 import { CUTS, RINDS } from '#core/rules/cuts'
-import {
-  code,
-  decimal,
-  INGREDIENT_RANGE,
-  isoDate,
-  name,
-  note,
-  percent,
-  PIECE_RANGE,
-  text,
-  THICKNESS_RANGE_MM,
-  weight,
-} from '../entry/fields'
+import { code, decimal, isoDate, name, note, percent, text, weight, number, whole } from '../entry/fields'
 import { instrumentId } from '../entry/instrument-id'
 import { withDays } from '#core/plan/plan'
 import { planFault } from '#core/plan/plan-fault'
 import { planContract } from './plans'
 import { named, type EntryCode } from '../faults/issues'
 import { toldWhen } from '../entry/when'
-
-export const BRINE_RANGE = { minG: 50, maxG: 400_000 }
 
 const weighed = z.strictObject({ lotCode: code(), weighed: weight(INGREDIENT_RANGE) })
 const piece = z.strictObject({
@@ -37,11 +42,11 @@ const piece = z.strictObject({
 })
 const seasoning = weighed.extend({
   per: z.enum(AMOUNT_KINDS),
-  amount: decimal(0, 1000),
+  amount: decimal(FLAVOURING_RANGE),
   /** Which pieces get it, counted from 1; null: all. */
   pieces: z.array(z.number().int().min(1).max(MOST_PIECES)).min(1, named('no_pieces')).nullable(),
 })
-const sideShare = () => z.number().min(0).max(1)
+const sideShare = () => number(WHOLE_RANGE)
 export const sidesContract = z
   .strictObject({ flesh: sideShare(), fat: sideShare(), edges: sideShare() })
   .refine(sides => sides.flesh + sides.fat + sides.edges > 0, named('sides_empty'))
@@ -59,10 +64,10 @@ export const rubInput = z
     meatScaleId: instrumentId(),
     mixScaleId: instrumentId(),
     targets: z.strictObject({
-      saltShare: percent(1, 15),
-      sugarShare: percent(0, MOST_SUGAR_SHARE * 100),
+      saltShare: percent(SALT_RANGE),
+      sugarShare: percent(SUGAR_RANGE),
       saltBasis: z.enum(['total', 'added']),
-      nitritePpm: decimal(0, 700),
+      nitritePpm: decimal(TARGET_RANGE_PPM),
     }),
     /** Null: salt only, by any method; its target is 0 then. */
     agent: weighed.nullable(),
@@ -77,17 +82,17 @@ export const rubInput = z
     fromAgentOnly: z.boolean().default(false),
     seasonings: z.array(seasoning).max(MOST_SEASONINGS, named('too_many_seasonings')).default([]),
     /** Two applications: how much of it goes on now. */
-    firstShare: percent(10, 90).nullable().default(null),
+    firstShare: percent(FIRST_RANGE).nullable().default(null),
     ...toldWhen(),
     water: weight(BRINE_RANGE).nullable().default(null),
-    mostPickUp: percent(1, 60).nullable().default(null),
+    mostPickUp: percent(PICK_UP_RANGE).nullable().default(null),
     weighedBack: weight(INGREDIENT_RANGE).nullable().default(null),
     sides: sidesContract.nullable().default(null),
     recipeRevisionId: z.number().int().positive().nullable().default(null),
     cardCode: code().nullable().default(null),
-    thicknessMm: decimal(THICKNESS_RANGE_MM.min, THICKNESS_RANGE_MM.max),
-    readyFromDay: z.number().int().min(1).max(90),
-    bestByDay: z.number().int().min(1).max(120),
+    thicknessMm: decimal(THICKNESS_RANGE_MM),
+    readyFromDay: whole(READY_RANGE_DAYS),
+    bestByDay: whole(BEST_BY_RANGE_DAYS),
     /** Any place that meat can lie in. */
     fridgeId: z.number().int(),
     /** How its pieces lie where they are in no bag: "rack", "stack", "tub A". */
@@ -129,12 +134,12 @@ export const secondApplicationInput = z.strictObject({
 })
 /** A weighing after the cure: mix shaken off and weighed back, or the meat out of its brine. */
 export const weighedAfterInput = z.strictObject({
-  weight: weight({ minG: INGREDIENT_RANGE.minG, maxG: BRINE_RANGE.maxG }),
+  weight: weight(WEIGHED_AFTER_RANGE),
   scaleId: instrumentId(),
 })
 
 export const labResultInput = z.strictObject({
-  residual: decimal(0, 2000),
+  residual: decimal(RESIDUAL_RANGE_PPM),
   laboratory: name(),
   report: name(),
   sampledOn: isoDate(),
@@ -153,8 +158,8 @@ export interface LabResultView {
 /** A mix for many kilograms, made of lots in the Store; becomes a lot of its own. */
 export const bulkMixInput = z.strictObject({
   name: name(),
-  forKg: decimal(0.5, 2000),
-  ppm: decimal(1, 700),
+  forKg: decimal(BULK_MEAT_RANGE_KG),
+  ppm: decimal(SHOP_RANGE_PPM),
   scaleId: instrumentId(),
   bestBefore: isoDate().nullable(),
   parts: z

@@ -1,3 +1,4 @@
+import { RULE_RANGE_PPM } from '#core/rules/ranges'
 import { z } from 'zod'
 import { LEGAL_METHODS } from '#core/cure/cure-method'
 import { asNaNO2, floorOf } from '#core/rules/limits'
@@ -7,8 +8,7 @@ import { named, type EntryCode } from '../faults/issues'
 import { MOST_ROWS } from '../faults/sizes'
 import { houseFields, type HouseSettings } from './house-settings'
 
-const MOST_PPM = 5000
-const ppm = () => decimal(0, MOST_PPM)
+const ppm = () => decimal(RULE_RANGE_PPM)
 const longNote = () => text().trim().max(250)
 
 export const ownRuleRow = z

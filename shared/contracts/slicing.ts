@@ -1,3 +1,4 @@
+import { OFFCUT_RANGE, PACK_RANGE, READY_RANGE } from '#core/rules/ranges'
 import { z } from 'zod'
 import type { Cut } from '#core/rules/cuts'
 import type { Grams } from '#core/units/quantities'
@@ -5,14 +6,14 @@ import { OFFCUT_KINDS } from '#core/slicing/mass-balance'
 import { MOST_PIECES } from '#core/rules/house'
 import { despite } from '../entry/despite'
 import { instrumentId } from '../entry/instrument-id'
-import { code, isoDate, name, OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE, weight } from '../entry/fields'
+import { code, isoDate, name, weight } from '../entry/fields'
 import { named } from '../faults/issues'
 import { MOST_PACKS } from '../faults/sizes'
 import { toldWhen } from '../entry/when'
 
 export const slicingInput = z
   .strictObject({
-    readyWeight: weight({ ...PIECE_RANGE, maxG: 500_000 }).nullable(),
+    readyWeight: weight(READY_RANGE).nullable(),
     /** Ids of the pieces on the table; null: all that are there. */
     pieces: z.array(z.int().positive()).min(1).max(MOST_PIECES).nullable().default(null),
     /** True when that was all of them: nothing of these pieces is left. */

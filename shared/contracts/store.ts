@@ -1,3 +1,11 @@
+import {
+  DELIVERY_RANGE,
+  INGREDIENT_RANGE,
+  OFFCUT_RANGE,
+  PIECE_RANGE,
+  TOLERANCE_RANGE,
+  WHOLE_RANGE,
+} from '#core/rules/ranges'
 import type { Celsius, Grams, Milliseconds } from '#core/units/quantities'
 import { LEAST_SYRUP_SHARE, MOST_BLENDED_NITRITE_SHARE } from '#core/rules/house'
 import { z } from 'zod'
@@ -11,14 +19,10 @@ import {
   text,
   agentShare,
   code as codeText,
-  DELIVERY_RANGE,
-  INGREDIENT_RANGE,
   isoDate,
   name,
   note,
-  OFFCUT_RANGE,
   percent,
-  PIECE_RANGE,
   reason,
   stockWeight,
   temperature,
@@ -115,22 +119,22 @@ export const cuttingInput = z
 /** What the certificate says: 0.1 to 10 per cent of nitrite covers every curing salt sold. */
 const certificate = z.strictObject({
   number: name(),
-  nitritePercent: agentShare(0, 100),
+  nitritePercent: agentShare(WHOLE_RANGE),
   nitriteAs: z.enum(['NaNO2', 'KNO2', 'NO2']),
-  tolerancePercent: percent(0, 2),
+  tolerancePercent: percent(TOLERANCE_RANGE),
   fileId: fileId(),
-  nitratePercent: percent(0, 100).default(0),
+  nitratePercent: percent(WHOLE_RANGE).default(0),
   nitrateAs: z.enum(['NaNO3', 'KNO3']).default('NaNO3'),
   /** Left out: what is neither nitrite, nitrate nor sugar. */
-  saltPercent: percent(0, 100).nullable().default(null),
-  sugarPercent: percent(0, 100).default(0),
+  saltPercent: percent(WHOLE_RANGE).nullable().default(null),
+  sugarPercent: percent(WHOLE_RANGE).default(0),
 })
 /** What a seasoning brings besides flavour. */
 const composition = z
   .strictObject({
-    saltPercent: percent(0, 100),
-    sugarPercent: percent(0, 100),
-    waterPercent: percent(0, 100),
+    saltPercent: percent(WHOLE_RANGE),
+    sugarPercent: percent(WHOLE_RANGE),
+    waterPercent: percent(WHOLE_RANGE),
     allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
   })
   .refine(c => withinWhole(c.saltPercent, c.sugarPercent, c.waterPercent), named('more_than_whole'))

@@ -1,3 +1,4 @@
+import { AIR_READ_RANGE, INGREDIENT_RANGE, type Range } from '#core/rules/ranges'
 import { sumOf } from '#core/lists/sum-of'
 import type { Celsius, Grams } from '#core/units/quantities'
 import { z } from 'zod'
@@ -12,15 +13,7 @@ import { named } from '../faults/issues'
 const LONGEST_TYPED = 60
 export const LONGEST_NAME = 120
 const LONGEST_NOTE = 500
-
-/** Weights a shop handles, grams: outside is a slip of the key or a wrong unit. */
-export const PIECE_RANGE: WeightRange = { minG: 50, maxG: 60_000 }
-export const DELIVERY_RANGE: WeightRange = { minG: 100, maxG: 2_000_000 }
-export const INGREDIENT_RANGE: WeightRange = { minG: 0.01, maxG: 1_000_000 }
-export const PACK_RANGE: WeightRange = { minG: 10, maxG: 20_000 }
-export const DRAINED_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
-export const OFFCUT_RANGE: WeightRange = { minG: 1, maxG: 100_000 }
-export const THICKNESS_RANGE_MM = { min: 5, max: 200 }
+const PERCENT = 100
 
 /**
  * Any text. Half of a surrogate pair, as a cut emoji leaves it, is refused: no database gives it back as it came, and
@@ -66,7 +59,7 @@ export const stockWeight = (maxG: Grams) =>
   typedText().transform((typed, ctx): TypedWeight =>
     /^0+([.,]0+)?\s*(g|kg|oz|lb)?$/i.test(typed.trim())
       ? { typed: typed.trim(), netG: 0, grossG: 0, tareG: 0, readings: 1 }
-      : { typed: typed.trim(), ...parsed(text => parseWeight(text, { minG: 0.01, maxG }))(typed, ctx) },
+      : { typed: typed.trim(), ...parsed(text => parseWeight(text, { minG: INGREDIENT_RANGE.minG, maxG }))(typed, ctx) },
   )
 
 export interface TypedTemperature {
@@ -87,22 +80,21 @@ export interface TypedHumidity {
   typed: string
   rh: number
 }
-const HUMIDITY = { min: 1, max: 100 }
 /** Relative humidity as a hygrometer shows it, percent. */
 export const relativeHumidity = () =>
   typedText().transform((typed, ctx): TypedHumidity => {
     const rh = parsed(text => parseDecimal(text.replace(/%\s*(rh)?\s*$/i, '')))(typed, ctx)
-    if (typeof rh === 'number' && (rh < HUMIDITY.min || rh > HUMIDITY.max)) refuse(ctx, fail('number_range', HUMIDITY))
+    if (typeof rh === 'number' && (rh < AIR_READ_RANGE.min || rh > AIR_READ_RANGE.max))
+      refuse(ctx, fail('number_range', { min: AIR_READ_RANGE.min, max: AIR_READ_RANGE.max }))
     return { typed: typed.trim(), rh }
   })
 
-/** A per cent as typed; comes out as a mass fraction, 0 to 1. */
-export const percent = (min: number, max: number) =>
-  typedText().transform(parsed(text => parsePercent(text, { min, max })))
+const asPercent = ({ min, max }: Range): Range => ({ min: PERCENT * min, max: PERCENT * max })
+/** A per cent as typed, of a range of shares; comes out as a mass fraction, 0 to 1. */
+export const percent = (range: Range) => typedText().transform(parsed(text => parsePercent(text, asPercent(range))))
 
 /** An agent's share as its label says it: per cent, or the share itself; comes out as a mass fraction. */
-export const agentShare = (min: number, max: number) =>
-  typedText().transform(parsed(text => parseAgentShare(text, { min, max })))
+export const agentShare = (range: Range) => typedText().transform(parsed(text => parseAgentShare(text, asPercent(range))))
 
 const ROUNDING = 1e-9
 /** True when shares of one thing come to no more than the whole of it; sums of decimals may miss it by a hair. */
@@ -110,13 +102,18 @@ export const withinWhole = (...shares: number[]): boolean =>
   sumOf(shares, share => share) <= 1 + ROUNDING
 
 /** A plain decimal as typed, inside a range. */
-export const decimal = (min: number, max: number) =>
+export const decimal = ({ min, max }: Range) =>
   typedText().transform((typed, ctx) => {
     const value = parsed(parseDecimal)(typed, ctx)
     if (typeof value === 'number' && (value < min || value > max))
       refuse(ctx, fail('number_range', { min, max }))
     return value
   })
+
+/** A number inside a range. */
+export const number = ({ min, max }: Range) => z.number().min(min).max(max)
+/** A whole number inside a range. */
+export const whole = ({ min, max }: Range) => z.int().min(min).max(max)
 
 // Control characters have no place in a name; everything else, markup included, is kept as text and shown as text.
 const CLEAN = /^[^\p{Cc}]*$/u

@@ -1,13 +1,12 @@
+import { AGO_RANGE_MINUTES } from '#core/rules/ranges'
 import { z } from 'zod'
 import { instantMs, name, reason } from './fields'
 import { named } from '../faults/issues'
 
-const MOST_AGO_MINUTES = 24 * 60
-
 /** When it happened. `said` is how it was told, "this morning 7:10". */
 export const whenInput = z.discriminatedUnion('told', [
   z.strictObject({ told: z.literal('now') }),
-  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(1).max(MOST_AGO_MINUTES, named('ago_too_far')) }),
+  z.strictObject({ told: z.literal('ago'), minutes: z.int().min(AGO_RANGE_MINUTES.min).max(AGO_RANGE_MINUTES.max, named('ago_too_far')) }),
   z.strictObject({ told: z.literal('at'), atMs: instantMs(), said: name(80).nullable() }),
 ])
 export type WhenInput = z.output<typeof whenInput>

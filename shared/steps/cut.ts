@@ -1,3 +1,4 @@
+import { MEAT_RANGE, PART_RANGE } from '#core/rules/ranges'
 import { z } from 'zod'
 import { wordList } from '#core/lists/word-list'
 import { CUT_OFFS } from '#core/life/kinds/cut'
@@ -5,11 +6,10 @@ import { named } from '../faults/issues'
 import { weight } from '../entry/fields'
 import { instrumentId } from '../entry/instrument-id'
 import { tag } from '../entry/tags'
-import { MEAT_RANGE, sure } from './entries'
+import { sure } from './entries'
 import { toldKind } from './told-kind'
 
 /** A part of a piece, or what came off one, grams. */
-export const PART_RANGE = { minG: 1, maxG: 60_000 }
 export const MOST_PARTS = 12
 
 /** One piece, cut into parts; what it weighed just before, if somebody looked. */

@@ -1,17 +1,16 @@
+import { DRAINED_RANGE, DRAINED_RANGE_ML } from '#core/rules/ranges'
 import { z } from 'zod'
 import { drainedG, type LiquidTold } from '#core/retained/drained'
 import { formatMeat, formatNumber, type Notation } from '#core/units/format'
 import { ROUGH_ML } from '#core/rules/house'
-import { decimal, DRAINED_RANGE, weight } from '../entry/fields'
+import { decimal, weight, number } from '../entry/fields'
 import { sure } from './entries'
 import { toldKind } from './told-kind'
-
-const MOST_ML = 50_000
 
 /** Liquid as people tell it: weighed, in mL, or roughly. */
 const liquid = z.discriminatedUnion('told', [
   z.strictObject({ told: z.literal('weighed'), weight: weight(DRAINED_RANGE) }),
-  z.strictObject({ told: z.literal('ml'), ml: z.union([z.number().min(1).max(MOST_ML), decimal(1, MOST_ML)]) }),
+  z.strictObject({ told: z.literal('ml'), ml: z.union([number(DRAINED_RANGE_ML), decimal(DRAINED_RANGE_ML)]) }),
   z.strictObject({ told: z.literal('rough'), rough: z.enum(Object.keys(ROUGH_ML) as (keyof typeof ROUGH_ML)[]) }),
 ])
 const liquidOf = (told: z.output<typeof liquid>): LiquidTold =>

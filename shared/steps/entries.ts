@@ -1,16 +1,11 @@
+import { INGREDIENT_RANGE, LASTED_RANGE_MINUTES } from '#core/rules/ranges'
 import { z } from 'zod'
 import { MOST_PIECES, MOST_SEASONINGS } from '#core/rules/house'
 import { named } from '../faults/issues'
-import { code, INGREDIENT_RANGE, weight } from '../entry/fields'
-
-/** Pieces of one lot on one scale, grams. */
-export const MEAT_RANGE = { minG: 50, maxG: 2_000_000 }
-export const MOST_LASTED_MINUTES = 60 * 24 * 60
-/** Changes of the water, or rinses. */
-export const MOST_CHANGES = 20
+import { code, weight, whole } from '../entry/fields'
 
 /** The minutes that it lasted, now that it is over; null: it goes on, until the next thing begins. */
-export const lasted = () => z.int().min(1).max(MOST_LASTED_MINUTES).nullable()
+export const lasted = () => whole(LASTED_RANGE_MINUTES).nullable()
 /** Where it lies from then on; null: where it lay. */
 export const placeId = () => z.int().positive().nullable()
 

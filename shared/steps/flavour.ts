@@ -1,7 +1,9 @@
+import { LASTED_RANGE_MINUTES } from '#core/rules/ranges'
 import { z } from 'zod'
 import { FLAVOUR_WAYS, type FlavourWay } from '#core/life/kinds/flavour'
 import { instrumentId } from '../entry/instrument-id'
-import { MOST_LASTED_MINUTES, puts, sure } from './entries'
+import { whole } from '../entry/fields'
+import { puts, sure } from './entries'
 import { toldKind } from './told-kind'
 import { lastedWords, putWords } from './told-words'
 
@@ -17,7 +19,7 @@ export const flavour = toldKind(
   z.strictObject({
     kind: z.literal('flavour'),
     how: z.enum(FLAVOUR_WAYS),
-    minutes: z.int().min(0).max(MOST_LASTED_MINUTES).nullable(),
+    minutes: whole({ ...LASTED_RANGE_MINUTES, min: 0 }).nullable(),
     parts: puts(),
     scaleId: instrumentId(),
     sure: sure(),

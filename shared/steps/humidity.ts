@@ -1,12 +1,11 @@
+import { AIR_KEPT_RANGE } from '#core/rules/ranges'
 import { z } from 'zod'
+import { whole } from '../entry/fields'
 import { toldKind } from './told-kind'
-
-/** Percent of relative humidity in which meat hangs. */
-export const HUMIDITY = { least: 40, most: 95 }
 
 /** The air where it hangs is kept at so many percent from now on. */
 export const humidity = toldKind(
-  z.strictObject({ kind: z.literal('humidity'), percent: z.int().min(HUMIDITY.least).max(HUMIDITY.most) }),
+  z.strictObject({ kind: z.literal('humidity'), percent: whole(AIR_KEPT_RANGE) }),
   ({ percent }) => ({ figures: { percent } }),
   {
     done: 'in air set anew',

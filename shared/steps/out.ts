@@ -1,10 +1,11 @@
+import { CHANGES_RANGE } from '#core/rules/ranges'
 import { z } from 'zod'
-import { MOST_CHANGES } from './entries'
+import { whole } from '../entry/fields'
 import { toldKind } from './told-kind'
 
 /** Taken out of the cure. */
 export const out = toldKind(
-  z.strictObject({ kind: z.literal('out'), rinses: z.int().min(0).max(MOST_CHANGES).nullable() }),
+  z.strictObject({ kind: z.literal('out'), rinses: whole(CHANGES_RANGE).nullable() }),
   ({ rinses }) => ({ figures: { rinses } }),
   {
     done: 'taken out of the cure',

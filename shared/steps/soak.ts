@@ -1,7 +1,8 @@
+import { CHANGES_RANGE, SOAK_RANGE_L } from '#core/rules/ranges'
 import { z } from 'zod'
 import { formatNumber } from '#core/units/format'
-import { decimal, temperature } from '../entry/fields'
-import { lasted, MOST_CHANGES } from './entries'
+import { decimal, temperature, whole } from '../entry/fields'
+import { lasted } from './entries'
 import { toldKind } from './told-kind'
 import { lastedWords } from './told-words'
 
@@ -12,9 +13,9 @@ export const soak = toldKind(
   z.strictObject({
     kind: z.literal('soak'),
     minutes: lasted(),
-    litres: decimal(LITRES.least, LITRES.most).nullable(),
+    litres: decimal(SOAK_RANGE_L).nullable(),
     water: temperature().nullable(),
-    changes: z.int().min(0).max(MOST_CHANGES),
+    changes: whole(CHANGES_RANGE),
   }),
   ({ litres, water, changes }) => ({ figures: { litres, waterC: water?.tempC ?? null, changes } }),
   {

@@ -1,10 +1,11 @@
+import { MEAT_RANGE } from '#core/rules/ranges'
 import { z } from 'zod'
 import { wordList } from '#core/lists/word-list'
 import { worstCaseG } from '#core/cure/ppm-interval'
 import { MOST_PIECES } from '#core/rules/house'
 import { weight } from '../entry/fields'
 import { instrumentId } from '../entry/instrument-id'
-import { MEAT_RANGE, sure } from './entries'
+import { sure } from './entries'
 import { toldKind } from './told-kind'
 
 /** The meat: all pieces of the press on one scale, or some of them together on each tare. */

@@ -8,7 +8,8 @@ const FOLDERS = ['app', 'core', 'scripts', 'server', 'shared']
 const isOurs = (file: string) => /(?<!\.test)\.(ts|vue|mjs)$/.test(file) && !file.includes('migrations')
 
 /** Words with which no sentence begins by what the thing is. */
-const FRAGMENT = /^(Of|By|On|To|For|From|With|Nor|But|And|At|Until|Also|Over|Under|Between|Before|After|Beside|Behind|Or|In|Into|As|It|Its) /
+const FRAGMENT
+  = /^(Of|By|On|To|For|From|With|Nor|But|And|At|Until|Also|Over|Under|Between|Before|After|Beside|Behind|Or|In|Into|As|Its?) /
 
 /** The first words of each comment before a declaration, with where it stands. */
 function comments(file: string, text: string): { at: string; says: string }[] {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { THICKNESS_RANGE_MM } from '#core/rules/ranges'
 import { computed } from 'vue'
 import { parseLength } from '#core/typed/parse-length'
-import { THICKNESS_RANGE_MM } from '#shared/entry/fields'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { daysByRule, type DayRule } from '#core/curing/day-rules'
 import { useNotation } from '~/composables/use-notation'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { PIECE_RANGE } from '#core/rules/ranges'
 import { computed, nextTick, ref, watch } from 'vue'
 import { parseWeight } from '#core/typed/parse-weight'
-import { PIECE_RANGE } from '#shared/entry/fields'
 import type { MeatView } from '#shared/contracts/store'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import WeightField from '~/components/common/WeightField.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE, PIECE_RANGE } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
 import { mend, type CureMend, type Mishap, type MendStep } from '#core/cure/mend'
-import { INGREDIENT_RANGE, PIECE_RANGE } from '#shared/entry/fields'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import { gramsOf } from './read-draft'

@@ -1,9 +1,8 @@
 <script setup lang="ts">
+import { BRINE_RANGE, INGREDIENT_RANGE } from '#core/rules/ranges'
 import { computed } from 'vue'
 import { isTied } from '#core/agents/tie-line'
 import { isWet } from '#core/cure/cure-method'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
-import { BRINE_RANGE } from '#shared/contracts/rub'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import { isSaltOnly, type BenchDraft } from './bench-draft'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import { computed } from 'vue'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import type { Bench } from './use-bench'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import { sugarOf } from '#core/cure/seasoning'
 import { MOST_SEASONINGS } from '#core/rules/house'
 import { computed } from 'vue'
 import { mdiClose } from '@mdi/js'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import { FLAVOURS } from '#shared/contracts/recipes'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'

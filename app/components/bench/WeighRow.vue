@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import { computed } from 'vue'
 import type { Grams } from '#core/units/quantities'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import type { Grams } from '#core/units/quantities'
 import { computed, nextTick, ref, watch } from 'vue'
 import { mdiCheckBold } from '@mdi/js'
 import { useDisplay } from 'vuetify'
 import { parseWeight } from '#core/typed/parse-weight'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import WeightField from '~/components/common/WeightField.vue'
 import { useNotation } from '~/composables/use-notation'
 import type { WeighLine } from './weigh-lines'

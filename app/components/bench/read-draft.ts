@@ -1,3 +1,4 @@
+import { PIECE_RANGE } from '#core/rules/ranges'
 import type { Grams } from '#core/units/quantities'
 import { isWet } from '#core/cure/cure-method'
 import type { FormulateQuestion, Targets } from '#core/cure/formulate'
@@ -6,7 +7,6 @@ import { shareBySide, type SideShares } from '#core/retained/share-by-side'
 import { parseDecimal } from '#core/typed/parse-decimal'
 import { parsePercent } from '#core/typed/parse-fraction'
 import { parseWeight, type WeightEntry, type WeightRange } from '#core/typed/parse-weight'
-import { PIECE_RANGE } from '#shared/entry/fields'
 import { ROLE_OF_KIND, type IngredientView, type MixRole } from '#shared/contracts/store'
 import { isSaltOnly, piecesOfGroup, type BenchDraft, type PieceDraft } from './bench-draft'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import type { Grams } from '#core/units/quantities'
 import { computed, ref } from 'vue'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { secondApplicationInput } from '#shared/contracts/rub'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'

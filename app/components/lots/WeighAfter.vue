@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { WEIGHED_AFTER_RANGE } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
 import type { LotView } from '#shared/contracts/lots'
-import { BRINE_RANGE, weighedAfterInput } from '#shared/contracts/rub'
+import { weighedAfterInput } from '#shared/contracts/rub'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'
 import WeightField from '~/components/common/WeightField.vue'
@@ -40,7 +41,7 @@ async function weigh(): Promise<void> {
           v-model="draft.weight"
           :label="words.label"
           :fine="isMix"
-          :range="BRINE_RANGE"
+          :range="WEIGHED_AFTER_RANGE"
           :error="errorAt('weight')"
         />
         <InstrumentSelect

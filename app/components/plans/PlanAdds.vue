@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PLAN_RANGE_DAYS } from '#core/rules/ranges'
 import { computed } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
 import { ADD_FACES } from '#core/life/kinds/add'
@@ -49,7 +50,7 @@ const setShare = (percent: number | null) => {
     @update:model-value="setWhen($event as AddWhen['on'] | 'none')"
   />
   <template v-if="first">
-    <NumberField v-if="day !== null" label="On day, or to day" :max="120" :model-value="day" @update:model-value="setDay" />
+    <NumberField v-if="day !== null" label="On day, or to day" :max="PLAN_RANGE_DAYS.max" :model-value="day" @update:model-value="setDay" />
     <VSelect
       :model-value="first.face"
       :items="FACES"

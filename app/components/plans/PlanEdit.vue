@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PLAN_RANGE_DAYS } from '#core/rules/ranges'
 import { computed } from 'vue'
 import { rhythmFrom } from '#core/plan/alters-past'
 import type { CurePlan, EndWay, Plan } from '#core/plan/plan'
@@ -130,13 +131,13 @@ const doubt = computed(() => planDoubt(plan.value))
       <template v-if="days">
         <NumberField
           label="From day"
-          :max="120"
+          :max="PLAN_RANGE_DAYS.max"
           :model-value="plan.end.fromDay"
           @update:model-value="$event !== null && end({ fromDay: Math.round($event) })"
         />
         <NumberField
           label="To day"
-          :max="120"
+          :max="PLAN_RANGE_DAYS.max"
           :model-value="plan.end.toDay"
           :error="errorAt?.('plan.end')"
           @update:model-value="$event !== null && end({ toDay: Math.round($event) })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CHANGES_RANGE, SESSIONS_RANGE } from '#core/rules/ranges'
 import { computed } from 'vue'
 import { mdiArrowDown, mdiArrowUp, mdiClose } from '@mdi/js'
 import { PLAN_ITEM_KINDS, type HourSpan, type PlanItem, type PlanItemKind } from '#core/plan/plan'
@@ -63,7 +64,7 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
             v-if="item.kind === 'heat'"
             label="Sessions"
             :min="1"
-            :max="12"
+            :max="SESSIONS_RANGE.max"
             :model-value="item.sessions"
             @update:model-value="put(i, { sessions: Math.round($event ?? 1) })"
           />
@@ -71,14 +72,14 @@ const lines = computed(() => items.value.map(item => itemWords(item, as.value)))
             v-if="item.kind === 'rinse'"
             label="Times"
             :min="1"
-            :max="20"
+            :max="CHANGES_RANGE.max"
             :model-value="item.times"
             @update:model-value="put(i, { times: Math.round($event ?? 1) })"
           />
           <template v-if="item.kind === 'soak'">
             <NumberField
               label="Changes"
-              :max="20"
+              :max="CHANGES_RANGE.max"
               :model-value="item.changes"
               @update:model-value="put(i, { changes: Math.round($event ?? 0) })"
             />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PLAN_RANGE_DAYS } from '#core/rules/ranges'
 import { computed } from 'vue'
 import { PLANNED_TURNS, TURN_RHYTHMS, type PlannedTurn, type RhythmSegment } from '#core/turning/rhythm'
 import { rhythmFrom } from '#core/plan/alters-past'
@@ -52,7 +53,7 @@ function change(fromDay: number | null, every = later.value ? valueOf(later.valu
     label="Otherwise from day; empty: never"
     optional
     :min="1"
-    :max="120"
+    :max="PLAN_RANGE_DAYS.max"
     :model-value="later?.fromDay ?? null"
     @update:model-value="change($event)"
   />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { DELIVERY_RANGE } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
 import { parseWeight } from '#core/typed/parse-weight'
-import { DELIVERY_RANGE } from '#shared/entry/fields'
 import type { Recipe } from '#shared/contracts/recipes'
 import { AGENT_WORDS } from '#shared/messages/agents'
 import { wordsFor } from '#shared/messages/refusals/catalogue'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { OFFCUT_RANGE, PACK_RANGE, READY_RANGE } from '#core/rules/ranges'
 import { sumOf } from '#core/lists/sum-of'
 import { computed, ref } from 'vue'
 import { mdiClose } from '@mdi/js'
@@ -6,7 +7,6 @@ import { localDay } from '#core/calendar/local-day'
 import { happenedMs } from '#core/life/happened'
 import { massBalance, OFFCUT_KINDS, type OffcutKind } from '#core/slicing/mass-balance'
 import { parseWeight } from '#core/typed/parse-weight'
-import { OFFCUT_RANGE, PACK_RANGE, PIECE_RANGE } from '#shared/entry/fields'
 import type { LotView } from '#shared/contracts/lots'
 import { slicingInput } from '#shared/contracts/slicing'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
@@ -35,7 +35,6 @@ const session = useSession()
 const nowMs = useClock()
 const { as, meat } = useNotation()
 const recorded = useRecorded()
-const READY_RANGE = { ...PIECE_RANGE, maxG: 500_000 }
 interface Draft {
   ready: string
   entry: string

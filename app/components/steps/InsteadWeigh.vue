@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { MEAT_RANGE } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
 import type { Milliseconds } from '#core/units/quantities'
-import { MEAT_RANGE } from '#shared/steps/entries'
 import type { WeighingView } from '#shared/contracts/weighing'
 import { weighingWords } from '#shared/messages/weighing'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'

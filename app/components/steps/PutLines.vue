@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import { mdiClose, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import type { PutChoice } from '#shared/contracts/puts'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'

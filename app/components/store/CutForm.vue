@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { DELIVERY_RANGE, OFFCUT_RANGE, PIECE_RANGE } from '#core/rules/ranges'
 import type { Grams } from '#core/units/quantities'
 import { UNACCOUNTED_SHARE } from '#core/rules/house'
 import { computed, reactive } from 'vue'
 import { accountFor } from '#core/store/divide'
 import { parseWeight } from '#core/typed/parse-weight'
-import { DELIVERY_RANGE, OFFCUT_RANGE, PIECE_RANGE } from '#shared/entry/fields'
 import { CUTTING_KINDS, cuttingInput, type CuttingKind, type MeatView } from '#shared/contracts/store'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { DELIVERY_RANGE } from '#core/rules/ranges'
 import type { Celsius } from '#core/units/quantities'
 import { ARRIVAL_REFUSE_C, ARRIVAL_WARN_C } from '#core/rules/house'
 import { computed } from 'vue'
 import { withoutOffset } from '#core/instruments/check-instrument'
 import { CUTS } from '#core/rules/cuts'
 import { parseTemperature } from '#core/typed/parse-temperature'
-import { DELIVERY_RANGE } from '#shared/entry/fields'
 import { ARRIVAL_CHECKS, DECISIONS } from '#shared/contracts/store'
 import DateField from '~/components/common/DateField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'

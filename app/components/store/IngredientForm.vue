@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import type { Fraction } from '#core/units/quantities'
 import { computed } from 'vue'
 import { AGENT_TYPES, agentType, type AgentKind } from '#core/agents/agent-kinds'
 import { parseAgentShare } from '#core/agents/parse-agent-share'
 import { ALLERGENS, type Allergen } from '#shared/contracts/allergens'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import { ingredientInput } from '#shared/contracts/store'
 import type { FileView } from '#shared/contracts/files'
 import { AGENT_WORDS } from '#shared/messages/agents'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import type { Grams } from '#core/units/quantities'
 import { computed, reactive } from 'vue'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import { stockMoveInput, type IngredientView, type StockMoveKind } from '#shared/contracts/store'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import SaveProblem from '~/components/common/SaveProblem.vue'

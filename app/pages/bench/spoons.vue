@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { DELIVERY_RANGE } from '#core/rules/ranges'
 import { navigateTo } from '#imports'
 import { CUTS, RINDS } from '#core/rules/cuts'
 import type { ByWeight } from '#core/spoons/by-weight'
 import { SPOON_SYSTEMS } from '#core/spoons/parse-spoons'
-import { DELIVERY_RANGE } from '#shared/entry/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import { wordsFor } from '#shared/messages/refusals/catalogue'
 import { emptyBench } from '~/components/bench/bench-draft'

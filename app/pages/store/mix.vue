@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { INGREDIENT_RANGE } from '#core/rules/ranges'
 import { MOST_SEASONINGS } from '#core/rules/house'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { mdiClose } from '@mdi/js'
-import { INGREDIENT_RANGE } from '#shared/entry/fields'
 import type { BenchView } from '#shared/contracts/lots'
 import { bulkMixInput } from '#shared/contracts/rub'
 import { wordsFor } from '#shared/messages/refusals/catalogue'

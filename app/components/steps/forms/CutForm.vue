@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { MEAT_RANGE, PART_RANGE } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
 import { mdiPlus } from '@mdi/js'
 import { CUT_OFFS, type CutOff } from '#core/life/kinds/cut'
-import { MEAT_RANGE } from '#shared/steps/entries'
-import { MOST_PARTS, PART_RANGE } from '#shared/steps/cut'
+import { MOST_PARTS } from '#shared/steps/cut'
 import type { LotPiece } from '#shared/contracts/lots'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'

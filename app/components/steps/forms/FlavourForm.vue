@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { LASTED_RANGE_MINUTES } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
 import { upperFirst } from '#core/lists/upper-first'
 import { FLAVOUR_WAYS, type FlavourWay } from '#core/life/kinds/flavour'
-import { MOST_LASTED_MINUTES } from '#shared/steps/entries'
 import { FLAVOUR_WORDS } from '#shared/messages/plans'
 import { FLAVOURED } from '#shared/steps/flavour'
 import NumberField from '~/components/common/NumberField.vue'
@@ -44,8 +44,8 @@ function tell(): void {
       v-model="lasted"
       label="Lay in it, minutes; empty: it goes in now"
       optional
-      :min="1"
-      :max="MOST_LASTED_MINUTES"
+      :min="LASTED_RANGE_MINUTES.min"
+      :max="LASTED_RANGE_MINUTES.max"
     />
     <p class="small soft">Its allergens come onto the label.</p>
   </PutForm>

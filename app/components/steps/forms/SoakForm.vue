@@ -1,7 +1,6 @@
 <script setup lang="ts">
+import { LASTED_RANGE_MINUTES, SOAK_RANGE_L } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
-import { LITRES } from '#shared/steps/soak'
-import { MOST_LASTED_MINUTES } from '#shared/steps/entries'
 import NumberField from '~/components/common/NumberField.vue'
 import TemperatureField from '~/components/common/TemperatureField.vue'
 import { useNotation } from '~/composables/use-notation'
@@ -56,8 +55,8 @@ function tell(): void {
   <form class="soak" aria-label="Soaked" @submit.prevent="tell" @keydown.esc="emit('close')">
     <AskHead asks="How long did it lie in the water?" @close="emit('close')" />
     <PickOne v-model="lasted" class="wide" label="How long" :choices="LASTED" />
-    <NumberField v-model="own" label="Or minutes" optional :min="1" :max="MOST_LASTED_MINUTES" />
-    <NumberField v-model="litres" label="Litres, if measured" optional :min="LITRES.least" :max="LITRES.most" />
+    <NumberField v-model="own" label="Or minutes" optional :min="LASTED_RANGE_MINUTES.min" :max="LASTED_RANGE_MINUTES.max" />
+    <NumberField v-model="litres" label="Litres, if measured" optional :min="SOAK_RANGE_L.min" :max="SOAK_RANGE_L.max" />
     <TemperatureField v-model="water" label="Water, if measured" />
     <PickOne v-model="changes" label="Changes of the water" :choices="CHANGES" />
     <p v-if="isLong" class="caution wide">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { MEAT_RANGE } from '#core/rules/ranges'
 import { computed, ref } from 'vue'
-import { MEAT_RANGE } from '#shared/steps/entries'
 import InstrumentSelect from '~/components/common/InstrumentSelect.vue'
 import WeightField from '~/components/common/WeightField.vue'
 import StepForm from '../StepForm.vue'
