@@ -75,15 +75,45 @@ td {
 td:not(.packs) {
   min-width: 5rem;
 }
-@media (--phone) {
-  td:not(.packs) {
-    min-width: 0;
-  }
-}
 .packs {
   display: flex;
   flex-wrap: wrap;
   gap: 0 0.8rem;
+}
+/* A line on a phone is a slip: who and how much, how to reach them and when, then the packs side by side. */
+@media (--phone) {
+  table,
+  tbody {
+    display: block;
+  }
+  thead {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  tbody tr {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 0.1rem 1rem;
+    border-bottom: 1px solid var(--hair);
+    padding: 0.5rem 0;
+  }
+  table.ruled td {
+    min-width: 0;
+    padding: 0;
+    border: 0;
+  }
+  td:first-child {
+    font-weight: 600;
+  }
+  td.num {
+    grid-area: 1 / 2;
+  }
+  td.packs {
+    grid-column: 1 / -1;
+  }
 }
 tr {
   break-inside: avoid;
