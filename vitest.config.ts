@@ -21,6 +21,9 @@ export default defineConfig({
             'tests/fence/**/*.test.ts',
             'tests/support/**/*.test.ts',
           ],
+          // One load of the modules for all of a thread's files: none of them keeps anything.
+          pool: 'threads',
+          isolate: false,
           testTimeout: 60_000,
           hookTimeout: 120_000,
         },
@@ -33,6 +36,7 @@ export default defineConfig({
           testTimeout: 240_000,
           hookTimeout: 120_000,
           fileParallelism: false,
+          isolate: false,
         },
       },
       {
@@ -43,6 +47,7 @@ export default defineConfig({
           testTimeout: 240_000,
           hookTimeout: 120_000,
           fileParallelism: false,
+          isolate: false,
         },
       },
       {

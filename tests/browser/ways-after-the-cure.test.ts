@@ -6,7 +6,7 @@ import { rowSays, tap } from '../support/rows'
 import { DAY } from '../support/schools'
 
 const day = new MakersDay()
-const { go, heat, hours, kinds, outAndTacky, pass, rub, slice } = day
+const { go, heat, hours, kinds, liesNow, outAndTacky, pass, rub, slice } = day
 
 it('a bath before the smoke: after its rinse the bath comes next', async () => {
   const { page } = day.visit
@@ -17,7 +17,7 @@ it('a bath before the smoke: after its rinse the bath comes next', async () => {
   await heat(code, { place: 'Water bath', target: 65, hours: 12, comesUpIn: 2.5, chamberC: 65.5 })
   await go('/cold-room')
   await tap(page, code, 'On the rack')
-  await rowSays(page, code, 'drying on the rack since')
+  await liesNow(code, 'drying on the rack since')
   await pass(3)
   await tap(page, code, 'Surface…')
   await tap(page, code, 'Tacky')
@@ -34,7 +34,7 @@ it('an hour warm without smoke before cold smoke in three sessions', async () =>
   await outAndTacky(code)
   await pass(12)
   await tap(page, code, 'Drying warm')
-  await rowSays(page, code, 'drying warm')
+  await liesNow(code, 'drying warm')
   await pass(1.5)
   await rowSays(page, code, 'next: cold smoke in 3 sessions')
   for (let session = 1; session <= 3; session += 1) {
@@ -42,7 +42,7 @@ it('an hour warm without smoke before cold smoke in three sessions', async () =>
     await pass(12)
   }
   await tap(page, code, 'Resting, sealed')
-  await rowSays(page, code, 'resting sealed since')
+  await liesNow(code, 'resting sealed since')
   await pass(25)
   await slice(code, 3600)
   expect(await kinds(code)).toEqual(['rub', 'out', 'dry', 'look', 'dry', 'heat', 'heat', 'heat', 'rest', 'slice'])
@@ -77,7 +77,7 @@ it('no smoke, sealed to even out, then part-frozen, with an alarm on the open pa
   await says(page, `${code}: glazed: Mustard rub 40.`)
   await pass(12)
   await tap(page, code, 'Resting, part-frozen')
-  await rowSays(page, code, 'resting part-frozen since')
+  await liesNow(code, 'resting part-frozen since')
   await pass(0.8)
   await until(
     page,
@@ -122,7 +122,7 @@ it('hung for weeks to its weight, in drier air week by week, each piece weighed'
   await type(page, 'Piece 2, hook', '5')
   expect(await axeByDayAndNight(page)).toEqual([])
   await tap(page, code, 'Hung')
-  await rowSays(page, code, 'hanging since')
+  await liesNow(code, 'hanging since')
   await rowSays(page, code, 'hook 4')
   await go('/cold-room')
   await weigh(0.02)
@@ -148,7 +148,7 @@ it('hung for weeks to its weight, in drier air week by week, each piece weighed'
   expect((await kinds(code)).filter(kind => kind === 'weigh')).toHaveLength(8)
   await go('/cold-room')
   await tap(page, code, 'Resting, part-frozen')
-  await rowSays(page, code, 'resting part-frozen since')
+  await liesNow(code, 'resting part-frozen since')
   await pass(1)
   await slice(code, 2600)
   expect((await kinds(code)).slice(-2)).toEqual(['rest', 'slice'])

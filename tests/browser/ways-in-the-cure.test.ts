@@ -6,7 +6,7 @@ import { rowSays, tap } from '../support/rows'
 import { DAY } from '../support/schools'
 
 const day = new MakersDay()
-const { go, heat, kinds, more, outAndTacky, pass, rub, slice, smokedToThePack } = day
+const { go, heat, kinds, liesNow, more, outAndTacky, pass, rub, slice, smokedToThePack } = day
 
 it('in bags, turned every 12 h, one of which leaks', async () => {
   const { page } = day.visit
@@ -155,14 +155,14 @@ it('a week in the salt box, soaked, tasted, soaked again, rested and dried', asy
   const code = await rub('salt_box_soaked', { method: 'Excess (salt box)', salt: '8' })
   await pass(6 * DAY)
   await tap(page, code, 'Out, rinsed')
-  await rowSays(page, code, 'in the water since')
+  await liesNow(code, 'in the water since')
   await pass(1)
   await tap(page, code, 'Fried a slice…')
   await tap(page, code, '4: a little salty')
   await tap(page, code, 'Soak it again')
   await says(page, 'to be soaked again')
   // It stays where it lies, and is tasted again.
-  await rowSays(page, code, 'in the water since')
+  await liesNow(code, 'in the water since')
   await rowSays(page, code, 'not before')
   await pass(1)
   await tap(page, code, 'Fried a slice…')
@@ -170,11 +170,11 @@ it('a week in the salt box, soaked, tasted, soaked again, rested and dried', asy
   await tap(page, code, 'Done, no more water')
   await says(page, `${code}: fried a slice, salt right.`)
   await tap(page, code, 'Resting, unwrapped')
-  await rowSays(page, code, 'resting unwrapped since')
+  await liesNow(code, 'resting unwrapped since')
   await rowSays(page, code, 'not before')
   await pass(13)
   await tap(page, code, 'On the rack')
-  await rowSays(page, code, 'drying on the rack since')
+  await liesNow(code, 'drying on the rack since')
   await pass(5)
   await tap(page, code, 'Surface…')
   await tap(page, code, 'Tacky')

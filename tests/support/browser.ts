@@ -40,6 +40,7 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   // Nothing tested here moves, and a slow computer draws every frame of what does.
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
   page.setDefaultTimeout(PATIENCE_MS)
+  await countAsked(page)
   const faults: string[] = []
   page.on('pageerror', error => faults.push(String(error)))
   // The browser itself logs every refused request; those are looked at where they are caused.
@@ -56,13 +57,75 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   }
 }
 
-/** A page by its address, as from a bookmark; waits until it has read what it shows. */
+/** What a page has asked of the server and not been told yet; kept by the page itself, from its first script on. */
+interface Asking {
+  unanswered: number
+}
+const countAsked = (page: Page) =>
+  page.evaluateOnNewDocument(() => {
+    const self = globalThis as unknown as Asking & { fetch: typeof fetch }
+    const { fetch } = self
+    self.unanswered = 0
+    self.fetch = async (...asked) => {
+      self.unanswered++
+      try {
+        const answer = await fetch(...asked)
+        await answer.clone().arrayBuffer()
+        return answer
+      }
+      finally {
+        self.unanswered--
+      }
+    }
+  })
+
+/** The application stands on the page, and has been told all that it asked, also what it asked upon that. */
+export async function hasRead(page: Page): Promise<void> {
+  await page.waitForSelector('h1')
+  await until(page, async () => {
+    const self = globalThis as unknown as Asking
+    for (let frame = 0; frame < 3; frame++) {
+      if (self.unanswered > 0) return false
+      await new Promise(requestAnimationFrame)
+    }
+    return self.unanswered === 0
+  })
+}
+/** A page by its address, as from a bookmark: the application starts anew. Waits until it has read what it shows. */
 export async function load(page: Page, address: string): Promise<void> {
-  await page.goto(address, { waitUntil: 'networkidle0' })
+  await page.goto(address)
+  await hasRead(page)
 }
 /** The page that is open, once more. */
 export async function reload(page: Page): Promise<void> {
-  await page.reload({ waitUntil: 'networkidle0' })
+  await page.reload()
+  await hasRead(page)
+}
+
+interface Router {
+  currentRoute: { value: { path: string } }
+  push: (to: string) => Promise<unknown>
+}
+/** It reads nothing: from here every page is a page further on. */
+const NEUTRAL = '/office'
+
+/** A page as by a link on the one that is open; one that is open already is opened anew. */
+export async function follow(page: Page, path: string): Promise<void> {
+  // What was pressed a moment ago is recorded before the next page reads.
+  await hasRead(page)
+  await page.evaluate(
+    async (to: string, between: string) => {
+      const root = document.querySelector('#__nuxt') as unknown as {
+        __vue_app__: { config: { globalProperties: { $router: Router } } }
+      }
+      const router = root.__vue_app__.config.globalProperties.$router
+      if (router.currentRoute.value.path === to.split(/[?#]/)[0]) await router.push(between)
+      await router.push(to)
+    },
+    path,
+    NEUTRAL,
+  )
+  await hasRead(page)
 }
 
 /**

@@ -39,13 +39,14 @@ export class MakersDay {
   slice = (code: string, readyG: number, more: Parameters<typeof schools.slice>[3] = {}) =>
     schools.slice(this.here, code, readyG, more)
 
+  liesNow = (code: string, words: string) => schools.liesNow(this.here, code, words)
   more = (code: string) => tap(this.visit.page, code, 'Moved, leaked')
 
   /** Wrapped overnight, as most do between smoke and knife. */
   restWrapped = async (code: string): Promise<void> => {
     await rowSays(this.visit.page, code, 'next: rest wrapped')
     await tap(this.visit.page, code, 'Resting, wrapped')
-    await rowSays(this.visit.page, code, 'resting wrapped since')
+    await this.liesNow(code, 'resting wrapped since')
     await this.pass(9)
   }
 

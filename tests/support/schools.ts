@@ -5,7 +5,7 @@ import { expect } from 'vitest'
 import { localDay } from '#core/calendar/local-day'
 import type { PlanStarter } from '#core/plan/starters'
 import { STARTER_WORDS } from '../../app/words/plan-starters'
-import { choose, click, openBrowser, press, says, type, until, type Visit, load } from './browser'
+import { choose, click, openBrowser, press, says, type, until, type Visit, follow, hasRead, load } from './browser'
 import { ingredient, stock } from './goods'
 import { rowSays, tap } from './rows'
 import { MAKER, OWNER, ZONE, openTestShop, type TestShop } from './shop'
@@ -27,18 +27,19 @@ export async function openSchools(): Promise<Schools> {
   await owner.post('/api/office/places', { name: 'Water bath', kind: 'water_bath' })
   const visit = await openBrowser(820, 1180)
   const one = { shop, visit }
-  await go(one, '/bench')
+  await load(visit.page, `${shop.address}/bench`)
   await type(visit.page, 'Name', MAKER.signIn)
   await type(visit.page, 'Password', MAKER.password)
   await visit.page.keyboard.press('Enter')
   await says(visit.page, 'Green weight first')
   return one
 }
-export const go = ({ shop, visit }: Schools, path: string) => load(visit.page, shop.address + path)
+export const go = ({ visit }: Schools, path: string) => follow(visit.page, path)
 
 /** Hours go by: everything that was told lies so much further back. */
 export async function pass(schools: Schools, hours: number): Promise<void> {
   const { shop } = schools
+  await hasRead(schools.visit.page)
   const back = (...columns: string[]) => columns.map(column => `${column} = ${column} - INTERVAL ${hours * 60} MINUTE`).join(', ')
   await shop.sql(`UPDATE lots SET ${back('rubbed_at', 'drained_at', 'cure_ended_at')}`)
   const rubbed = await shop.sql<{ id: number; at: unknown }>('SELECT id, TIMESTAMPDIFF(SECOND, \'1970-01-01\', rubbed_at) AS at FROM lots')
@@ -96,12 +97,13 @@ export async function rub(
   return lot!.code
 }
 /** Kinds of a lot's steps that stand, in order of happening. */
-export const kinds = async ({ shop }: Schools, code: string): Promise<string[]> =>
-  (
-    await shop.sql<{ kind: string }>(
-      `SELECT s.kind FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = '${code}' AND s.voided = 0 ORDER BY s.from_at, s.id`,
-    )
-  ).map(step => step.kind)
+export async function kinds({ shop, visit }: Schools, code: string): Promise<string[]> {
+  await hasRead(visit.page)
+  const steps = await shop.sql<{ kind: string }>(
+    `SELECT s.kind FROM steps s JOIN lots l ON l.id = s.lot_id WHERE l.code = '${code}' AND s.voided = 0 ORDER BY s.from_at, s.id`,
+  )
+  return steps.map(step => step.kind)
+}
 
 /** From so many hours to so many, of an item of the plan that is open. */
 export async function hours({ visit: { page } }: Schools, item: number, from: string, to: string): Promise<void> {
@@ -112,10 +114,17 @@ export async function hours({ visit: { page } }: Schools, item: number, from: st
   }
 }
 
+/** The row where it lies now: it stays under the finger for three seconds; whoever comes back sees it moved. */
+export async function liesNow(schools: Schools, code: string, words: string): Promise<void> {
+  await go(schools, '/cold-room')
+  await rowSays(schools.visit.page, code, words)
+}
+
 /** Out, onto the rack, and felt until it is tacky. */
-export async function outAndTacky({ visit: { page } }: Schools, code: string): Promise<void> {
+export async function outAndTacky(schools: Schools, code: string): Promise<void> {
+  const { page } = schools.visit
   await tap(page, code, 'Out, rinsed')
-  await rowSays(page, code, 'drying on the rack since')
+  await liesNow(schools, code, 'drying on the rack since')
   await tap(page, code, 'Surface…')
   await tap(page, code, 'Tacky')
   await says(page, `${code}: surface tacky.`)
