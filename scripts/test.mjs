@@ -3,12 +3,17 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { ensureBuild } from './lib/build.mjs'
-import { checks, prepare } from './lib/checks.mjs'
+import { checks } from './lib/checks.mjs'
+import { onLanes } from './lib/lanes.mjs'
 import { startMariadb } from './lib/mariadb.mjs'
 import { environmentAt } from './lib/other-hour.mjs'
 import { ensureChromium, ensureMariadb, ensureNodePackages } from './lib/packages.mjs'
 import { main, step } from './lib/steps.mjs'
 import { counting, printSlowest, suite } from './lib/suite.mjs'
+
+const [BUILD, DATABASE] = ['build', 'throwaway database']
+/** Lanes for two cores; neither reads what the other writes. */
+const LANES = 2
 
 /** `--at 23:50`: everything is tried at that hour, UTC. */
 const { at: hour } = parseArgs({ options: { at: { type: 'string' } } }).values
@@ -34,32 +39,30 @@ await main(async () => {
     await step('packages', ensureNodePackages)
     await step('MariaDB', ensureMariadb)
     await step('Chromium', ensureChromium)
-    // Two lanes, for two cores; neither reads what the other writes. The build comes first, as in a clone that was
-    // never tested.
-    const built = step('build', ensureBuild)
-    const prepared = built.then(async ({ entry }) => {
-      if (hour) Object.assign(process.env, await step(`clock at ${hour} UTC`, () => environmentAt(hour)))
-      database = await step('throwaway database', () => startMariadb(join(reports, 'db'), { durable: false }))
-      return {
-        REPORTS: reports,
-        TEST_DATABASE_URL: database.url,
-        TEST_ADMIN_URL: database.adminUrl,
-        TEST_APP_ENTRY: entry,
-      }
-    })
-    const lanes = await Promise.allSettled([
-      (async () => {
-        const env = await prepared
-        count(await step('browser tests', () => suite('browser', env)))
-        count(await step('unit tests', () => suite('unit', { REPORTS: reports })))
-      })(),
-      (async () => {
-        for (const one of [prepare, ...checks]) await check(one)
-        const env = await prepared
-        count(await step('integration tests', () => suite('integration', env)))
-      })(),
+    const build = { name: BUILD, run: () => step(BUILD, ensureBuild) }
+    if (hour) {
+      await build.run()
+      Object.assign(process.env, await step(`clock at ${hour} UTC`, () => environmentAt(hour)))
+    }
+    const settings = { REPORTS: reports }
+    const open = async () => {
+      const { entry } = await ensureBuild()
+      database = await step(DATABASE, () => startMariadb(join(reports, 'db'), { durable: false }))
+      Object.assign(settings, { TEST_DATABASE_URL: database.url, TEST_ADMIN_URL: database.adminUrl, TEST_APP_ENTRY: entry })
+    }
+    const tests = (project, after = []) => {
+      const name = `${project} tests`
+      return { name, after, run: async () => count(await step(name, () => suite(project, settings))) }
+    }
+    // In a clone that was never tested the build goes first, and what needs none beside it.
+    await onLanes(LANES, [
+      build,
+      { name: DATABASE, after: [BUILD], run: open },
+      tests('browser', [DATABASE]),
+      tests('integration', [DATABASE]),
+      ...checks.map(one => ({ ...one, run: () => check(one) })),
+      tests('unit'),
     ])
-    for (const lane of lanes) if (lane.status === 'rejected') throw lane.reason
   }
   finally {
     await database?.stop()
