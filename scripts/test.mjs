@@ -15,7 +15,7 @@ const [BUILD, DATABASE] = ['build', 'throwaway database']
 /** Lanes for two cores; neither reads what the other writes. */
 const LANES = 2
 
-/** `--at 23:50`: everything is tried at that hour, UTC. */
+/** `--at 23:50`, `--at "2027-03-14 07:30"`: everything is tried at that hour, UTC. */
 const { at: hour } = parseArgs({ options: { at: { type: 'string' } } }).values
 await main(async () => {
   console.log('Veldmoor, all tests')

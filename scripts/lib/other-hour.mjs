@@ -3,19 +3,17 @@ import { join } from 'node:path'
 import { ensureDebianPackages } from './packages.mjs'
 import { Advice } from './steps.mjs'
 
-const MS_PER_MINUTE = 60_000
-const MS_PER_DAY = 86_400_000
-
 /**
- * Milliseconds from now to an hour of the same day, before or after it.
+ * Milliseconds from now to an hour of the same day, or of another that is named, before or after it.
  *
- * @param {string} hour "23:50", UTC
+ * @param {string} hour "23:50" or "2027-03-14 07:30", UTC
  * @param {number} nowMs since 1970
  */
 export function msTo(hour, nowMs) {
-  const [, hours, minutes] = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(hour) ?? []
-  if (hours === undefined) throw new Advice(`“${hour}” is no hour of the day. Write it like 23:50, in UTC.`)
-  return (Number(hours) * 60 + Number(minutes)) * MS_PER_MINUTE - (nowMs % MS_PER_DAY)
+  const [, day, time] = /^(?:(\d{4}-\d\d-\d\d) )?((?:[01]\d|2[0-3]):[0-5]\d)$/.exec(hour) ?? []
+  const atMs = Date.parse(`${day ?? new Date(nowMs).toISOString().slice(0, 10)}T${time}Z`)
+  if (Number.isNaN(atMs)) throw new Advice(`“${hour}” is no hour. Write it like 23:50, or 2027-03-14 07:30, in UTC.`)
+  return atMs - nowMs
 }
 
 const library = () =>
@@ -24,8 +22,8 @@ const library = () =>
     .find(existsSync)
 
 /**
- * The environment in which a process and all it starts see another hour of today: what takes the hour at which it is
- * tried for granted shows there. Timers go as they do. With Debian's libfaketime.
+ * The environment in which a process and all it starts see another hour, or another day: what takes the one at which it
+ * is tried for granted shows there. Timers go as they do. With Debian's libfaketime.
  */
 export async function environmentAt(hour) {
   const seconds = Math.round(msTo(hour, Date.now()) / 1000)
