@@ -194,6 +194,16 @@ export const HYGROMETER_USABLE_RH = 10
 
 /** A core that stays under this is smoked cold and has no come-up. */
 export const HEAT_FROM_C: Celsius = 30
+/** How two readings may bound a cooling that nobody read: how far apart, and how long after the pull. */
+export const NIGHT_BOUND = {
+  leastApartMs: 45 * MS_PER_MINUTE,
+  mostApartMs: 5 * MS_PER_HOUR,
+  afterPullMs: 90 * MS_PER_MINUTE,
+} as const
+/** Two readings so far apart show that a temperature was reached. */
+export const REACHED_APART_MS: Milliseconds = MS_PER_MINUTE
+/** How far a probe may sit off the slowest point of a slab, and what it takes where nobody measured the air. */
+export const PROBE_OFF = { mm: 5, airUnknownC: 1 } as const
 /** The core temperature from which meat was cooked through, not only warmed. */
 export const HEAT_TREATED_FROM_C: Celsius = 60
 /** A heat that peaks under the kill: so long from the first to the second, up and down. */
