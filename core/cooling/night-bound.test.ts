@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { slabCores } from '../fixtures/slab-cores'
 import { passedBy, type Night } from './night-bound'
 
 const MINUTE = 60_000
@@ -35,34 +36,6 @@ describe('two readings bound a night', () => {
   ])('not: %s', (_why, more) => expect(passedBy(26.7, night(more as Partial<Night>))).toBeNull())
 })
 
-const CELLS = 12
-/** A slab from its even pull temperature in air, by finite differences of its half: the core's temperature each minute. */
-function slabCores(q: { pullC: number; halfMm: number; diffusivity: number; h: number; airC: (minute: number) => number }): number[] {
-  const dx = q.halfMm / 1000 / CELLS
-  const conductivity = 0.45
-  const cells = Array.from({ length: CELLS }, () => q.pullC)
-  const steps = Math.max(6, Math.ceil((60 * q.diffusivity * 4) / dx ** 2))
-  const dt = 60 / steps
-  const cores: number[] = []
-  for (let minute = 0; minute < 20 * 60; minute++) {
-    cores.push(cells[0]!)
-    for (let step = 0; step < steps; step++) {
-      const before = [...cells]
-      for (let i = 0; i < CELLS; i++) {
-        const inner = before[Math.max(0, i - 1)]!
-        const flow = (q.diffusivity * (inner - before[i]!)) / dx ** 2
-        const u = 1 / (1 / q.h + dx / 2 / conductivity)
-        const out
-          = i === CELLS - 1
-            ? (((u * q.diffusivity) / conductivity) * (q.airC(minute) - before[i]!)) / dx
-            : (q.diffusivity * (before[i + 1]! - before[i]!)) / dx ** 2
-        cells[i] = before[i]! + dt * (flow + out)
-      }
-    }
-  }
-  return cores
-}
-
 it('no simulated slab is later than its bound says, read by a thermometer that is off', () => {
   const drawn = fc.record({
     pullC: fc.integer({ min: 56, max: 70 }),
@@ -80,7 +53,8 @@ it('no simulated slab is later than its bound says, read by a thermometer that i
   fc.assert(
     fc.property(drawn, (q) => {
       // The fridge goes up and down under the warmest that its record shows.
-      const cores = slabCores({ ...q, airC: minute => q.placeC - q.swing * (0.5 + 0.5 * Math.sin(minute / 17)) })
+      const airC = (minute: number) => q.placeC - q.swing * (0.5 + 0.5 * Math.sin(minute / 17))
+      const cores = slabCores({ ...q, startC: q.pullC, minutes: 20 * 60, airC })
       const errorC = 0.5
       const read = (minute: number, off: number) => ({ atMs: minute * MINUTE, coreC: cores[minute]! + off * errorC })
       const last = cores.length - 1

@@ -194,6 +194,21 @@ export const HYGROMETER_USABLE_RH = 10
 
 /** A core that stays under this is smoked cold and has no come-up. */
 export const HEAT_FROM_C: Celsius = 30
+/**
+ * What a core's rise can be at its fastest: how much faster than a slab of the model, and what two readings differ by;
+ * how near the air a probe lies that is in none, and how far away it was before.
+ */
+export const FELL_OUT = {
+  faster: 1.3,
+  allowC: 1,
+  nearC: 2,
+  nearForMs: 5 * MS_PER_MINUTE,
+  awayC: 10,
+  awayWithinMs: 15 * MS_PER_MINUTE,
+  airOverC: 45,
+} as const
+/** A slab at its fastest: diffusivity m2/s, its slowest eigenvalue, heat a cubic metre takes J/K, faces W/m2K. */
+export const MODEL_FACES = { fastestD: 1.4e-7, slowest: 2.47, heatPerM3: 3.3e6, h: { dry: 30, steam: 100 } } as const
 /** How two readings may bound a cooling that nobody read: how far apart, and how long after the pull. */
 export const NIGHT_BOUND = {
   leastApartMs: 45 * MS_PER_MINUTE,
