@@ -1,4 +1,4 @@
-import { NIGHT_BOUND } from '../rules/house'
+import { NIGHT_BOUND } from '../rules/heat-line'
 import type { CoreReading } from '../readings/core-reading'
 import type { Celsius, Milliseconds } from '../units/quantities'
 

@@ -1,4 +1,4 @@
-import { FELL_OUT, MODEL_FACES } from '../rules/house'
+import { FELL_OUT, MODEL_FACES } from '../rules/heat-line'
 import { MS_PER_SECOND, type Celsius, type Millimetres, type Milliseconds } from '../units/quantities'
 
 /** A core reading with the air around the piece then; `airC` null: nobody measured it. */

@@ -1,4 +1,4 @@
-import { PROBE_OFF } from '../rules/house'
+import { PROBE_OFF } from '../rules/heat-line'
 import type { Celsius, Millimetres } from '../units/quantities'
 
 /** What a core reading may be off by: its thermometer, and that the probe lies beside the slowest point. */

@@ -1,4 +1,4 @@
-import { REACHED_APART_MS } from '../rules/house'
+import { REACHED_APART_MS } from '../rules/heat-line'
 import type { Celsius, Milliseconds } from '../units/quantities'
 
 /** A good reading: one that no mark speaks against. `byHand`: somebody stood there and typed it. */

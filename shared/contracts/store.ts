@@ -15,19 +15,8 @@ import type { CuringAgent } from '#core/cure/agent'
 import type { Composition } from '#core/cure/seasoning'
 import { ALLERGENS, type Allergen } from './allergens'
 import {
-  LONGEST_NAME,
-  text,
-  agentShare,
-  code as codeText,
-  isoDate,
-  name,
-  note,
-  percent,
-  reason,
-  stockWeight,
-  temperature,
-  weight,
-  withinWhole,
+  LONGEST_NAME, text, agentShare, code as codeText, isoDate, name, note, percent, reason, stockWeight, temperature,
+  weight, withinWhole,
 } from '../entry/fields'
 import type { FileView } from './files'
 import { instrumentId } from '../entry/instrument-id'
