@@ -31,7 +31,7 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
-  css: ['~/style/fonts.css', 'vuetify/styles', '~/style/base.css', '~/style/print.css'],
+  css: ['~/style/fonts.css', 'vuetify/styles', '~/style/base.css', '~/style/slips.css', '~/style/print.css'],
   // A build works in a folder of its own, so that lint and types may read theirs meanwhile.
   ...(process.env.VELDMOOR_BUILD ? { buildDir: here('./node_modules/.cache/veldmoor-build') } : {}),
   alias: { '#core': here('./core'), '#shared': here('./shared') },

@@ -33,7 +33,7 @@ function joinedAir(readings: readonly CoreInAir[], i: number): boolean {
     const near = gap(readings[j]!)
     if (near === null || near > FELL_OUT.nearC) return false
   }
-  // Near for all of the time, not only for as long as there are readings.
+  // Nobody knows what was before the first. Of readings further apart than that time one near the air is enough.
   if (j < 0) return false
   for (; j >= 0 && atMs - readings[j]!.atMs <= FELL_OUT.awayWithinMs; j--)
     if ((gap(readings[j]!) ?? 0) >= FELL_OUT.awayC) return true

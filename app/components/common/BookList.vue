@@ -55,7 +55,7 @@ function toggleAll(): void {
     </div>
     <p v-if="!events.length" class="empty">No record yet.</p>
     <div v-else class="scroll-x">
-      <table class="ruled">
+      <table class="ruled slips">
         <thead>
           <tr>
             <th scope="col">No.</th>
@@ -149,26 +149,9 @@ abbr {
 }
 /* A record on a phone is a slip: number, time and who on one line, what and about beneath, nothing beside the edge. */
 @media (--phone) {
-  table,
-  tbody,
   tr,
   td {
     display: block;
-  }
-  thead {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
-  tr {
-    border-bottom: 1px solid var(--hair);
-    padding: 0.5rem 0;
-  }
-  td {
-    border: 0 !important;
-    padding: 0.1rem 0 !important;
   }
   td:nth-child(-n + 4) {
     display: inline-block;

@@ -38,7 +38,7 @@ const sentOf = ({ packs }: NewerRulesLot) =>
         {{ moment(lot.atMs) }}.
       </p>
       <p v-if="!lot.packs.length" class="soft">No customer has a pack of it.</p>
-      <table v-else class="ruled">
+      <table v-else class="ruled slips">
         <thead>
           <tr>
             <th scope="col">Customer</th>
@@ -72,8 +72,10 @@ h2 {
 td {
   white-space: normal;
 }
-td:not(.packs) {
-  min-width: 5rem;
+@media not (--phone) {
+  td:not(.packs) {
+    min-width: 5rem;
+  }
 }
 .packs {
   display: flex;
@@ -82,28 +84,10 @@ td:not(.packs) {
 }
 /* A line on a phone is a slip: who and how much, how to reach them and when, then the packs side by side. */
 @media (--phone) {
-  table,
-  tbody {
-    display: block;
-  }
-  thead {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
   tbody tr {
     display: grid;
     grid-template-columns: 1fr auto;
-    gap: 0.1rem 1rem;
-    border-bottom: 1px solid var(--hair);
-    padding: 0.5rem 0;
-  }
-  table.ruled td {
-    min-width: 0;
-    padding: 0;
-    border: 0;
+    gap: 0 1rem;
   }
   td:first-child {
     font-weight: 600;
