@@ -10,7 +10,8 @@ const night = (more: Partial<Night> = {}): Night => ({
   second: { atMs: 5 * HOUR, coreC: 30 },
   next: { atMs: 13 * HOUR, coreC: 5 },
   pulledAtMs: 0,
-  placeC: 4,
+  coldestC: 4,
+  warmestC: 4,
   errorC: 0,
   ...more,
 })
@@ -21,6 +22,11 @@ describe('two readings bound a night', () => {
     const perHour = Math.log(36 / 26) / 2
     expect(passedBy(26.7, night())! / HOUR).toBeCloseTo(5 + Math.log(26 / 22.7) / perHour, 9)
   })
+  it('slower by the coldest that the place was before, and later by the warmest since', () => {
+    const perHour = Math.log(39 / 29) / 2
+    expect(passedBy(26.7, night({ coldestC: 1 }))! / HOUR).toBeCloseTo(5 + Math.log(26 / 22.7) / perHour, 9)
+    expect(passedBy(26.7, night({ coldestC: 1, warmestC: 8 }))! / HOUR).toBeCloseTo(5 + Math.log(22 / 18.7) / perHour, 9)
+  })
   it('wider by the thermometer\'s error, and by no more than the reading that follows', () => {
     expect(passedBy(26.7, night({ errorC: 0.5 }))!).toBeGreaterThan(passedBy(26.7, night())!)
     expect(passedBy(26.7, night({ next: { atMs: 5.2 * HOUR, coreC: 26 } }))).toBe(5.2 * HOUR)
@@ -30,48 +36,54 @@ describe('two readings bound a night', () => {
     ['too far apart', { first: { atMs: 2 * HOUR, coreC: 40 }, second: { atMs: 8 * HOUR, coreC: 30 } }],
     ['too soon after the pull', { pulledAtMs: 2 * HOUR }],
     ['no fall beyond the error', { errorC: 5.1 }],
-    ['a place that is no colder', { placeC: 26.7 }],
+    ['a place that is no colder', { warmestC: 26.7 }],
     ['no reading after them', { next: null }],
     ['one that does not show it', { next: { atMs: 13 * HOUR, coreC: 26.5 }, errorC: 0.3 }],
   ])('not: %s', (_why, more) => expect(passedBy(26.7, night(more as Partial<Night>))).toBeNull())
 })
 
-it('no simulated slab is later than its bound says, read by a thermometer that is off', () => {
+describe('no simulated slab is later than its bound says', () => {
   const drawn = fc.record({
     pullC: fc.integer({ min: 56, max: 70 }),
     halfMm: fc.integer({ min: 10, max: 45 }),
     diffusivity: fc.double({ min: 0.8e-7, max: 1.4e-7, noNaN: true }),
     h: fc.double({ min: 5, max: 30, noNaN: true }),
-    placeC: fc.integer({ min: 2, max: 6 }),
-    swing: fc.double({ min: 0, max: 4, noNaN: true }),
+    warmestC: fc.integer({ min: 2, max: 6 }),
+    swing: fc.constantFrom(0, 2, 4, 6),
+    period: fc.constantFrom(17, 60, 200, 400),
+    phase: fc.double({ min: 0, max: 1, noNaN: true }),
     firstMinute: fc.integer({ min: 91, max: 240 }),
     apart: fc.integer({ min: 45, max: 300 }),
-    off: fc.tuple(fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true })),
+    // Off to the sides that leave the bound the least room, not at all, or to the others.
+    off: fc.constantFrom([1, -1], [1, -1], [0, 0], [-1, 1]),
     tempC: fc.constantFrom(26.7, 7.2),
   })
-  let bounded = 0
-  fc.assert(
-    fc.property(drawn, (q) => {
-      // The fridge goes up and down under the warmest that its record shows.
-      const airC = (minute: number) => q.placeC - q.swing * (0.5 + 0.5 * Math.sin(minute / 17))
-      const cores = slabCores({ ...q, startC: q.pullC, minutes: 20 * 60, airC })
-      const errorC = 0.5
-      const read = (minute: number, off: number) => ({ atMs: minute * MINUTE, coreC: cores[minute]! + off * errorC })
-      const last = cores.length - 1
-      const boundMs = passedBy(q.tempC, {
-        first: read(q.firstMinute, q.off[0]),
-        second: read(q.firstMinute + q.apart, q.off[1]),
-        next: read(last, 0),
-        pulledAtMs: 0,
-        placeC: q.placeC,
-        errorC,
-      })
-      if (boundMs === null) return
-      bounded += 1
-      expect(cores.findIndex(coreC => coreC <= q.tempC)).toBeLessThanOrEqual(Math.ceil(boundMs / MINUTE))
-    }),
-    { numRuns: 80 },
-  )
-  // A check that bounds nothing would show nothing.
-  expect(bounded).toBeGreaterThan(20)
+  const errorC = 0.5
+  /** Minutes that a slab passed the temperature after its bound; null: not bounded. Its fridge goes down and up. */
+  const lateMin = (q: fc.TypeOfArb<typeof drawn>, coldest: (q: { warmestC: number, swing: number }) => number) => {
+    const airC = (minute: number) => q.warmestC - ((minute / q.period + q.phase) % 1 < 0.5 ? q.swing : 0)
+    const cores = slabCores({ ...q, startC: q.pullC, minutes: 20 * 60, airC })
+    const read = (minute: number, off: number) => ({ atMs: minute * MINUTE, coreC: cores[minute]! + off * errorC })
+    const boundMs = passedBy(q.tempC, {
+      first: read(q.firstMinute, q.off[0]!),
+      second: read(q.firstMinute + q.apart, q.off[1]!),
+      next: read(cores.length - 1, 0),
+      pulledAtMs: 0,
+      coldestC: coldest(q),
+      warmestC: q.warmestC,
+      errorC,
+    })
+    return boundMs === null ? null : cores.findIndex(coreC => coreC <= q.tempC) - Math.ceil(boundMs / MINUTE)
+  }
+  const slabs = fc.sample(drawn, { numRuns: 400, seed: 1201 })
+
+  it('read by a thermometer that is off, in a fridge that goes down and up', () => {
+    const late = slabs.map(q => lateMin(q, ({ warmestC, swing }) => warmestC - swing)).filter(min => min !== null)
+    expect(late.length).toBeGreaterThan(100)
+    expect(Math.max(...late)).toBeLessThanOrEqual(0)
+  })
+  it('but some would be, were its rate read by the warmest too', () => {
+    const late = slabs.map(q => lateMin(q, ({ warmestC }) => warmestC)).filter(min => min !== null)
+    expect(Math.max(...late)).toBeGreaterThan(0)
+  })
 })
