@@ -1,6 +1,3 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core'
 
 const SWITCHES = [
@@ -25,17 +22,20 @@ export interface Visit {
 /** Chromium stands still where its clock is set and its timers are not: at another hour, both. */
 const ownTimers = ({ FAKETIME_DONT_FAKE_MONOTONIC: _apart, DONT_FAKE_MONOTONIC: _old, ...env }: NodeJS.ProcessEnv) => env
 
-/** A browser with an empty profile and one page; what goes wrong in the page is collected in `faults`. */
+/** The Chromium of this worker, for all its files; it ends with the worker, and is started anew if it broke. */
+let running: Promise<Browser> | null = null
+const chromium = () =>
+  (running ??= puppeteer
+    .launch({ executablePath: '/usr/bin/chromium', headless: true, args: SWITCHES, env: ownTimers(process.env) })
+    .then((browser) => {
+      browser.once('disconnected', () => (running = null))
+      return browser
+    }))
+
+/** A browser as somebody opens it who was never here, with one page; what goes wrong in the page is collected in `faults`. */
 export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
-  const profile = mkdtempSync(join(tmpdir(), 'veldmoor-chromium-'))
-  const browser: Browser = await puppeteer.launch({
-    executablePath: '/usr/bin/chromium',
-    headless: true,
-    args: SWITCHES,
-    userDataDir: profile,
-    env: ownTimers(process.env),
-  })
-  const page = await browser.newPage()
+  const context = await (await chromium()).createBrowserContext()
+  const page = await context.newPage()
   await page.setViewport({ width, height })
   // Nothing tested here moves, and a slow computer draws every frame of what does.
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
@@ -50,10 +50,7 @@ export async function openBrowser(width = 1280, height = 800): Promise<Visit> {
   return {
     page,
     faults,
-    close: async () => {
-      await browser.close()
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
-    },
+    close: () => context.close(),
   }
 }
 
