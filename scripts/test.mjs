@@ -67,7 +67,8 @@ await main(async () => {
   finally {
     await database?.stop()
     printSlowest(reports, ['unit', 'integration', 'browser'])
-    rmSync(reports, { recursive: true, force: true })
+    // A browser of a worker that was ended may write its last.
+    rmSync(reports, { recursive: true, force: true, maxRetries: 5 })
   }
   conclude()
 })

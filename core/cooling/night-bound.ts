@@ -24,7 +24,7 @@ export interface Night {
  * and up let 116 of 3,600 simulated slabs through up to 23 min late; so none of 3,600.) Null where they bound nothing,
  * and where the next reading does not stand at or under the temperature, less the error. Not after a wrap, a stack, a
  * move, or warm goods beside it. Example: 40 °C at 21:00 and 30 °C at 23:00 in a fridge at 4 °C, exact: 26.7 °C by
- * 23:50; had it been at 1 °C once, by 23:56. House; Newton's law of cooling, which a slab outruns.
+ * 23:50; had it been at 1 °C once, by 23:55. House; Newton's law of cooling, which a slab outruns.
  */
 export function passedBy(tempC: Celsius, night: Night): Milliseconds | null {
   const { first, second, next, pulledAtMs, coldestC, warmestC, errorC } = night

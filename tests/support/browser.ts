@@ -1,4 +1,7 @@
+import { mkdtempSync } from 'node:fs'
+import { join } from 'node:path'
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core'
+import { setting } from './setting'
 
 const SWITCHES = [
   '--no-sandbox',
@@ -22,11 +25,20 @@ export interface Visit {
 /** Chromium stands still where its clock is set and its timers are not: at another hour, both. */
 const ownTimers = ({ FAKETIME_DONT_FAKE_MONOTONIC: _apart, DONT_FAKE_MONOTONIC: _old, ...env }: NodeJS.ProcessEnv) => env
 
-/** The Chromium of this worker, for all its files; it ends with the worker, and is started anew if it broke. */
+/**
+ * The Chromium of this worker, for all its files; it ends with the worker, and is started anew if it broke. Its profile
+ * lies with the run's reports and goes with them: a worker that is ended takes nothing away.
+ */
 let running: Promise<Browser> | null = null
 const chromium = () =>
   (running ??= puppeteer
-    .launch({ executablePath: '/usr/bin/chromium', headless: true, args: SWITCHES, env: ownTimers(process.env) })
+    .launch({
+      executablePath: '/usr/bin/chromium',
+      headless: true,
+      args: SWITCHES,
+      userDataDir: mkdtempSync(join(setting('REPORTS'), 'chromium-')),
+      env: ownTimers(process.env),
+    })
     .then((browser) => {
       browser.once('disconnected', () => (running = null))
       return browser
